@@ -24,7 +24,11 @@ _WHITE_10: Floats = _WEIGHTS.sum(axis=0)
 # so that a neutral stays neutral on screen.
 _WHITE_2: Floats = np.array([0.95047, 1.0, 1.08883])
 _XYZ_TO_RGB: Floats = np.array(
-    [[3.2404542, -1.5371385, -0.4985314], [-0.9692660, 1.8760108, 0.0415560], [0.0556434, -0.2040259, 1.0572252]]
+    [
+        [3.2404542, -1.5371385, -0.4985314],
+        [-0.9692660, 1.8760108, 0.0415560],
+        [0.0556434, -0.2040259, 1.0572252],
+    ]
 )
 _EPSILON = 216.0 / 24389.0
 _KAPPA = 24389.0 / 27.0
@@ -106,7 +110,9 @@ def delta_e_2000(lab_1: Floats, lab_2: Floats) -> Floats:
     s_c = 1.0 + 0.045 * mean_c
     s_h = 1.0 + 0.015 * mean_c * t
     c7 = mean_c**7
-    rotation = -2.0 * np.sqrt(c7 / (c7 + 25.0**7)) * np.sin(np.radians(60.0 * np.exp(-(((mean_h - 275.0) / 25.0) ** 2))))
+    rotation = (
+        -2.0 * np.sqrt(c7 / (c7 + 25.0**7)) * np.sin(np.radians(60.0 * np.exp(-(((mean_h - 275.0) / 25.0) ** 2))))
+    )
     dl, dc, dhh = (l2 - l1) / s_l, (c2 - c1) / s_c, d_hue / s_h
     result: Floats = np.sqrt(dl**2 + dc**2 + dhh**2 + rotation * dc * dhh)
     return result

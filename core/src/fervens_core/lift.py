@@ -1,4 +1,4 @@
-"""How far and how fast hair lifts: effort scale, level after a time, time to a level, developer for both. docs/models/lift.md."""
+"""How far and how fast hair lifts: effort scale, level at a time, time to a level, developer. docs/models/lift.md."""
 
 from __future__ import annotations
 
@@ -91,12 +91,12 @@ def zone_factors(zone: Zone, lightener: Lightener) -> LiftFactors:
     warmer_k = SCALP_WARMTH_K if zone.is_on_scalp else 0.0
     if zone.covering is Covering.OPEN_AIR:
         warmer_k -= OPEN_AIR_COOLING_K
-    return LiftFactors(
-        extent=base.extent * lightener.lift_factor, rate=base.rate * temperature_rate_factor(warmer_k)
-    )
+    return LiftFactors(extent=base.extent * lightener.lift_factor, rate=base.rate * temperature_rate_factor(warmer_k))
 
 
-def effort_gained(minutes: Floats | float, volume: Floats | float, extent: Floats | float, rate: Floats | float) -> Floats:
+def effort_gained(
+    minutes: Floats | float, volume: Floats | float, extent: Floats | float, rate: Floats | float
+) -> Floats:
     """Closed form of the first-order lift, broadcasting: extent A(v) (1 - exp(-rate t / 16 min)); 0 before time 0."""
     t = np.maximum(np.asarray(minutes, dtype=float), 0.0)
     result: Floats = np.asarray(extent) * capacity(volume) * -np.expm1(-np.asarray(rate) * t / TIME_CONSTANT_MIN)
@@ -104,7 +104,11 @@ def effort_gained(minutes: Floats | float, volume: Floats | float, extent: Float
 
 
 def level_at(
-    minutes: Floats | float, *, start_level: float, volume_strength: float, factors: LiftFactors = LiftFactors()
+    minutes: Floats | float,
+    *,
+    start_level: float,
+    volume_strength: float,
+    factors: LiftFactors = LiftFactors(),
 ) -> Floats:
     """Level after some minutes of one application.
 

@@ -1,4 +1,4 @@
-"""What colour hair is at a level, and on the way there: melanin, warm residue, spectrum, CIELAB. docs/models/pigment.md."""
+"""What colour hair is at a level: melanin, warm residue, spectrum, CIELAB. docs/models/pigment.md."""
 
 from __future__ import annotations
 

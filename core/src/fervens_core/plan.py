@@ -173,7 +173,9 @@ def _short_reason(slot: _Slot, request: PlanRequest, volume: float, rinse: float
     if factors.extent * float(capacity(seen)) <= room:
         if volume < slot.strongest - 1e-9:
             return f"{volume:g} vol cannot lift this far; up to {slot.strongest:g} vol is allowed here."
-        return f"This hair stops short with {volume:g} vol ({slot.limit_reason}): lower the target or plan another visit."
+        return (
+            f"This hair stops short with {volume:g} vol ({slot.limit_reason}): lower the target or plan another visit."
+        )
     if rinse >= slot.wall - 1e-9:
         return f"The label's {request.lightener.label_max_min:g} min end first: apply this zone alone, or plan another visit."
     return f"The finish line comes too early for {volume:g} vol ({slot.limit_reason}): move it later."
@@ -216,7 +218,7 @@ def make_plan(request: PlanRequest) -> Plan:
     low = math.ceil(slots[-1].end + PROCESSING_MIN_MIN)
     high = max(low, math.floor(slots[-1].wall))
     if request.finish_min is None:
-        finish = min((_score(slots, request, float(f)) for f in range(low, high + 1)))[2]
+        finish = min(_score(slots, request, float(f)) for f in range(low, high + 1))[2]
     else:
         finish = min(max(request.finish_min, low), high)
     chosen = [_wanted_volume(s, request, max(_rinse_min(s, finish) - s.end, 0.1)) for s in slots]
@@ -231,12 +233,15 @@ def make_plan(request: PlanRequest) -> Plan:
         for i, (slot, volume) in enumerate(zip(slots, chosen, strict=True))
     )
     load = sum(z.volume_strength * (z.rinse_min - z.start_min) for z in planned)
-    return Plan(finish_min=finish, finish_range_min=(float(low), float(high)), zones=planned, contact_load_volume_min=load)
+    return Plan(
+        finish_min=finish,
+        finish_range_min=(float(low), float(high)),
+        zones=planned,
+        contact_load_volume_min=load,
+    )
 
 
-def _zone_plan(
-    slot: _Slot, request: PlanRequest, volume: float, finish: float, belief: Belief, lane: int
-) -> ZonePlan:
+def _zone_plan(slot: _Slot, request: PlanRequest, volume: float, finish: float, belief: Belief, lane: int) -> ZonePlan:
     rinse = _rinse_min(slot, finish)
     early, likely, late = belief.ready_window(lane, slot.zone.target_level)
     reached = _level_at(slot, request, volume, rinse - slot.end)

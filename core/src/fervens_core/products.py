@@ -54,7 +54,9 @@ class Lightener:
         check_range("bowl_life_min", self.bowl_life_min, 5.0, 60.0, "min")
         check_range("lift_factor", self.lift_factor, 0.5, 1.2)
         if self.max_volume_on_scalp > self.max_volume:
-            raise LimitError("max_volume_on_scalp", f"at most max_volume {self.max_volume:g} vol", self.max_volume_on_scalp)
+            raise LimitError(
+                "max_volume_on_scalp", f"at most max_volume {self.max_volume:g} vol", self.max_volume_on_scalp
+            )
 
 
 @dataclass(frozen=True, slots=True)

@@ -68,8 +68,7 @@ def volume_to_percent(volume_strength: float) -> float:
     grams_per_l = 2.0 * HYDROGEN_PEROXIDE_G_PER_MOL * volume / OXYGEN_MOLAR_VOLUME_L
     # 10 p (rho0 + k p) = grams per litre, a quadratic in p
     return (
-        math.sqrt(SOLUTION_DENSITY_WATER**2 + 0.4 * SOLUTION_DENSITY_PER_PERCENT * grams_per_l)
-        - SOLUTION_DENSITY_WATER
+        math.sqrt(SOLUTION_DENSITY_WATER**2 + 0.4 * SOLUTION_DENSITY_PER_PERCENT * grams_per_l) - SOLUTION_DENSITY_WATER
     ) / (2.0 * SOLUTION_DENSITY_PER_PERCENT)
 
 

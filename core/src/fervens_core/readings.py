@@ -137,7 +137,8 @@ class Belief:
         extent, rate = np.exp(self.mean[2 * lane : 2 * lane + 2])
         base = self.lanes[lane].factors
         return LiftFactors(
-            extent=float(np.clip(base.extent * extent, 0.2, 2.0)), rate=float(np.clip(base.rate * rate, 0.2, 5.0))
+            extent=float(np.clip(base.extent * extent, 0.2, 2.0)),
+            rate=float(np.clip(base.rate * rate, 0.2, 5.0)),
         )
 
     def points(self, lane: int) -> tuple[Floats, Floats]:

@@ -1,4 +1,4 @@
-"""What blocks the work and what must be acknowledged before it. TRADE's cautions; the label and local codes outrank all."""
+"""What blocks the work and what must be acknowledged before it. The label and local codes outrank all of it."""
 
 from __future__ import annotations
 
@@ -14,7 +14,7 @@ PATCH_TEST_WAIT_H = 48.0
 DELICATE_MAX_VOLUME = 20.0
 """[MODEL] strongest developer proposed for hairline, temples, nape and fine baby hair."""
 OXIDATIVE_AGE_MIN = 16
-"""Oxidative dyes are labelled as not intended for people under 16: Regulation (EC) No 1223/2009, Annex III (from memory)."""
+"""Not intended for people under 16, says the label: Regulation (EC) No 1223/2009, Annex III (from memory)."""
 ONE_VISIT_WHITE_FROM_LEVEL = 7.0
 """White in one visit is realistic from level 7 up (common practice, no source)."""
 
@@ -101,12 +101,20 @@ def lightening_cautions(findings: Findings, zones: tuple[Zone, ...]) -> tuple[Ca
     found: list[Caution] = []
     if findings.scalp is Scalp.BROKEN:
         found.append(
-            _block("scalp_broken", "Scalp is broken, sore or sunburnt", "Do not lighten. Book again once it has healed.")
+            _block(
+                "scalp_broken",
+                "Scalp is broken, sore or sunburnt",
+                "Do not lighten. Book again once it has healed.",
+            )
         )
     if findings.elasticity in (Elasticity.STAYS_STRETCHED, Elasticity.SNAPS):
         behaviour = "stays stretched" if findings.elasticity is Elasticity.STAYS_STRETCHED else "snaps"
         found.append(
-            _block("elasticity", f"A wet strand {behaviour}", "Do not lighten. Care and cutting first, then test again.")
+            _block(
+                "elasticity",
+                f"A wet strand {behaviour}",
+                "Do not lighten. Care and cutting first, then test again.",
+            )
         )
     if findings.salts_test is TestResult.POSITIVE:
         found.append(
@@ -128,14 +136,24 @@ def lightening_cautions(findings: Findings, zones: tuple[Zone, ...]) -> tuple[Ca
     if History.HENNA in histories:
         if findings.salts_test is TestResult.NOT_DONE:
             found.append(
-                _block("henna_untested", "Henna, and no salts test", "Do the salts test on a cut strand before anything else.")
+                _block(
+                    "henna_untested",
+                    "Henna, and no salts test",
+                    "Do the salts test on a cut strand before anything else.",
+                )
             )
         else:
             found.append(_warn("henna", "Henna lifts little and unevenly", "Strand test first; promise less."))
     if findings.scalp is Scalp.SENSITIVE:
         found.append(_warn("scalp_sensitive", "Sensitive scalp", "Stay off the scalp; stop at the first burning."))
     if findings.elasticity is Elasticity.SLOW:
-        found.append(_warn("elasticity_slow", "A wet strand returns slowly", "Weaker developer, shorter time, strand test."))
+        found.append(
+            _warn(
+                "elasticity_slow",
+                "A wet strand returns slowly",
+                "Weaker developer, shorter time, strand test.",
+            )
+        )
     if findings.patch_test is not TestResult.NEGATIVE or (findings.patch_test_age_h or 0.0) < PATCH_TEST_WAIT_H:
         found.append(
             _warn(
@@ -154,7 +172,11 @@ def lightening_cautions(findings: Findings, zones: tuple[Zone, ...]) -> tuple[Ca
         )
     if any(z.hair.history is History.LIGHTENED for z in zones):
         found.append(
-            _warn("lightened", "Hair that has been lightened", "Never overlap hair that is already light; keep to the new growth.")
+            _warn(
+                "lightened",
+                "Hair that has been lightened",
+                "Never overlap hair that is already light; keep to the new growth.",
+            )
         )
     if any(z.target_level >= 9.5 and z.hair.start_level < ONE_VISIT_WHITE_FROM_LEVEL for z in zones):
         found.append(
@@ -185,7 +207,11 @@ def toner_block(findings: Findings, shade: TonerShade) -> Caution | None:
     if findings.age_years is not None and findings.age_years < OXIDATIVE_AGE_MIN:
         return _block("under_16", "Under 16", "Oxidative dye is not intended for people under 16.")
     if findings.patch_test is not TestResult.NEGATIVE:
-        return _block("patch_test", "Patch test not read", "Place it, read it after 48 h, or take a non-oxidative shade.")
+        return _block(
+            "patch_test",
+            "Patch test not read",
+            "Place it, read it after 48 h, or take a non-oxidative shade.",
+        )
     if findings.patch_test_age_h is None or findings.patch_test_age_h < PATCH_TEST_WAIT_H:
         return _block("patch_test_early", "Patch test younger than 48 h", "Wait for it, or take a non-oxidative shade.")
     return None
@@ -193,7 +219,10 @@ def toner_block(findings: Findings, shade: TonerShade) -> Caution | None:
 
 def strongest_volume(zone: Zone, lightener: Lightener) -> tuple[float, str]:
     """Strongest developer allowed on a zone, vol, and what sets the limit."""
-    limits = [(VOLUME_MAX, "40 vol is the most for hair"), (lightener.max_volume, f"label of {lightener.name}")]
+    limits = [
+        (VOLUME_MAX, "40 vol is the most for hair"),
+        (lightener.max_volume, f"label of {lightener.name}"),
+    ]
     if zone.is_on_scalp:
         limits.append((lightener.max_volume_on_scalp, f"on the scalp, label of {lightener.name}"))
     if zone.is_delicate:

@@ -1,0 +1,31 @@
+"""The usual head: the zones a technician parts it into, in the order they are usually applied (common practice)."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+
+@dataclass(frozen=True, slots=True)
+class HeadZone:
+    """A zone of the usual head; `foil_count` is a usual number of sections on medium density. [MODEL]"""
+
+    key: str
+    name: str
+    foil_count: int
+    is_delicate: bool = False
+
+
+USUAL_HEAD: tuple[HeadZone, ...] = (
+    HeadZone("low_back", "Low back", 7),
+    HeadZone("high_back", "High back", 8),
+    HeadZone("left_back", "Left back side", 5),
+    HeadZone("right_back", "Right back side", 5),
+    HeadZone("crown", "Crown", 7),
+    HeadZone("left_side", "Left side", 6),
+    HeadZone("right_side", "Right side", 6),
+    HeadZone("top", "Top", 7),
+    HeadZone("fringe", "Fringe", 4),
+    HeadZone("nape", "Nape", 4, is_delicate=True),
+    HeadZone("left_temple", "Left temple", 3, is_delicate=True),
+    HeadZone("right_temple", "Right temple", 3, is_delicate=True),
+)

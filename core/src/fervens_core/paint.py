@@ -1,0 +1,81 @@
+"""Painting a lane: for each minute the level as slow, likely and fast, and the colour the hair should have."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+
+import numpy as np
+
+from fervens_core.colour import Floats, lab_to_hex
+from fervens_core.pigment import hair_lab
+from fervens_core.plan import Plan, PlanRequest, kinetics
+from fervens_core.readings import Belief, prior
+
+
+@dataclass(frozen=True, slots=True)
+class CurvePoint:
+    """One minute of a lane: levels (slow, likely, fast) and the colour the hair should have."""
+
+    minute: float
+    level_slow: float
+    level_likely: float
+    level_fast: float
+    hex: str
+
+
+@dataclass(frozen=True, slots=True)
+class Crossing:
+    """When a lane is likely to pass a whole level."""
+
+    level: int
+    minute: float
+
+
+def minute_grid(end_min: float) -> Floats:
+    """Whole minutes from 0 and the end itself; at least half a minute long."""
+    end = max(end_min, 0.5)
+    return np.append(np.arange(0.0, end, 1.0), end)
+
+
+def curve_points(minutes: Floats, bands: Floats, colours: list[str]) -> tuple[CurvePoint, ...]:
+    """Points of a curve from its minutes (m,), level bands (3, m) and colours."""
+    return tuple(
+        CurvePoint(float(m), float(slow), float(likely), float(fast), colour)
+        for m, slow, likely, fast, colour in zip(minutes, *bands, colours, strict=True)
+    )
+
+
+def crossings(start_level: float, minutes: Floats, likely: Floats) -> tuple[Crossing, ...]:
+    """Whole levels above the start that the likely curve passes, with their minute."""
+    found = []
+    for level in range(math.floor(start_level) + 1, 11):
+        if likely[-1] < level:
+            break
+        found.append(Crossing(level, float(np.interp(level, likely, minutes))))
+    return tuple(found)
+
+
+def plan_belief(plan: Plan, request: PlanRequest) -> Belief:
+    """What is expected of a plan's zones before any reading."""
+    return prior(
+        tuple(
+            kinetics(z.zone, request.lightener, z.volume_strength, has_additive=request.has_additive)
+            for z in plan.zones
+        )
+    )
+
+
+def paint_plan(plan: Plan, request: PlanRequest) -> tuple[tuple[tuple[CurvePoint, ...], tuple[Crossing, ...]], ...]:
+    """For each zone of a plan its curve from the end of its application to its wall, and its crossings."""
+    if not plan.zones:
+        return ()
+    belief = plan_belief(plan, request)
+    painted = []
+    for index, zone in enumerate(plan.zones):
+        minutes = minute_grid(zone.wall_min - zone.end_min)
+        bands = belief.level_bands(index, minutes)
+        start = zone.zone.hair.start_level
+        colours = lab_to_hex(hair_lab(start, bands[1]))
+        painted.append((curve_points(minutes, bands, colours), crossings(start, minutes, bands[1])))
+    return tuple(painted)

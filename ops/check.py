@@ -1,0 +1,105 @@
+"""bin/test: sets up and runs every check and test, or the parts asked for."""
+
+from __future__ import annotations
+
+import argparse
+import os
+import subprocess
+import tempfile
+import time
+from pathlib import Path
+
+from cluster import Cluster
+from project import PYTHON, VENV, WEB, ensure_page, ensure_python, ensure_web, python_env
+from steps import LOCAL, ROOT, SetupError, main, step
+from system import ensure_chromium, ensure_postgres
+
+PARTS = ("static", "core", "server", "web", "e2e")
+
+
+def _show(title: str, command: list[str], *, env: dict[str, str], cwd: Path = ROOT) -> None:
+    """Run a check with its output shown; raises SetupError when it fails."""
+    began = time.monotonic()
+    print(f"\n== {title}", flush=True)
+    done = subprocess.run(command, cwd=cwd, env=env, stdin=subprocess.DEVNULL, check=False)
+    print(f"-- {title}: {'ok' if done.returncode == 0 else 'FAILED'}, {time.monotonic() - began:.1f} s", flush=True)
+    if done.returncode != 0:
+        raise SetupError(f"{title} failed.")
+
+
+def _tool(name: str) -> str:
+    return str(VENV / "bin" / name)
+
+
+def _schema_drift(env: dict[str, str], node: dict[str, str]) -> None:
+    kept, typed = ROOT / "docs" / "format" / "openapi.json", WEB / "src" / "api" / "schema.d.ts"
+    with tempfile.TemporaryDirectory() as folder, step("API schema and its types are the code's own"):
+        fresh, fresh_types = Path(folder) / "openapi.json", Path(folder) / "schema.d.ts"
+        export = [str(PYTHON), "server/manage.py", "export_openapi_schema", "--api", "config.api.api"]
+        subprocess.run([*export, "--indent", "1", "--output", str(fresh)], cwd=ROOT, env=env, check=True)
+        subprocess.run(
+            ["npx", "--no-install", "openapi-typescript", str(fresh), "-o", str(fresh_types)],
+            cwd=WEB, env=node, check=True, capture_output=True,
+        )  # fmt: skip
+        if fresh.read_text().strip() != kept.read_text().strip() or fresh_types.read_text() != typed.read_text():
+            raise SetupError("The API schema has drifted: run bin/schema and commit what it writes.")
+
+
+def _static(node: dict[str, str]) -> None:
+    env = python_env()
+    _show("Format (Python)", [_tool("ruff"), "format", "--check", "."], env=env)
+    _show("Lint (Python)", [_tool("ruff"), "check", "."], env=env)
+    _show("Types (core, command line, server)", [_tool("mypy"), "core/src", "cli", "server"], env=env)
+    _show("Import direction (Python)", [_tool("lint-imports"), "--no-cache"], env=env)
+    migrations = ["server/manage.py", "makemigrations", "--check", "--dry-run"]
+    _show("Migrations match the models", [str(PYTHON), "-W", "ignore", *migrations], env=env)
+    _schema_drift(env, node)
+    _show("Format (page)", ["npm", "run", "-s", "format"], env=node, cwd=WEB)
+    _show("Lint and import direction (page)", ["npm", "run", "-s", "lint"], env=node, cwd=WEB)
+    _show("Types (page)", ["npm", "run", "-s", "types"], env=node, cwd=WEB)
+
+
+def check() -> None:
+    """Run the parts in order; the first failure ends the run."""
+    parser = argparse.ArgumentParser(prog="bin/test", description="Run all checks and tests, or some parts.")
+    parser.add_argument("parts", nargs="*", help=f"of {', '.join(PARTS)}; all when none is given")
+    parser.add_argument("-k", default=None, help="only tests whose names match")
+    args = parser.parse_args()
+    unknown = [p for p in args.parts if p not in PARTS]
+    if unknown:
+        raise SetupError(f"parts: must be of {', '.join(PARTS)}, got {unknown[0]!r}.")
+    parts = args.parts or list(PARTS)
+    began = time.monotonic()
+    LOCAL.mkdir(exist_ok=True)
+    ensure_python()
+    node = ensure_web() if {"static", "web", "e2e"} & set(parts) else dict(os.environ)
+    cluster = Cluster(ensure_postgres(), LOCAL / "pg-test", is_for_tests=True) if {"server", "e2e"} & set(parts) else None
+    if "e2e" in parts:
+        ensure_chromium()
+        ensure_page()
+    set_up = time.monotonic() - began
+    pytest = [str(PYTHON), "-m", "pytest", *(["-k", args.k] if args.k else [])]
+    try:
+        if "static" in parts:
+            _static(node)
+        if "core" in parts:
+            _show("Core tests", [*pytest, "core/tests", "-p", "no:django"], env=python_env())
+        if "web" in parts:
+            _show("Page unit tests", ["npm", "run", "-s", "test"], env=node, cwd=WEB)
+        if cluster:
+            with step("Starting a database for the tests"):
+                cluster.create()
+                cluster.start()
+            env = python_env(DATABASE_URL=cluster.url)
+            if "server" in parts:
+                _show("Server tests", [*pytest, "tests/server"], env=env)
+            if "e2e" in parts:
+                _show("End-to-end tests", [*pytest, "tests/e2e"], env=env)
+    finally:
+        if cluster:
+            cluster.stop()
+    print(f"\nAll of {', '.join(parts)} passed in {time.monotonic() - began - set_up:.0f} s (set-up {set_up:.0f} s).")
+
+
+if __name__ == "__main__":
+    main(check)

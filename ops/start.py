@@ -1,0 +1,136 @@
+"""bin/start: install, start the database, migrate, load the demo once, build, serve. Ctrl-C stops it all."""
+
+from __future__ import annotations
+
+import argparse
+import os
+import secrets
+import shutil
+import signal
+import socket
+import subprocess
+import time
+
+from cluster import Cluster
+from project import PYTHON, ensure_page, ensure_python, python_env
+from steps import LOCAL, ROOT, SetupError, main, run, step
+from system import ensure_postgres
+
+PORT = 8733
+DEMO_USER, DEMO_PASSWORD = "maren", "prompt-corner-7"
+
+
+def _arguments() -> argparse.Namespace:
+    parser = argparse.ArgumentParser(prog="bin/start", description="Run Fervens with its demo data.")
+    parser.add_argument("--port", type=int, default=PORT, help=f"port to serve on (default {PORT})")
+    parser.add_argument("--host", default="127.0.0.1", help="address to serve on (default loopback)")
+    parser.add_argument("--workers", type=int, default=1, help="server processes on the one database")
+    parser.add_argument("--fresh", action="store_true", help="throw the data away and start over with the demo")
+    args = parser.parse_args()
+    if not 1 <= args.port <= 65535:
+        raise SetupError(f"--port: must be from 1 to 65535, got {args.port}.")
+    if not 1 <= args.workers <= 64:
+        raise SetupError(f"--workers: must be from 1 to 64, got {args.workers}.")
+    return args
+
+
+def _check_port(host: str, port: int) -> None:
+    with socket.socket() as probe:
+        probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            probe.bind((host, port))
+        except OSError as error:
+            raise SetupError(
+                f"Port {port} on {host} cannot be used ({error.strerror}): stop what runs there, or choose with --port N."
+            ) from None
+
+
+def _secret_key() -> str:
+    path = LOCAL / "secret-key"
+    if not path.exists():
+        path.touch(mode=0o600)
+        path.write_text(secrets.token_urlsafe(50))
+    return path.read_text()
+
+
+def _serve(command: list[str], env: dict[str, str], cluster: Cluster | None, address: str) -> int:
+    server = subprocess.Popen(command, cwd=ROOT, env=env, start_new_session=True)
+    stop = {"asked": False}
+
+    def ask(*_: object) -> None:
+        stop["asked"] = True
+
+    signal.signal(signal.SIGINT, ask)
+    signal.signal(signal.SIGTERM, ask)
+    host, port = address
+    is_up = False
+    checked = time.monotonic()
+    try:
+        while server.poll() is None and not stop["asked"]:
+            time.sleep(0.1)
+            if not is_up:
+                with socket.socket() as probe:
+                    is_up = probe.connect_ex((host, port)) == 0
+                if is_up:
+                    print(f"\n  Fervens is at http://{host}:{port}")
+                    print(f"  Demo sign-in: {DEMO_USER} / {DEMO_PASSWORD}   (Ctrl-C stops server and database)\n", flush=True)
+            if cluster and time.monotonic() - checked > 3:
+                checked = time.monotonic()
+                if not cluster.is_running():
+                    print(f"The database has stopped by itself; its log is {cluster.log}. Run bin/start again.", flush=True)
+                    return 1
+        if server.poll() is not None and not stop["asked"]:
+            print(f"The server has stopped by itself (exit code {server.returncode}).", flush=True)
+            return 1
+        return 0
+    finally:
+        if server.poll() is None:
+            server.terminate()
+            try:
+                server.wait(timeout=6)
+            except subprocess.TimeoutExpired:
+                server.kill()
+
+
+def start() -> None:
+    """Everything from an empty machine to a served page."""
+    args = _arguments()
+    _check_port(args.host, args.port)
+    LOCAL.mkdir(exist_ok=True)
+    print("Fervens")
+    own_url = os.environ.get("DATABASE_URL")
+    cluster = None if own_url else Cluster(ensure_postgres(), LOCAL / "pg")
+    ensure_python()
+    ensure_page()
+    if cluster:
+        if args.fresh and cluster.folder.exists():
+            with step("Throwing the old data away"):
+                cluster.stop()
+                shutil.rmtree(cluster.folder)
+        with step("Starting the database"):
+            cluster.create()
+            cluster.start()
+    try:
+        secret = os.environ.get("FERVENS_SECRET_KEY") or _secret_key()
+        env = python_env(DATABASE_URL=own_url or (cluster.url if cluster else ""), FERVENS_SECRET_KEY=secret)
+        manage = [str(PYTHON), str(ROOT / "server" / "manage.py")]
+        with step("Bringing the tables up to date"):
+            run([*manage, "migrate", "--noinput"], env=env, fails="The tables could not be brought up to date")
+        if cluster:
+            with step("Loading the demo data, if there is none"):
+                demo = [*manage, "load_demo", "--username", DEMO_USER, "--password", DEMO_PASSWORD]
+                run(demo, env=env, fails="The demo data could not be loaded")
+        command = [
+            str(PYTHON), "-m", "uvicorn", "config.asgi:application", "--host", args.host, "--port", str(args.port),
+            "--workers", str(args.workers), "--timeout-graceful-shutdown", "2", "--log-level", "warning", "--lifespan", "off",
+        ]  # fmt: skip
+        code = _serve(command, env, cluster, (args.host, args.port))
+    finally:
+        if cluster:
+            cluster.stop()
+    print("Server and database are stopped.")
+    raise SystemExit(code)
+
+
+if __name__ == "__main__":
+    main(start)

@@ -1,0 +1,54 @@
+"""Adding and correcting clients."""
+
+from __future__ import annotations
+
+import datetime as dt
+from typing import Any
+from uuid import UUID
+
+from django.db import transaction
+from django.shortcuts import get_object_or_404
+from django.utils import timezone
+
+from apps.clients.models import Client
+from apps.clients.queries import of_studio
+from apps.studio.actions import audit
+from apps.studio.models import Membership
+from fervens_core.errors import LimitError
+from fervens_core.quantities import check_text
+
+OPTIONAL = {"birth_date", "patch_test_placed_at"}
+
+
+def _apply(row: Client, values: dict[str, Any]) -> None:
+    now = timezone.now()
+    for field, value in values.items():
+        if value is None and field not in OPTIONAL:
+            raise LimitError(field, "given", value)
+        setattr(row, field, getattr(value, "value", value))
+    row.name = check_text("name", row.name).strip()
+    if row.birth_date and not dt.date(1900, 1, 1) <= row.birth_date <= now.date():
+        raise LimitError("birth_date", f"a day from 1900-01-01 to {now.date()}", row.birth_date.isoformat())
+    placed = row.patch_test_placed_at
+    if placed and placed > now + dt.timedelta(minutes=5):
+        raise LimitError("patch_test_placed_at", "not in the future", placed.isoformat())
+
+
+@transaction.atomic
+def add_client(member: Membership, values: dict[str, Any]) -> Client:
+    """A new client of the member's studio. Raises LimitError."""
+    row = Client(studio_id=member.studio_id)
+    _apply(row, values)
+    row.save()
+    audit(member, "client added", row.pk)
+    return row
+
+
+@transaction.atomic
+def change_client(member: Membership, client_id: UUID, values: dict[str, Any]) -> Client:
+    """Correct a client's facts. Raises LimitError; 404 for another studio's client."""
+    row = get_object_or_404(of_studio(member).select_for_update(), pk=client_id)
+    _apply(row, values)
+    row.save()
+    audit(member, "client changed", row.pk)
+    return row

@@ -1,0 +1,29 @@
+"""The people whose hair it is."""
+
+from __future__ import annotations
+
+import uuid
+
+from django.db import models
+
+from apps.studio.models import Studio
+
+
+class Client(models.Model):
+    """A client of one studio, with the health facts that change the work."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
+    studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="clients")
+    name = models.CharField(max_length=80)
+    birth_date = models.DateField(null=True, blank=True)
+    notes = models.TextField(blank=True, max_length=2000)
+    has_reacted_before = models.BooleanField(default=False)
+    patch_test_placed_at = models.DateTimeField(null=True, blank=True)
+    patch_test_result = models.CharField(max_length=20, default="not_done")
+    created_at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        indexes = [models.Index(fields=["studio", "name"])]
+
+    def __str__(self) -> str:
+        return self.name

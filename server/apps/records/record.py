@@ -1,0 +1,177 @@
+"""A service's record, made from its log."""
+
+from __future__ import annotations
+
+import datetime as dt
+from uuid import UUID
+
+from django.utils import timezone
+from ninja import Schema
+
+from apps.services import queries
+from apps.services.present import event_text
+from apps.services.queries import Loaded
+from apps.shelf.adapters import lightener_value
+from apps.shelf.queries import toners
+from fervens_core.board import Lane
+from fervens_core.events import BowlMixed, CautionAcknowledged, TonerApplied
+from fervens_core.service import Step, live_events
+from fervens_core.toner import Tone
+from fervens_core.tonestep import ToneLane, tone_lanes
+
+
+class RecordLine(Schema):
+    """One line of the log in plain words."""
+
+    at: dt.datetime
+    by: str
+    text: str
+    is_voided: bool
+
+
+class RecordBowl(Schema):
+    """A bowl as it was weighed."""
+
+    at: dt.datetime
+    zone_name: str
+    volume_strength: float
+    product_g: float
+    developer_g: float
+    recipe: str
+
+
+class RecordToner(Schema):
+    """A toner as it was applied."""
+
+    zone_name: str
+    shade_name: str
+    applied_at: dt.datetime
+    rinsed_at: dt.datetime | None
+    planned_minutes: float
+    minutes: float | None
+    product_g: float
+    developer_g: float
+    level: float
+    now_hex: str
+    left_hex: str
+
+
+class RecordCaution(Schema):
+    """Who took a caution on, and when."""
+
+    code: str
+    by: str
+    at: dt.datetime
+
+
+class RecordOut(Schema):
+    """The whole service on one page."""
+
+    service_id: UUID
+    client_name: str
+    starts_at: dt.datetime
+    step: Step
+    closed_at: dt.datetime | None
+    worked: str
+    change: str
+    wish: str
+    tone: Tone
+    lightener_name: str | None
+    label_max_min: float | None
+    lanes: list[Lane]
+    bowls: list[RecordBowl]
+    toners: list[RecordToner]
+    cautions: list[RecordCaution]
+    lines: list[RecordLine]
+    walls_passed: list[str]
+    server_now: dt.datetime
+
+
+def _toners(loaded: Loaded, now: dt.datetime) -> list[RecordToner]:
+    row = loaded.row
+    if row.lightener is None or not loaded.state.lanes:
+        return []
+    lanes: tuple[ToneLane, ...] = tone_lanes(
+        loaded.state,
+        {z.key: z for z in loaded.zones},
+        lightener_value(row.lightener),
+        tuple(toners(row.studio_id)),
+        has_additive=row.has_additive,
+        findings=loaded.findings,
+        tone=Tone(row.tone),
+        now=now,
+        most_options=0,
+    )
+    grams = {e.data.zone_key: e.data for e in live_events(loaded.events) if isinstance(e.data, TonerApplied)}
+    found = []
+    for lane in lanes:
+        clock = lane.toner
+        if clock is None or lane.key not in grams:
+            continue
+        minutes = (clock.rinsed_at - clock.applied_at).total_seconds() / 60 if clock.rinsed_at else None
+        left = [p for p in clock.curve if minutes is None or p.minute <= minutes + 0.5]
+        found.append(
+            RecordToner(
+                zone_name=lane.name,
+                shade_name=clock.shade_name,
+                applied_at=clock.applied_at,
+                rinsed_at=clock.rinsed_at,
+                planned_minutes=clock.minutes,
+                minutes=minutes,
+                product_g=grams[lane.key].product_g,
+                developer_g=grams[lane.key].developer_g,
+                level=lane.level,
+                now_hex=lane.now_hex,
+                left_hex=left[-1].hex if left else lane.now_hex,
+            )
+        )
+    return found
+
+
+def record_of(loaded: Loaded) -> RecordOut:
+    """The record of a service as it stands; complete once it is filed."""
+    now = timezone.now()
+    row, state = loaded.row, loaded.state
+    names = {z.key: z.name for z in loaded.zones}
+    live = live_events(loaded.events)
+    alive = {e.event_id for e in live}
+    told = sorted((e for e in loaded.events if e.kind != "EventVoided"), key=lambda e: (e.occurred_at, e.recorded_at))
+    board = queries.board(loaded, state.closed_at or now)
+    return RecordOut(
+        service_id=row.pk,
+        client_name=row.client.name,
+        starts_at=row.starts_at,
+        step=state.step,
+        closed_at=state.closed_at,
+        worked=state.closed.worked if state.closed else "",
+        change=state.closed.change if state.closed else "",
+        wish=row.wish,
+        tone=Tone(row.tone),
+        lightener_name=row.lightener.name if row.lightener else None,
+        label_max_min=row.lightener.label_max_min if row.lightener else None,
+        lanes=list(board.lanes),
+        bowls=[
+            RecordBowl(
+                at=e.occurred_at,
+                zone_name=names.get(e.data.zone_key, e.data.zone_key),
+                volume_strength=e.data.volume_strength,
+                product_g=e.data.product_g,
+                developer_g=e.data.developer_g,
+                recipe=e.data.recipe,
+            )
+            for e in live
+            if isinstance(e.data, BowlMixed)
+        ],
+        toners=_toners(loaded, now),
+        cautions=[
+            RecordCaution(code=e.data.caution, by=e.by, at=e.occurred_at)
+            for e in live
+            if isinstance(e.data, CautionAcknowledged)
+        ],
+        lines=[
+            RecordLine(at=e.occurred_at, by=e.by, text=event_text(e, names), is_voided=e.event_id not in alive)
+            for e in told
+        ],
+        walls_passed=[lane.name for lane in board.lanes if lane.is_passed_wall],
+        server_now=now,
+    )

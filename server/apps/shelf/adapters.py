@@ -1,0 +1,43 @@
+"""Shelf rows as core values."""
+
+from __future__ import annotations
+
+from apps.shelf.models import Developer, Lightener, Toner
+from fervens_core import products as core
+from fervens_core.quantities import Ratio
+
+
+def lightener_value(row: Lightener) -> core.Lightener:
+    """A lightener row as the core knows it."""
+    return core.Lightener(
+        key=str(row.pk),
+        name=row.name,
+        ratio=Ratio(row.developer_parts),
+        label_max_min=row.label_max_min,
+        max_volume=row.max_volume,
+        max_volume_on_scalp=row.max_volume_on_scalp,
+        bowl_life_min=row.bowl_life_min,
+        lift_factor=row.lift_factor,
+        is_dark=row.is_dark,
+        is_heat_allowed=row.is_heat_allowed,
+    )
+
+
+def developer_value(row: Developer) -> core.Developer:
+    """A developer row as the core knows it."""
+    return core.Developer(key=str(row.pk), name=row.name, volume_strength=row.volume_strength)
+
+
+def toner_value(row: Toner) -> core.TonerShade:
+    """A toner row as the core knows it."""
+    return core.TonerShade(
+        key=str(row.pk),
+        name=row.name,
+        level=row.level,
+        dyes=tuple((core.DyeFamily(family), float(share)) for family, share in row.dyes.items()),
+        ratio=Ratio(row.developer_parts),
+        developer_volume=row.developer_volume,
+        label_min_min=row.label_min_min,
+        label_max_min=row.label_max_min,
+        is_oxidative=row.is_oxidative,
+    )

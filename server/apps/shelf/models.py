@@ -1,0 +1,54 @@
+"""What stands on a studio's shelf, each product with its label's limits."""
+
+from __future__ import annotations
+
+import uuid
+
+from django.db import models
+
+from apps.studio.models import Studio
+
+
+class Product(models.Model):
+    """What all products share."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
+    studio = models.ForeignKey(Studio, on_delete=models.CASCADE)
+    name = models.CharField(max_length=80)
+
+    class Meta:
+        abstract = True
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class Lightener(Product):
+    """A lightener, as its label tells it."""
+
+    developer_parts = models.FloatField(default=1.5)
+    label_max_min = models.FloatField(default=50)
+    max_volume = models.FloatField(default=40)
+    max_volume_on_scalp = models.FloatField(default=20)
+    bowl_life_min = models.FloatField(default=20)
+    lift_factor = models.FloatField(default=1.0)
+    is_dark = models.BooleanField(default=False)
+    is_heat_allowed = models.BooleanField(default=False)
+
+
+class Developer(Product):
+    """A bottle of developer."""
+
+    volume_strength = models.FloatField()
+
+
+class Toner(Product):
+    """A toner shade; `dyes` maps dye family to share."""
+
+    level = models.FloatField()
+    dyes = models.JSONField()
+    developer_parts = models.FloatField(default=1.5)
+    developer_volume = models.FloatField(default=7)
+    label_min_min = models.FloatField(default=2)
+    label_max_min = models.FloatField(default=20)
+    is_oxidative = models.BooleanField(default=True)

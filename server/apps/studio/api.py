@@ -1,0 +1,73 @@
+"""Signing in and out, and who is signed in."""
+
+from __future__ import annotations
+
+from django.contrib.auth import authenticate, login, logout
+from django.http import HttpRequest, HttpResponse
+from django.utils import timezone
+from django.views.decorators.csrf import csrf_protect
+from ninja import Router, Schema
+from ninja.decorators import decorate_view
+
+from apps.common.problems import ERRORS, Problem, problem
+from apps.studio.models import Membership
+
+router = Router(tags=["studio"])
+
+
+class SignIn(Schema):
+    """Name and password."""
+
+    username: str
+    password: str
+
+
+class SessionOut(Schema):
+    """The signed-in member, or nobody; and the server's clock, for devices to take its offset."""
+
+    member_name: str | None = None
+    role: str | None = None
+    studio_name: str | None = None
+    server_now: str
+
+
+def _session(member: Membership | None) -> SessionOut:
+    return SessionOut(
+        member_name=member.name if member else None,
+        role=member.role if member else None,
+        studio_name=member.studio.name if member else None,
+        server_now=timezone.now().isoformat(),
+    )
+
+
+def _member(user_id: int | None) -> Membership | None:
+    return Membership.objects.select_related("studio", "user").filter(user_id=user_id).first() if user_id else None
+
+
+@router.get("/session", auth=None, response=SessionOut)
+def read_session(request: HttpRequest) -> SessionOut:
+    """Who is signed in."""
+    return _session(_member(request.user.pk))
+
+
+@router.post("/session", auth=None, response={200: SessionOut, ERRORS: Problem})
+@decorate_view(csrf_protect)
+def sign_in(request: HttpRequest, payload: SignIn) -> SessionOut | HttpResponse:
+    """Sign in; throttled after repeated failures."""
+    user = authenticate(request, username=payload.username, password=payload.password)
+    if user is None:
+        if getattr(request, "axes_locked_out", False):
+            return problem(403, "locked_out", "Too many tries. Wait a quarter of an hour.")
+        return problem(401, "wrong_password", "Name or password is not right.")
+    member = _member(user.pk)
+    if member is None:
+        return problem(403, "no_studio", "This account belongs to no studio yet; the owner can add it.")
+    login(request, user)
+    return _session(member)
+
+
+@router.delete("/session", response={200: SessionOut, ERRORS: Problem})
+def sign_out(request: HttpRequest) -> SessionOut:
+    """Sign out and end the session."""
+    logout(request)
+    return _session(None)

@@ -1,0 +1,60 @@
+"""Studios, their members, and the trail of what members did."""
+
+from __future__ import annotations
+
+import uuid
+
+from django.conf import settings
+from django.db import models
+
+
+class Studio(models.Model):
+    """A place where colour is done; every other row belongs to one."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
+    name = models.CharField(max_length=80)
+    pace_min_per_foil = models.FloatField(default=1.2, help_text="Minutes a section, when a member has no own pace.")
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class Role(models.TextChoices):
+    """What a member may do."""
+
+    OWNER = "owner", "Owner"
+    TECHNICIAN = "technician", "Technician"
+    ASSISTANT = "assistant", "Assistant"
+
+
+class Membership(models.Model):
+    """A user in a studio; a user works in one."""
+
+    user = models.OneToOneField(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="membership")
+    studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="members")
+    role = models.CharField(max_length=20, choices=Role.choices, default=Role.TECHNICIAN)
+
+    def __str__(self) -> str:
+        return f"{self.name} ({self.role})"
+
+    @property
+    def name(self) -> str:
+        """The name shown at the chair and in the record."""
+        return self.user.get_full_name() or self.user.get_username()
+
+
+class AuditEntry(models.Model):
+    """Who did what to which row, and when. Written in the same transaction as the act."""
+
+    studio = models.ForeignKey(Studio, on_delete=models.CASCADE)
+    member_name = models.CharField(max_length=160)
+    act = models.CharField(max_length=60)
+    target = models.CharField(max_length=80)
+    at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        indexes = [models.Index(fields=["studio", "-at"])]
+        verbose_name_plural = "audit entries"
+
+    def __str__(self) -> str:
+        return f"{self.at:%Y-%m-%d %H:%M} {self.member_name}: {self.act} {self.target}"

@@ -1,0 +1,66 @@
+"""The API: routers of the apps, and one place where errors become problem+json."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.core.exceptions import PermissionDenied
+from django.http import Http404, HttpRequest, HttpResponse
+from ninja import NinjaAPI
+from ninja.errors import AuthenticationError, HttpError, ValidationError
+
+from apps.clients.api import router as clients_router
+from apps.common.auth import member_auth
+from apps.common.problems import problem
+from apps.records.api import router as records_router
+from apps.services.api import router as services_router
+from apps.shelf.api import router as shelf_router
+from apps.studio.api import router as studio_router
+from fervens_core.errors import BlockedError, ConflictError, CoreError, LimitError
+
+api = NinjaAPI(title="Fervens", version="1", auth=member_auth, docs_url=None, openapi_url=None)
+api.add_router("", studio_router)
+api.add_router("", clients_router)
+api.add_router("", shelf_router)
+api.add_router("", services_router)
+api.add_router("", records_router)
+
+
+@api.exception_handler(CoreError)
+def _core(request: HttpRequest, error: CoreError) -> HttpResponse:
+    if isinstance(error, LimitError):
+        value = error.value if isinstance(error.value, str | int | float | bool) else repr(error.value)[:200]
+        return problem(422, error.code, error.message, field=error.field, limit=error.limit, value=value)
+    status = 409 if isinstance(error, ConflictError | BlockedError) else 422
+    return problem(status, error.code, error.message)
+
+
+@api.exception_handler(ValidationError)
+def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
+    first: dict[str, Any] = error.errors[0] if error.errors else {}
+    place = [str(p) for p in first.get("loc", []) if p not in ("body", "payload", "query", "path")]
+    field = ".".join(place) or "body"
+    value = first.get("input")
+    shown = value if isinstance(value, str | int | float | bool) else repr(value)[:100]
+    detail = f"{field}: {first.get('msg', 'not understood')}, got {shown!r}."
+    return problem(422, "value_out_of_limit", detail, field=field, limit=first.get("msg"), value=shown)
+
+
+@api.exception_handler(Http404)
+def _missing(request: HttpRequest, error: Http404) -> HttpResponse:
+    return problem(404, "not_found", "There is nothing here that you may see.")
+
+
+@api.exception_handler(AuthenticationError)
+def _signed_out(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
+    return problem(401, "signed_out", "Please sign in.")
+
+
+@api.exception_handler(PermissionDenied)
+def _forbidden(request: HttpRequest, error: PermissionDenied) -> HttpResponse:
+    return problem(403, "not_allowed", str(error) or "Your role does not allow this.")
+
+
+@api.exception_handler(HttpError)
+def _http(request: HttpRequest, error: HttpError) -> HttpResponse:
+    return problem(error.status_code, "refused", error.message)

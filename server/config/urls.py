@@ -1,0 +1,16 @@
+"""Addresses: the API, the owner's housekeeping, and the page for everything else."""
+
+from django.contrib import admin
+from django.urls import path, re_path
+
+from config.api import api
+from config.page import page
+
+admin.site.site_header = "Fervens housekeeping"
+admin.site.site_title = "Fervens"
+
+urlpatterns = [
+    path("api/", api.urls),
+    path("admin/", admin.site.urls),
+    re_path(r"^(?!api/|admin/|static/).*$", page, name="page"),
+]
