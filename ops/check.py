@@ -73,7 +73,9 @@ def check() -> None:
     LOCAL.mkdir(exist_ok=True)
     ensure_python()
     node = ensure_web() if {"static", "web", "e2e"} & set(parts) else dict(os.environ)
-    cluster = Cluster(ensure_postgres(), LOCAL / "pg-test", is_for_tests=True) if {"server", "e2e"} & set(parts) else None
+    cluster = (
+        Cluster(ensure_postgres(), LOCAL / "pg-test", is_for_tests=True) if {"server", "e2e"} & set(parts) else None
+    )
     if "e2e" in parts:
         ensure_chromium()
         ensure_page()

@@ -73,11 +73,17 @@ def _serve(command: list[str], env: dict[str, str], cluster: Cluster | None, add
                     is_up = probe.connect_ex((host, port)) == 0
                 if is_up:
                     print(f"\n  Fervens is at http://{host}:{port}")
-                    print(f"  Demo sign-in: {DEMO_USER} / {DEMO_PASSWORD}   (Ctrl-C stops server and database)\n", flush=True)
+                    print(
+                        f"  Demo sign-in: {DEMO_USER} / {DEMO_PASSWORD}   (Ctrl-C stops server and database)\n",
+                        flush=True,
+                    )
             if cluster and time.monotonic() - checked > 3:
                 checked = time.monotonic()
                 if not cluster.is_running():
-                    print(f"The database has stopped by itself; its log is {cluster.log}. Run bin/start again.", flush=True)
+                    print(
+                        f"The database has stopped by itself; its log is {cluster.log}. Run bin/start again.",
+                        flush=True,
+                    )
                     return 1
         if server.poll() is not None and not stop["asked"]:
             print(f"The server has stopped by itself (exit code {server.returncode}).", flush=True)

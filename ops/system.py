@@ -15,7 +15,9 @@ def as_root() -> list[str]:
         return []
     if shutil.which("sudo"):
         return ["sudo", "-n"] if not os.isatty(0) else ["sudo"]
-    raise SetupError("Debian packages are missing and this user may not install them: run once as root, or install sudo.")
+    raise SetupError(
+        "Debian packages are missing and this user may not install them: run once as root, or install sudo."
+    )
 
 
 def install(packages: list[str], why: str) -> None:
@@ -44,7 +46,11 @@ def ensure_postgres() -> Path:
         if not config.exists():
             root = as_root()
             run([*root, "mkdir", "-p", str(config.parent)], fails="PostgreSQL could not be prepared")
-            run([*root, "tee", str(config)], stdin="create_main_cluster = false\n", fails="PostgreSQL could not be prepared")
+            run(
+                [*root, "tee", str(config)],
+                stdin="create_main_cluster = false\n",
+                fails="PostgreSQL could not be prepared",
+            )
         install(["postgresql"], "database")
         found = postgres_bin()
     if found is None:

@@ -2,9 +2,11 @@
 
 from __future__ import annotations
 
+import logging
 from typing import Any
 
 from django.core.exceptions import PermissionDenied
+from django.db import OperationalError
 from django.http import Http404, HttpRequest, HttpResponse
 from ninja import NinjaAPI
 from ninja.errors import AuthenticationError, HttpError, ValidationError
@@ -18,6 +20,7 @@ from apps.shelf.api import router as shelf_router
 from apps.studio.api import router as studio_router
 from fervens_core.errors import BlockedError, ConflictError, CoreError, LimitError
 
+log = logging.getLogger("fervens")
 api = NinjaAPI(title="Fervens", version="1", auth=member_auth, docs_url=None, openapi_url=None)
 api.add_router("", studio_router)
 api.add_router("", clients_router)
@@ -44,6 +47,12 @@ def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
     shown = value if isinstance(value, str | int | float | bool) else repr(value)[:100]
     detail = f"{field}: {first.get('msg', 'not understood')}, got {shown!r}."
     return problem(422, "value_out_of_limit", detail, field=field, limit=first.get("msg"), value=shown)
+
+
+@api.exception_handler(OperationalError)
+def _no_database(request: HttpRequest, error: OperationalError) -> HttpResponse:
+    log.error("The database does not answer: %s", str(error).splitlines()[0])
+    return problem(503, "no_database", "The database does not answer. What you sent was not kept; try again in a moment.")
 
 
 @api.exception_handler(Http404)

@@ -38,7 +38,7 @@ class LaneAdvice:
     text: str
 
 
-def next_check_min(*, last_reading_min: float | None, ready_early_min: float, wall_min: float, now_min: float) -> float:
+def next_check_min(*, last_reading_min: float | None, ready_early_min: float, wall_min: float) -> float:
     """When to look next, in min after application.
 
     First at 10 min, or sooner when the zone may be ready sooner; then half the way to the early end of its window,

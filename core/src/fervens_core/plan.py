@@ -30,6 +30,10 @@ CHANGEOVER_MIN = 1.5
 """[MODEL] between two zones: clean, section off, take up the next bowl."""
 LEVEL_TOLERANCE = 0.05
 PROCESSING_MIN_MIN = 5.0
+OVERSHOOT_FREE, OVERSHOOT_WEIGHT = 0.25, 0.5
+"""[MODEL] passing the target by more than a quarter level counts half of missing it."""
+STRONGER_ALLOWED_VOLUME = 2.0
+"""[MODEL] an earlier finish is worth up to 2 vol more in the strongest bowl."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -163,7 +167,7 @@ def _wanted_volume(slot: _Slot, request: PlanRequest, minutes: float) -> float:
     )
     if request.has_additive:
         needed /= ADDITIVE_STRENGTH_FACTOR
-    return float(min(max(math.ceil(needed - 0.25), slot.weakest), slot.strongest))
+    return float(min(max(math.ceil(needed - 0.05), slot.weakest), slot.strongest))
 
 
 def _short_reason(slot: _Slot, request: PlanRequest, volume: float, rinse: float) -> str:
@@ -192,18 +196,26 @@ def _rinse_min(slot: _Slot, finish: float) -> float:
     return min(max(finish, slot.end + PROCESSING_MIN_MIN), max(slot.wall, slot.end))
 
 
-def _score(slots: list[_Slot], request: PlanRequest, finish: float) -> tuple[float, float, float]:
-    """Levels missed or passed, then contact load: what a proposed finish line is chosen by."""
-    missed = load = 0.0
+def _outcome(slots: list[_Slot], request: PlanRequest, finish: float) -> tuple[float, float]:
+    """Levels missed or passed over all zones, and the strongest developer used, for one finish line."""
+    missed = strongest = 0.0
     for slot in slots:
-        rinse = _rinse_min(slot, finish)
-        minutes = max(rinse - slot.end, 0.1)
+        minutes = max(_rinse_min(slot, finish) - slot.end, 0.1)
         volume = _wanted_volume(slot, request, minutes)
         reached = _level_at(slot, request, volume, minutes)
         missed += max(0.0, slot.zone.target_level - reached - LEVEL_TOLERANCE)
-        missed += 0.5 * max(0.0, reached - slot.zone.target_level - 0.25)
-        load += volume * (rinse - slot.start)
-    return round(missed, 3), round(load, 3), finish
+        missed += OVERSHOOT_WEIGHT * max(0.0, reached - slot.zone.target_level - OVERSHOOT_FREE)
+        strongest = max(strongest, volume)
+    return missed, strongest
+
+
+def _proposed_finish(slots: list[_Slot], request: PlanRequest, low: int, high: int) -> float:
+    """The earliest line that misses least and needs hardly stronger developer than the latest lines would."""
+    outcomes = [(float(f), *_outcome(slots, request, float(f))) for f in range(low, high + 1)]
+    least = min(missed for _, missed, _ in outcomes)
+    good = [(f, strongest) for f, missed, strongest in outcomes if missed <= least + LEVEL_TOLERANCE]
+    weakest = min(strongest for _, strongest in good)
+    return next(f for f, strongest in good if strongest <= weakest + STRONGER_ALLOWED_VOLUME)
 
 
 def make_plan(request: PlanRequest) -> Plan:
@@ -218,7 +230,7 @@ def make_plan(request: PlanRequest) -> Plan:
     low = math.ceil(slots[-1].end + PROCESSING_MIN_MIN)
     high = max(low, math.floor(slots[-1].wall))
     if request.finish_min is None:
-        finish = min(_score(slots, request, float(f)) for f in range(low, high + 1))[2]
+        finish = _proposed_finish(slots, request, low, high)
     else:
         finish = min(max(request.finish_min, low), high)
     chosen = [_wanted_volume(s, request, max(_rinse_min(s, finish) - s.end, 0.1)) for s in slots]

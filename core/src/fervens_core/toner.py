@@ -22,8 +22,8 @@ DYE_BANDS: dict[DyeFamily, tuple[tuple[float, float, float], ...]] = {
     DyeFamily.BLUE: ((1.0, 602.0, 42.0),),
     DyeFamily.GREEN: ((1.0, 640.0, 40.0), (1.0, 430.0, 30.0)),
 }
-DYE_AT_LEVEL_10 = 0.014
-DYE_RATIO_PER_LEVEL = 1.6
+DYE_AT_LEVEL_10 = 0.022
+DYE_RATIO_PER_LEVEL = 1.45
 """[MODEL] dye a shade of level 10 leaves on normal hair in the end, at 1:1, and how much more a level deeper."""
 
 # [MODEL] (uptake beside normal hair, time constant in min); porous hair grabs more and sooner (common practice).

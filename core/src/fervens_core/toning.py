@@ -24,6 +24,9 @@ from fervens_core.toner import (
 
 MAX_DEPTH_LOST_L = 8.0
 """[MODEL] most L* a toner may cost before a zone counts as darkened: a level or so among the blondes."""
+SHORT_TIME_MIN, SHORT_TIME_PENALTY = 5.0, 0.3
+DEEP_SHADE_PENALTY = 0.5
+"""[MODEL] ranking in CIEDE2000 units: per minute under 5 (hard to hit), per level a shade is deeper than the hair."""
 _AMOUNTS: Floats = np.geomspace(1e-3, 1.0, 240)
 
 
@@ -74,6 +77,12 @@ def natural_lab(level: float) -> Floats:
     return hair_lab(level, np.array(check_level("level", level)))
 
 
+def _rank(choice: TonerChoice, level: float) -> float:
+    """Colour difference, with what makes a choice risky at the basin added."""
+    short = SHORT_TIME_PENALTY * max(0.0, SHORT_TIME_MIN - choice.minutes)
+    return choice.delta_e + short + DEEP_SHADE_PENALTY * max(0.0, level - choice.shade.level - 0.5)
+
+
 def propose(
     shades: tuple[TonerShade, ...],
     *,
@@ -104,7 +113,7 @@ def propose(
         )
         for shade in shades
     ]
-    choices.sort(key=lambda c: (c.depth_lost_l > max_depth_lost_l, c.delta_e, c.shade.key))
+    choices.sort(key=lambda c: (c.depth_lost_l > max_depth_lost_l, _rank(c, level), c.shade.key))
     now_hex, wanted_hex = lab_to_hex(np.stack([now, wanted]))
     return ToneProposal(undertone=undertone(level), now_hex=now_hex, wanted_hex=wanted_hex, choices=tuple(choices))
 

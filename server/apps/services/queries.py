@@ -24,6 +24,7 @@ from fervens_core.safety import Caution, Findings, Severity, lightening_cautions
 from fervens_core.service import ServiceState, fold
 
 DAY_MAX = 100
+OPEN_SINCE_H = 12
 
 
 def of_studio(member: Membership) -> QuerySet[Service]:
@@ -42,9 +43,13 @@ def get(member: Membership, service_id: UUID) -> Service:
 
 
 def of_day(member: Membership, day: dt.date) -> list[Service]:
-    """Services that start on a day, in order."""
+    """Services that start on a day, and today also those of the last 12 hours, which may still be open."""
     start = dt.datetime.combine(day, dt.time.min, tzinfo=timezone.get_current_timezone())
-    rows = of_studio(member).filter(starts_at__gte=start, starts_at__lt=start + dt.timedelta(days=1))
+    end = start + dt.timedelta(days=1)
+    now = timezone.now()
+    if start <= now < end:
+        start = min(start, now - dt.timedelta(hours=OPEN_SINCE_H))
+    rows = of_studio(member).filter(starts_at__gte=start, starts_at__lt=end)
     return list(with_parts(rows).order_by("starts_at")[:DAY_MAX])
 
 

@@ -3,5 +3,6 @@
 from django.contrib import admin
 
 from apps.shelf.models import Developer, Lightener, Toner
+from apps.studio.scoped_admin import ScopedAdmin
 
-admin.site.register([Lightener, Developer, Toner])
+admin.site.register([Developer, Lightener, Toner], ScopedAdmin)

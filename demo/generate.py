@@ -1,0 +1,246 @@
+"""Writes demo/services/*.json: the theatre's cast before opening night, with logs made on simulated heads.
+
+Run from the project's root: PYTHONPATH=core/src .local/venv/bin/python demo/generate.py
+"""
+
+from __future__ import annotations
+
+import json
+from pathlib import Path
+from typing import Any
+
+import numpy as np
+
+from fervens_core.events import data_from_json
+from fervens_core.head import USUAL_HEAD
+from fervens_core.lift import LiftFactors, level_at, zone_factors
+from fervens_core.plan import Plan, make_plan
+from fervens_core.products import TonerShade
+from fervens_core.servicefile import FORMAT, read_service_file
+from fervens_core.toner import Tone
+from fervens_core.toning import propose
+
+HERE = Path(__file__).parent
+SHELF = json.loads((HERE / "studio.json").read_text())
+USUAL = {z.key: z for z in USUAL_HEAD}
+Log = list[dict[str, Any]]
+
+
+def zone(key: str, start: float, target: float, **more: Any) -> dict[str, Any]:
+    usual = USUAL[key]
+    made = {
+        "key": key,
+        "name": usual.name,
+        "start_level": start,
+        "target_level": target,
+        "foil_count": usual.foil_count,
+    }
+    made |= {"pace_min_per_foil": SHELF["pace_min_per_foil"]}
+    if usual.is_delicate:
+        made |= {"is_delicate": True, "thickness": "fine"}
+    return made | more
+
+
+def service(
+    client: str, wish: str, tone: str, zones: list[Any], findings: dict[str, Any], lightener: str = "chalk", **more: Any
+) -> dict[str, Any]:
+    return {
+        "format": FORMAT,
+        "version": 1,
+        "client": client,
+        "wish": wish,
+        "tone": tone,
+        "findings": findings,
+        "zones": zones,
+        "lightener": next(x for x in SHELF["lighteners"] if x["key"] == lightener),
+        "developers": SHELF["developers"],
+        "toners": SHELF["toners"],
+        "plan": more.pop("plan", {}),
+        "events": [],
+        **more,
+    }
+
+
+class Head:
+    """A simulated head: hidden factors, half-level readings with a little noise, fixed seed."""
+
+    def __init__(
+        self, document: dict[str, Any], seed: int, until_min: float, extent: float = 1.0, rate: float = 1.0
+    ) -> None:
+        self.document, self.until = document, until_min
+        self.file = read_service_file(document)
+        self.plan: Plan = make_plan(self.file.plan_request())
+        self.random = np.random.default_rng(seed)
+        self.extent, self.rate = extent, rate
+        self.log: Log = document["events"]
+
+    def tell(self, at_min: float, kind: str, by: str = "Maren Okoye", **data: Any) -> None:
+        if at_min <= self.until:
+            data_from_json(kind, data)
+            self.log.append({"at_min": round(at_min, 2), "by": by, "kind": kind, "data": data})
+
+    def read(self, planned: Any, minutes: float) -> float:
+        assert self.file.lightener
+        expected = zone_factors(planned.zone, self.file.lightener)
+        factors = LiftFactors(extent=expected.extent * self.extent, rate=expected.rate * self.rate)
+        level = level_at(
+            minutes, start_level=planned.zone.hair.start_level, volume_strength=planned.volume_strength, factors=factors
+        )
+        seen = min(float(level) + self.random.normal(0, 0.15), 10.0)
+        return round(seen * 2) / 2
+
+    def consult(self, cautions: list[str]) -> None:
+        for i, caution in enumerate(cautions):
+            self.tell(4 + 0.2 * i, "CautionAcknowledged", caution=caution)
+        self.tell(9, "ConsultationFinished")
+
+    def lighten(self, first_min: float = 16.0, last_readings: bool = True) -> float:
+        zones = self.plan.zones
+        self.tell(
+            first_min - 3,
+            "PlanTaken",
+            zone_keys=[z.zone.key for z in zones],
+            volumes=[z.volume_strength for z in zones],
+            finish_min=self.plan.finish_min,
+        )
+        end = first_min
+        for z in zones:
+            start, done = first_min + z.start_min, first_min + z.end_min
+            bowl = z.bowls[0]
+            recipe = " + ".join(f"{p.mass_g:.0f} g of {p.developer.volume_strength:g} vol" for p in bowl.pours)
+            self.tell(
+                start - 1.2,
+                "BowlMixed",
+                by="Juno Pell",
+                zone_key=z.zone.key,
+                volume_strength=z.volume_strength,
+                product_g=round(bowl.product_g, 1),
+                developer_g=round(bowl.total_g - bowl.product_g, 1),
+                recipe=recipe,
+            )
+            self.tell(start, "ApplicationStarted", zone_key=z.zone.key, volume_strength=z.volume_strength)
+            self.tell(done, "ApplicationFinished", zone_key=z.zone.key)
+            rinse = first_min + z.rinse_min - 0.6
+            for wait in (10.5, 20.0, 29.0):
+                if done + wait < rinse - 4:
+                    self.tell(done + wait, "ReadingTaken", zone_key=z.zone.key, level=self.read(z, wait), mode="wiped")
+            self.tell(rinse, "Rinsed", by="Juno Pell", zone_key=z.zone.key)
+            end = max(end, rinse)
+        if last_readings:
+            for i, z in enumerate(zones):
+                level = self.read(z, z.rinse_min - 0.6 - z.end_min)
+                self.tell(end + 8 + 0.5 * i, "ReadingTaken", zone_key=z.zone.key, level=level, mode="dry")
+        return end + 8 + 0.5 * len(zones)
+
+    def tone(self, at_min: float, gap_min: float = 2.0) -> float:
+        shades: tuple[TonerShade, ...] = self.file.toners
+        levels = {e["data"]["zone_key"]: e["data"]["level"] for e in self.log if e["kind"] == "ReadingTaken"}
+        end = at_min
+        for i, z in enumerate(self.plan.zones):
+            if z.zone.key not in levels:
+                continue
+            best = propose(
+                shades, start_level=z.zone.hair.start_level, level=levels[z.zone.key], porosity=z.zone.hair.porosity,
+                tone=Tone(self.document["tone"]), wanted_level=z.zone.target_level,
+            ).choices[0]  # fmt: skip
+            product, developer = best.shade.ratio.split_g(5.0 * z.zone.foil_count)
+            on = at_min + gap_min * i
+            self.tell(
+                on,
+                "TonerApplied",
+                zone_key=z.zone.key,
+                shade_key=best.shade.key,
+                shade_name=best.shade.name,
+                minutes=best.minutes,
+                product_g=round(product, 1),
+                developer_g=round(developer, 1),
+            )
+            self.tell(on + best.minutes, "TonerRinsed", by="Juno Pell", zone_key=z.zone.key)
+            end = max(end, on + best.minutes)
+        return end
+
+
+def write(name: str, document: dict[str, Any]) -> None:
+    document["events"].sort(key=lambda e: e["at_min"])
+    read_service_file(document)
+    (HERE / "services" / f"{name}.json").write_text(json.dumps(document, indent=1, ensure_ascii=False) + "\n")
+
+
+TESTED = {"patch_test": "negative", "patch_test_age_h": 60, "salts_test": "negative"}
+
+
+def main() -> None:
+    back = ("low_back", "high_back", "crown", "left_side", "right_side", "top")
+
+    ilse = service("Ilse Varga", "Pale straw under the blue wash of act two; no brass in the follow spot.", "cool",
+        [zone(k, 4, 8.5) for k in back] + [zone("nape", 4.5, 8), zone("fringe", 4.5, 8)], TESTED | {"age_years": 31})  # fmt: skip
+    head = Head(ilse, seed=4, until_min=16 + 51, extent=1.02, rate=1.12)
+    head.consult(["delicate", "professional_use"])
+    head.lighten()
+    write("ilse-mid-lift", ilse)
+
+    tobias = service("Tobias Renn", "White, as the ghost of the clockmaker.", "icy",
+        [zone(k, 7, 10) for k in back] , TESTED | {"age_years": 44})  # fmt: skip
+    head = Head(tobias, seed=7, until_min=1000, extent=0.99, rate=1.05)
+    head.consult(["professional_use"])
+    toned = head.lighten()
+    head.until = toned + 10
+    head.tone(toned + 3, gap_min=3.0)
+    write("tobias-at-toner", tobias)
+
+    wren = service("Wren Adair", "Level 9, soft and neutral. Black since birth, never coloured; the part needs a fair child.", "neutral",
+        [zone(k, 3, 9) for k in back] + [zone("nape", 3.5, 8), zone("fringe", 3.5, 8)], TESTED | {"age_years": 27}, "chalk")  # fmt: skip
+    head = Head(wren, seed=1, until_min=1000)
+    head.consult(["delicate", "professional_use"])
+    write("wren-level-3-to-9", wren)
+
+    odile = service("Odile Brandt", "New growth back to the light lengths before the run; leave the ends alone.", "beige",
+        [zone(k, 5, 9, is_on_scalp=True, foil_count=6) for k in ("low_back", "crown", "left_side", "right_side", "top")]
+        + [zone("fringe", 5, 9, is_on_scalp=True, is_delicate=True, thickness="fine")],
+        {"patch_test": "negative", "patch_test_age_h": 30, "age_years": 38})  # fmt: skip
+    write("odile-grown-out-roots", odile)
+
+    casimir = service("Casimir Holt", "Orange bands from the last tour out; one even copper-free blond.", "neutral",
+        [zone("low_back", 6, 8, history="lightened", porosity="high"), zone("high_back", 5, 8, history="tinted"),
+         zone("crown", 6.5, 8, history="lightened"), zone("left_side", 6, 8, history="lightened", porosity="high"),
+         zone("right_side", 6, 8, history="lightened", porosity="high")],
+        {"patch_test": "not_done", "elasticity": "slow", "age_years": 52})  # fmt: skip
+    write("casimir-orange-bands", casimir)
+
+    bruno = service("Bruno Salt", "Fair for the sailor. Has used a progressive dark comb-through for years.", "warm",
+        [zone("top", 4, 8, history="metallic"), zone("left_side", 4, 8, history="metallic"), zone("right_side", 4, 8, history="metallic")],
+        {"salts_test": "positive", "age_years": 61})  # fmt: skip
+    write("bruno-declined", bruno)
+
+    pia = service("Pia Sorrel", "Two levels lighter and warm, nothing harsh at the hairline.", "warm",
+        [zone("high_back", 6, 8, thickness="fine"), zone("crown", 6, 8, thickness="fine"), zone("top", 6, 8, thickness="fine"),
+         zone("left_temple", 6.5, 8), zone("right_temple", 6.5, 8), zone("fringe", 6.5, 8, thickness="fine", is_delicate=True)],
+        TESTED | {"age_years": 23, "scalp": "sensitive"}, "river")  # fmt: skip
+    head = Head(pia, seed=11, until_min=1000, rate=1.1)
+    head.consult(["scalp_sensitive", "delicate", "professional_use"])
+    end = head.tone(head.lighten() + 4)
+    head.tell(
+        end + 12,
+        "ServiceClosed",
+        worked="Weaker developer at the temples held the line. Reading every ten minutes was enough.",
+        change="Start the fringe two minutes later.",
+    )
+    write("pia-delicate-filed", pia)
+
+    noor = service("Noor Castell", "Beige lengths for the innkeeper, to read fair from the gallery.", "beige",
+        [zone("low_back", 6, 9), zone("high_back", 6, 9), zone("crown", 6, 9, thickness="coarse"), zone("left_side", 6, 9), zone("right_side", 6, 9)],
+        TESTED | {"age_years": 35})  # fmt: skip
+    head = Head(noor, seed=3, until_min=1000, extent=0.96)
+    head.consult(["professional_use"])
+    end = head.tone(head.lighten() + 4)
+    head.tell(
+        end + 10,
+        "ServiceClosed",
+        worked="Small fresh bowls. Crown first: coarse hair needed the time.",
+        change="Book half an hour more.",
+    )
+    write("noor-filed", noor)
+
+
+if __name__ == "__main__":
+    main()

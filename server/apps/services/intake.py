@@ -1,0 +1,98 @@
+"""Taking a service file into a studio: client, service, zones and log, all or nothing."""
+
+from __future__ import annotations
+
+import datetime as dt
+from uuid import uuid4
+
+from django.db import transaction
+from django.utils import timezone
+
+from apps.clients.models import Client
+from apps.services.adapters import event_value, zone_row
+from apps.services.models import Service, ServiceEvent
+from apps.shelf.models import Lightener
+from apps.studio.models import Studio
+from fervens_core.events import SCHEMA_VERSION, Event, EventData, TonerApplied, data_to_json
+from fervens_core.service import check_addition, fold
+from fervens_core.servicefile import ServiceFile
+
+
+def _client(studio: Studio, file: ServiceFile, now: dt.datetime) -> Client:
+    findings = file.findings
+    placed = None
+    if findings.patch_test_age_h is not None:
+        placed = now - dt.timedelta(hours=findings.patch_test_age_h)
+    return Client.objects.create(
+        studio=studio,
+        name=file.client_name,
+        birth_date=dt.date(now.year - findings.age_years - 1, 7, 1) if findings.age_years is not None else None,
+        has_reacted_before=findings.has_reacted_before,
+        patch_test_placed_at=placed,
+        patch_test_result=findings.patch_test.value,
+    )
+
+
+def _own_keys(data: EventData, shade_keys: dict[str, str]) -> dict[str, object]:
+    values = data_to_json(data)
+    if isinstance(data, TonerApplied):
+        values["shade_key"] = shade_keys.get(data.shade_key, data.shade_key)
+    return values
+
+
+@transaction.atomic
+def take_in(
+    studio: Studio,
+    file: ServiceFile,
+    *,
+    starts_at: dt.datetime,
+    lightener: Lightener | None,
+    shade_keys: dict[str, str],
+) -> Service:
+    """Make the client and the service of a file.
+
+    Args:
+        starts_at: the moment the file's minutes count from.
+        lightener: the studio's own row for the file's lightener.
+        shade_keys: the file's toner keys to the studio's.
+    Raises:
+        ConflictError: the file's log does not fit together.
+    """
+    now = timezone.now()
+    findings = file.findings
+    service = Service.objects.create(
+        studio=studio,
+        client=_client(studio, file, now),
+        starts_at=starts_at,
+        wish=file.wish,
+        tone=file.tone.value,
+        wanted_level=file.wanted_level,
+        scalp=findings.scalp.value,
+        elasticity=findings.elasticity.value,
+        salts_test=findings.salts_test.value,
+        lightener=lightener,
+        finish_min=file.finish_min,
+        has_additive=file.has_additive,
+    )
+    service.zones.bulk_create([zone_row(service, z, i, file.volumes.get(z.key)) for i, z in enumerate(file.zones)])
+    events: list[Event] = []
+    rows = []
+    for entry in file.events:
+        at = starts_at + dt.timedelta(minutes=entry.at_min)
+        row = ServiceEvent(
+            service=service,
+            event_id=uuid4(),
+            kind=type(entry.data).__name__,
+            occurred_at=at,
+            recorded_at=at,
+            by_name=entry.by,
+            schema_version=SCHEMA_VERSION,
+            data=_own_keys(entry.data, shade_keys),
+        )
+        event = event_value(row)
+        check_addition(events, event)
+        events.append(event)
+        rows.append(row)
+    ServiceEvent.objects.bulk_create(rows)
+    Service.objects.filter(pk=service.pk).update(step=fold(events).step.value)
+    return service

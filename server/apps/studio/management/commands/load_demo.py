@@ -1,0 +1,69 @@
+"""Loads the demo studio once: members, shelf, and a day of services with times relative to now."""
+
+from __future__ import annotations
+
+import datetime as dt
+import json
+from argparse import ArgumentParser
+from typing import Any
+
+from django.conf import settings
+from django.contrib.auth import get_user_model
+from django.core.management.base import BaseCommand
+from django.db import transaction
+from django.utils import timezone
+
+from apps.services.intake import take_in
+from apps.shelf.models import Developer, Lightener, Toner
+from apps.studio.models import Membership, Studio
+from fervens_core.servicefile import read_service_file
+
+DEMO = settings.ROOT / "demo"
+
+
+class Command(BaseCommand):
+    """python server/manage.py load_demo --username NAME --password PASSWORD"""
+
+    help = "Load the demo studio, if there is no studio yet."
+
+    def add_arguments(self, parser: ArgumentParser) -> None:
+        """Name of the owner to sign in with, and the password all demo members get."""
+        parser.add_argument("--username", required=True)
+        parser.add_argument("--password", required=True)
+
+    @transaction.atomic
+    def handle(self, *args: Any, **options: Any) -> None:
+        """Load everything, or nothing."""
+        if Studio.objects.exists():
+            self.stdout.write("There is a studio already; nothing loaded.")
+            return
+        made = json.loads((DEMO / "studio.json").read_text(encoding="utf-8"))
+        studio = Studio.objects.create(name=made["studio"], pace_min_per_foil=made["pace_min_per_foil"])
+        for member in made["members"]:
+            is_owner = member["role"] == "owner"
+            user = get_user_model().objects.create_user(
+                options["username"] if is_owner else member["username"],
+                password=options["password"],
+                first_name=member["first_name"],
+                last_name=member["last_name"],
+                is_staff=is_owner,
+                is_superuser=is_owner,
+            )
+            Membership.objects.create(user=user, studio=studio, role=member["role"])
+        lighteners = {x.pop("key"): Lightener.objects.create(studio=studio, **x) for x in made["lighteners"]}
+        for bottle in made["developers"]:
+            Developer.objects.create(studio=studio, name=bottle["name"], volume_strength=bottle["volume_strength"])
+        shade_keys = {x.pop("key"): str(Toner.objects.create(studio=studio, **x).pk) for x in made["toners"]}
+        now = timezone.now()
+        day = json.loads((DEMO / "day.json").read_text(encoding="utf-8"))
+        for visit in day:
+            text = (DEMO / "services" / f"{visit['file']}.json").read_text(encoding="utf-8")
+            file = read_service_file(json.loads(text))
+            take_in(
+                studio,
+                file,
+                starts_at=now + dt.timedelta(minutes=visit["starts_in_min"]),
+                lightener=lighteners[file.lightener.key] if file.lightener else None,
+                shade_keys=shade_keys,
+            )
+        self.stdout.write(f"Loaded {len(day)} services.")
