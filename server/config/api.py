@@ -41,6 +41,8 @@ def _core(request: HttpRequest, error: CoreError) -> HttpResponse:
 @api.exception_handler(ValidationError)
 def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
     first: dict[str, Any] = error.errors[0] if error.errors else {}
+    if "path" in first.get("loc", []):
+        return problem(404, "not_found", "There is nothing here that you may see.")
     place = [str(p) for p in first.get("loc", []) if p not in ("body", "payload", "query", "path")]
     field = ".".join(place) or "body"
     value = first.get("input")
@@ -52,7 +54,9 @@ def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
 @api.exception_handler(OperationalError)
 def _no_database(request: HttpRequest, error: OperationalError) -> HttpResponse:
     log.error("The database does not answer: %s", str(error).splitlines()[0])
-    return problem(503, "no_database", "The database does not answer. What you sent was not kept; try again in a moment.")
+    return problem(
+        503, "no_database", "The database does not answer. What you sent was not kept; try again in a moment."
+    )
 
 
 @api.exception_handler(Http404)

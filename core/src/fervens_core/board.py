@@ -2,16 +2,24 @@
 
 from __future__ import annotations
 
-import math
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 
 import numpy as np
 
 from fervens_core.advice import Act, LaneAdvice, advise
-from fervens_core.colour import lab_to_hex
+from fervens_core.colour import Floats, lab_to_hex
 from fervens_core.hair import Zone
-from fervens_core.paint import Crossing, CurvePoint, crossings, curve_points, minute_grid
+from fervens_core.paint import (
+    Crossing,
+    CurvePoint,
+    LevelBand,
+    Window,
+    crossings,
+    curve_points,
+    minute_grid,
+    window_of,
+)
 from fervens_core.pigment import hair_lab, undertone
 from fervens_core.plan import CHANGEOVER_MIN, kinetics
 from fervens_core.products import Lightener
@@ -39,7 +47,7 @@ class Lane:
 
     Args:
         is_forecast: the application has not ended yet; times are the plan's.
-        window_min: (early, likely, late); None where the target is not reached at all.
+        window_min: when the target should be reached.
         ratio_*: what readings have moved: learnt factor over expected factor.
     """
 
@@ -55,8 +63,8 @@ class Lane:
     is_forecast: bool
     wall_min: float
     end_min: float
-    window_min: tuple[float | None, float | None, float | None]
-    level_now: tuple[float, float, float]
+    window_min: Window
+    level_now: LevelBand
     hex_now: str
     hex_target: str
     undertone_now: str
@@ -153,10 +161,6 @@ def head_belief(
     return learn(before, tuple(readings))
 
 
-def _finite(value: float) -> float | None:
-    return value if math.isfinite(value) else None
-
-
 def achieved_level(lane: LaneState) -> float | None:
     """The level a rinsed lane is known to stand at: its last reading after the rinse, else its last one."""
     if not lane.readings:
@@ -221,8 +225,8 @@ def _board_lane(
         is_forecast=times.is_forecast,
         wall_min=wall,
         end_min=float(end),
-        window_min=(_finite(ready[0]), _finite(ready[1]), _finite(ready[2])),
-        level_now=(float(bands[0, -1]), level_now, float(bands[2, -1])),
+        window_min=window_of(ready),
+        level_now=LevelBand(float(bands[0, -1]), level_now, float(bands[2, -1])),
         hex_now=colours[n],
         hex_target=colours[n + 1],
         undertone_now=undertone(level_now),
@@ -275,7 +279,7 @@ def _lane_act(lane: Lane) -> NextAct | None:
     advice = lane.advice
     due = _after(lane.zero_at, advice.due_min)
     name = lane.name
-    likely = f"should look like {lane.level_now[1]:.1f}, {lane.undertone_now}"
+    likely = f"should look like {lane.level_now.likely:.1f}, {lane.undertone_now}"
     match advice.act:
         case Act.STOP:
             return NextAct("stop", lane.key, f"Rinse {name} now", advice.text, due, lane.hex_now)

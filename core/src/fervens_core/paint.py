@@ -25,6 +25,30 @@ class CurvePoint:
 
 
 @dataclass(frozen=True, slots=True)
+class Window:
+    """When a level should be reached, min: 10, 50 and 90 % sure; None where it is not reached at all."""
+
+    early: float | None
+    likely: float | None
+    late: float | None
+
+
+@dataclass(frozen=True, slots=True)
+class LevelBand:
+    """A level as slow, likely and fast hair would have it."""
+
+    slow: float
+    likely: float
+    fast: float
+
+
+def window_of(minutes: tuple[float, float, float]) -> Window:
+    """A window from (early, likely, late) minutes in which infinity means never."""
+    early, likely, late = (m if math.isfinite(m) else None for m in minutes)
+    return Window(early, likely, late)
+
+
+@dataclass(frozen=True, slots=True)
 class Crossing:
     """When a lane is likely to pass a whole level."""
 

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import datetime as dt
-import math
 
 import numpy as np
 from django.utils import timezone
@@ -43,13 +42,13 @@ from fervens_core.events import (
     TonerRinsed,
 )
 from fervens_core.hair import Zone
-from fervens_core.paint import paint_plan
+from fervens_core.paint import paint_plan, window_of
 from fervens_core.pigment import hair_lab
 from fervens_core.plan import Plan, PlanRequest, make_plan
 from fervens_core.service import Phase, Step, live_events
 from fervens_core.toner import Tone
-from fervens_core.toning import natural_lab
 from fervens_core.tonestep import tone_lanes
+from fervens_core.toning import natural_lab
 
 
 def event_text(event: Event, names: dict[str, str]) -> str:
@@ -229,11 +228,6 @@ def bowls_out(plan: Plan) -> list[BowlOut]:
     ]
 
 
-def _finite(values: tuple[float, float, float]) -> tuple[float | None, float | None, float | None]:
-    a, b, c = (v if math.isfinite(v) else None for v in values)
-    return a, b, c
-
-
 def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest) -> PlanOut:
     """A plan, painted."""
     painted = paint_plan(plan, request)
@@ -255,7 +249,7 @@ def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest) -> PlanOut:
                 end_min=zone.end_min,
                 wall_min=zone.wall_min,
                 rinse_min=zone.rinse_min,
-                ready_min=_finite(zone.ready_min),
+                ready_min=window_of(zone.ready_min),
                 level_at_rinse=zone.level_at_rinse,
                 hex_at_rinse=colours[0],
                 hex_target=colours[1],
@@ -270,7 +264,8 @@ def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest) -> PlanOut:
         lightener_key=request.lightener.key,
         has_additive=request.has_additive,
         finish_min=plan.finish_min,
-        finish_range_min=plan.finish_range_min,
+        finish_least_min=plan.finish_range_min[0],
+        finish_most_min=plan.finish_range_min[1],
         is_proposed_finish=request.finish_min is None,
         contact_load_volume_min=plan.contact_load_volume_min,
         lightener_g=sum(b.lightener_g for b in bowls),

@@ -11,7 +11,7 @@ from pydantic import Field
 
 from fervens_core import hair
 from fervens_core.board import Board
-from fervens_core.paint import Crossing, CurvePoint
+from fervens_core.paint import Crossing, CurvePoint, Window
 from fervens_core.safety import Caution, Elasticity, Scalp, TestResult
 from fervens_core.service import Conflict, Step
 from fervens_core.toner import Tone
@@ -193,7 +193,7 @@ class PlanLane(Schema):
     end_min: float
     wall_min: float
     rinse_min: float
-    ready_min: tuple[float | None, float | None, float | None]
+    ready_min: Window
     level_at_rinse: float
     hex_at_rinse: str
     hex_target: str
@@ -209,7 +209,8 @@ class PlanOut(Schema):
     lightener_key: str
     has_additive: bool
     finish_min: float
-    finish_range_min: tuple[float, float]
+    finish_least_min: float
+    finish_most_min: float
     is_proposed_finish: bool
     contact_load_volume_min: float
     lightener_g: float

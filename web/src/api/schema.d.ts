@@ -1015,12 +1015,7 @@ export interface components {
             wall_min: number;
             /** Rinse Min */
             rinse_min: number;
-            /** Ready Min */
-            ready_min: [
-                number | null,
-                number | null,
-                number | null
-            ];
+            ready_min: components["schemas"]["Window"];
             /** Level At Rinse */
             level_at_rinse: number;
             /** Hex At Rinse */
@@ -1047,11 +1042,10 @@ export interface components {
             has_additive: boolean;
             /** Finish Min */
             finish_min: number;
-            /** Finish Range Min */
-            finish_range_min: [
-                number,
-                number
-            ];
+            /** Finish Least Min */
+            finish_least_min: number;
+            /** Finish Most Min */
+            finish_most_min: number;
             /** Is Proposed Finish */
             is_proposed_finish: boolean;
             /** Contact Load Volume Min */
@@ -1076,6 +1070,18 @@ export interface components {
             volume_strength: number;
             /** Mass G */
             mass_g: number;
+        };
+        /**
+         * Window
+         * @description When a level should be reached, min: 10, 50 and 90 % sure; None where it is not reached at all.
+         */
+        Window: {
+            /** Early */
+            early: number | null;
+            /** Likely */
+            likely: number | null;
+            /** Late */
+            late: number | null;
         };
         /**
          * PlanIn
@@ -1178,7 +1184,7 @@ export interface components {
          *
          *     Args:
          *         is_forecast: the application has not ended yet; times are the plan's.
-         *         window_min: (early, likely, late); None where the target is not reached at all.
+         *         window_min: when the target should be reached.
          *         ratio_*: what readings have moved: learnt factor over expected factor.
          */
         Lane: {
@@ -1211,18 +1217,8 @@ export interface components {
             wall_min: number;
             /** End Min */
             end_min: number;
-            /** Window Min */
-            window_min: [
-                number | null,
-                number | null,
-                number | null
-            ];
-            /** Level Now */
-            level_now: [
-                number,
-                number,
-                number
-            ];
+            window_min: components["schemas"]["Window"];
+            level_now: components["schemas"]["LevelBand"];
             /** Hex Now */
             hex_now: string;
             /** Hex Target */
@@ -1262,6 +1258,18 @@ export interface components {
             due_min: number;
             /** Text */
             text: string;
+        };
+        /**
+         * LevelBand
+         * @description A level as slow, likely and fast hair would have it.
+         */
+        LevelBand: {
+            /** Slow */
+            slow: number;
+            /** Likely */
+            likely: number;
+            /** Fast */
+            fast: number;
         };
         /**
          * NextAct

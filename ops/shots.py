@@ -1,0 +1,140 @@
+"""bin/screenshots: pictures of each main view from freshly loaded demo data, in a real browser."""
+
+from __future__ import annotations
+
+import argparse
+import shutil
+import subprocess
+import time
+import urllib.request
+from collections.abc import Callable
+from pathlib import Path
+
+from cluster import Cluster, free_port
+from playwright.sync_api import Page, sync_playwright
+from project import PYTHON, ensure_page, python_env
+from steps import LOCAL, ROOT, SetupError, main, run, step
+from system import ensure_chromium, ensure_postgres
+
+USER, PASSWORD = "maren", "prompt-corner-7"
+DESK = {"width": 1280, "height": 800}
+TABLET = {"width": 820, "height": 1180}
+PHONE = {"width": 390, "height": 844}
+
+
+def _service(page: Page, address: str, client: str, view: str) -> None:
+    page.goto(address)
+    page.get_by_role("link", name=client).click()
+    page.wait_for_url("**/services/*/*")
+    service = page.url.split("/services/")[1].split("/")[0]
+    page.goto(f"{address}services/{service}/{view}")
+    page.wait_for_load_state("networkidle")
+
+
+def _sheet(page: Page) -> None:
+    page.get_by_role("button", name="Left side").first.click()
+    page.get_by_role("heading", name="Left side").wait_for()
+
+
+def _zones(page: Page) -> None:
+    for zone in ("Crown", "Left side", "Right side"):
+        page.get_by_role("group", name="Zones").get_by_role("button", name=zone).click()
+
+
+SHOTS: dict[str, tuple[str | None, str, dict[str, int], str, Callable[[Page], None] | None]] = {
+    "day": (None, "", DESK, "light", None),
+    "consultation": ("Casimir Holt", "consultation", DESK, "light", _zones),
+    "consultation-declined": ("Bruno Salt", "consultation", DESK, "light", None),
+    "plan": ("Wren Adair", "plan", DESK, "light", None),
+    "chair": ("Ilse Varga", "chair", DESK, "light", None),
+    "chair-dark": ("Ilse Varga", "chair", DESK, "dark", None),
+    "chair-reading": ("Ilse Varga", "chair", DESK, "light", _sheet),
+    "chair-tablet": ("Ilse Varga", "chair", TABLET, "light", None),
+    "chair-phone": ("Ilse Varga", "chair", PHONE, "light", None),
+    "tone": ("Tobias Renn", "tone", DESK, "light", None),
+    "record": ("Noor Castell", "record", DESK, "light", None),
+    "client": ("Ilse Varga", "client", DESK, "light", None),
+}
+
+
+def _take(page: Page, address: str, name: str, out: Path) -> None:
+    client, view, size, theme, then = SHOTS[name]
+    page.set_viewport_size(size)  # type: ignore[arg-type]
+    page.evaluate(f"localStorage.setItem('fervens.theme', '{theme}')")
+    if client is None:
+        page.goto(address)
+    elif view == "client":
+        _service(page, address, client, "chair")
+        page.get_by_role("link", name=client).first.click()
+    else:
+        _service(page, address, client, view)
+    page.wait_for_load_state("networkidle")
+    if then:
+        then(page)
+    page.wait_for_timeout(500)
+    page.screenshot(path=out / f"{name}.png")
+
+
+def take() -> None:
+    """Load the demo into a database of its own, serve it, photograph it."""
+    parser = argparse.ArgumentParser(prog="bin/screenshots")
+    parser.add_argument("names", nargs="*", help=f"of {', '.join(SHOTS)}; all when none is given")
+    parser.add_argument("--out", type=Path, default=ROOT / "docs" / "screenshots")
+    args = parser.parse_args()
+    unknown = [n for n in args.names if n not in SHOTS]
+    if unknown:
+        raise SetupError(f"names: must be of {', '.join(SHOTS)}, got {unknown[0]!r}.")
+    ensure_chromium()
+    ensure_page()
+    folder = LOCAL / "pg-shots"
+    cluster = Cluster(ensure_postgres(), folder, is_for_tests=True)
+    if folder.exists():
+        cluster.stop()
+        shutil.rmtree(folder)
+    cluster.create()
+    cluster.start()
+    port = free_port()
+    address = f"http://127.0.0.1:{port}/"
+    env = python_env(DATABASE_URL=cluster.url, FERVENS_SECRET_KEY="only-for-pictures")
+    manage = [str(PYTHON), str(ROOT / "server" / "manage.py")]
+    server = None
+    try:
+        with step("Loading the demo"):
+            run([*manage, "migrate", "--noinput"], env=env, fails="No tables")
+            run([*manage, "load_demo", "--username", USER, "--password", PASSWORD], env=env, fails="No demo")
+        server = subprocess.Popen(
+            [str(PYTHON), "-m", "uvicorn", "config.asgi:application", "--port", str(port), "--log-level", "warning",
+             "--lifespan", "off"], env=env, cwd=ROOT,
+        )  # fmt: skip
+        for _ in range(100):
+            try:
+                urllib.request.urlopen(address, timeout=1)
+                break
+            except OSError:
+                time.sleep(0.1)
+        args.out.mkdir(parents=True, exist_ok=True)
+        with sync_playwright() as driver:
+            browser = driver.chromium.launch(
+                executable_path="/usr/bin/chromium", args=["--disable-gpu", "--disable-quic", "--no-sandbox"]
+            )
+            page = browser.new_page(viewport=DESK)  # type: ignore[arg-type]
+            page.on("console", lambda m: print("console:", m.text) if m.type in ("error", "warning") else None)
+            page.on("pageerror", lambda e: print("page error:", e))
+            page.goto(address)
+            page.get_by_label("Name").fill(USER)
+            page.get_by_label("Password").fill(PASSWORD)
+            page.get_by_role("button", name="Sign in").click()
+            page.get_by_role("heading", name="Today").wait_for()
+            for name in args.names or SHOTS:
+                with step(name):
+                    _take(page, address, name, args.out)
+            browser.close()
+    finally:
+        if server:
+            server.terminate()
+            server.wait(timeout=10)
+        cluster.stop()
+
+
+if __name__ == "__main__":
+    main(take)

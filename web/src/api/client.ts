@@ -1,0 +1,55 @@
+import createClient, { type Middleware } from 'openapi-fetch'
+import type { components, paths } from './schema'
+
+export type Schemas = components['schemas']
+export type Problem = Schemas['Problem']
+
+/** A problem+json answer, or no answer at all. */
+export class ApiError extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail)
+  }
+}
+
+export const cookie = (name: string): string =>
+  document.cookie
+    .split('; ')
+    .find((part) => part.startsWith(`${name}=`))
+    ?.slice(name.length + 1) ?? ''
+
+const middleware: Middleware = {
+  onRequest({ request }) {
+    if (request.method !== 'GET') request.headers.set('X-CSRFToken', cookie('csrftoken'))
+    return request
+  },
+  onError() {
+    return new ApiError({
+      title: 'No answer',
+      status: 0,
+      code: 'no_connection',
+      detail: 'The server cannot be reached. Nothing is lost: what you see stays, try again in a moment.',
+    })
+  },
+}
+
+export const api = createClient<paths>({ baseUrl: '/', credentials: 'same-origin' })
+api.use(middleware)
+
+interface Answer<T> {
+  data?: T
+  error?: unknown
+  response: Response
+}
+
+/** The data of an answer; throws ApiError for a problem. */
+export function data<T>(answer: Answer<T>): T {
+  if (answer.data !== undefined && answer.response.ok) return answer.data
+  const found = answer.error as Partial<Problem> | undefined
+  throw new ApiError({
+    title: found?.title ?? 'Error',
+    status: answer.response.status,
+    code: found?.code ?? 'server_error',
+    detail: found?.detail ?? 'The server failed. What you entered is still here; try again.',
+    field: found?.field,
+  })
+}

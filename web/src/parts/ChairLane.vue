@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Schemas } from '../api/client'
+import { type Axis, likelyAt, pointAt } from '../lib/strip'
+import { countdown, levelText } from '../lib/time'
+import Strip from './Strip.vue'
+import Swatch from './Swatch.vue'
+
+const props = defineProps<{
+  lane: Schemas['Lane']
+  number: number
+  axis: Axis
+  zero: number
+  now: number
+  isUrgent: boolean
+}>()
+const emit = defineEmits<{ open: [] }>()
+const sinceZero = computed(() => props.now - props.zero)
+const isLive = computed(() => props.lane.phase === 'processing')
+const level = computed(() => {
+  if (props.lane.phase === 'rinsed') return props.lane.achieved_level ?? props.lane.level_now.likely
+  return isLive.value
+    ? (likelyAt(props.lane.curve, sinceZero.value) ?? props.lane.level_now.likely)
+    : props.lane.start_level
+})
+const hex = computed(() =>
+  isLive.value ? (pointAt(props.lane.curve, sinceZero.value)?.hex ?? props.lane.hex_now) : props.lane.hex_now,
+)
+const toWall = computed(() => props.lane.wall_min - sinceZero.value)
+const applyFrom = computed(
+  () => props.zero - (new Date(props.lane.zero_at).getTime() - new Date(props.lane.started_at).getTime()) / 60_000,
+)
+const status = computed<{ text: string; isStrong: boolean; isDue?: boolean }>(() => {
+  const lane = props.lane
+  if (lane.phase === 'waiting') return { text: lane.has_bowl ? 'bowl is mixed' : 'waits', isStrong: false }
+  if (lane.phase === 'applying')
+    return { text: `last section in ${Math.max(0, Math.round(-sinceZero.value))} min`, isStrong: false }
+  if (lane.phase === 'rinsed')
+    return { text: lane.is_passed_wall ? 'rinsed past the label' : 'rinsed', isStrong: lane.is_passed_wall }
+  if (toWall.value <= 0) return { text: `label passed ${countdown(toWall.value)}`, isStrong: true }
+  if (toWall.value <= 3) return { text: `wall in ${countdown(toWall.value)}`, isStrong: true }
+  const { early, late } = lane.window_min
+  if (lane.advice?.act === 'rinse') return { text: 'ready: rinse', isStrong: false, isDue: true }
+  if (lane.advice?.act === 'short') return { text: 'will stop short', isStrong: false, isDue: true }
+  if (early === null || early > lane.wall_min)
+    return { text: `wall in ${toWall.value.toFixed(0)} min`, isStrong: false }
+  const from = Math.max(0, Math.round(early - sinceZero.value))
+  const wall = Math.round(toWall.value)
+  const to = late === null || late > lane.wall_min ? '' : ` to ${Math.max(0, Math.round(late - sinceZero.value))}`
+  return { text: to ? `in ${from}${to} · wall ${wall} min` : `from ${from} · wall ${wall} min`, isStrong: false }
+})
+const window = computed(() => {
+  const at = (m: number | null) => (m === null ? null : props.zero + m)
+  const { early, likely, late } = props.lane.window_min
+  return { early: at(early), likely: at(likely), late: at(late) }
+})
+const check = computed(() =>
+  isLive.value && props.lane.advice && props.lane.advice.act !== 'stop' ? props.zero + props.lane.advice.due_min : null,
+)
+const label = computed(
+  () =>
+    `${props.lane.name}: ${props.lane.phase}, now about ${level.value.toFixed(1)}, target ${levelText(props.lane.target_level)}, ${status.value.text}`,
+)
+</script>
+
+<template>
+  <div :class="{ 'bg-panel': isUrgent }">
+    <button
+      type="button"
+      class="flex min-h-12 w-full min-w-0 items-center gap-2.5 text-left hover:underline"
+      @click="emit('open')"
+    >
+      <span
+        class="num flex size-8 shrink-0 items-center justify-center rounded-[4px] text-lg"
+        :class="isUrgent ? 'bg-signal text-signal-ink' : 'bg-sunk'"
+        >{{ number }}</span
+      >
+      <span class="min-w-0">
+        <span class="narrow block truncate text-[17px] leading-tight font-semibold">{{ lane.name }}</span>
+        <span class="block truncate text-[13px] text-soft"
+          >{{ levelText(lane.volume_strength) }} vol<span class="md:hidden">
+            · {{ level.toFixed(1) }} → {{ levelText(lane.target_level) }} ·
+            <b :class="{ 'text-stop': status.isStrong }">{{ status.text }}</b></span
+          ></span
+        >
+      </span>
+    </button>
+    <Strip
+      class="lane-strip cursor-pointer"
+      :axis="axis"
+      :zero="zero"
+      :points="lane.curve"
+      :apply-from="applyFrom"
+      :end="zero + lane.end_min"
+      :now="now"
+      :wall="zero + lane.wall_min"
+      :window="window"
+      :crossings="lane.crossings"
+      :readings="lane.readings"
+      :check="check"
+      :is-forecast="lane.is_forecast"
+      has-now-line
+      :is-rinsed="lane.phase === 'rinsed'"
+      :label="label"
+      @click="emit('open')"
+    />
+    <div class="hidden items-center gap-3 md:flex">
+      <Swatch :now="hex" :target="lane.hex_target" :size="44" :label="`Left now, right wanted`" />
+      <p class="min-w-0 leading-tight">
+        <span class="num text-[24px]">{{ level.toFixed(1) }}</span>
+        <span class="num text-lg text-soft"> → {{ levelText(lane.target_level) }}</span>
+        <span
+          class="narrow block truncate text-[15px]"
+          :class="status.isStrong ? 'font-bold text-stop' : status.isDue ? 'font-bold text-signal' : 'text-soft'"
+          >{{ status.text }}</span
+        >
+      </p>
+    </div>
+  </div>
+</template>
+
+<style>
+.lane-strip {
+  height: clamp(40px, calc((100dvh - 372px) / var(--lanes, 8)), 76px);
+}
+@media (max-width: 767px) {
+  .lane-strip {
+    height: 54px;
+  }
+}
+</style>

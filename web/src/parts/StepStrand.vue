@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { RouterLink, useRoute } from 'vue-router'
+
+const props = defineProps<{ serviceId: string; step: string; fromHex: string; toHex: string }>()
+const route = useRoute()
+const steps = [
+  { key: 'consultation', name: 'Consultation' },
+  { key: 'plan', name: 'Plan' },
+  { key: 'chair', name: 'Chair' },
+  { key: 'tone', name: 'Tone' },
+  { key: 'record', name: 'Record' },
+]
+const at = computed(() => steps.findIndex((s) => s.key === props.step))
+const painted = computed(() => ({
+  width: `${((at.value + 0.5) / steps.length) * 100}%`,
+  backgroundImage: `linear-gradient(to right, ${props.fromHex}, ${props.toHex})`,
+  backgroundSize: `${(steps.length / (at.value + 0.5)) * 100}% 100%`,
+}))
+</script>
+
+<template>
+  <nav aria-label="Steps of this service" class="w-full">
+    <ol class="grid grid-cols-5">
+      <li v-for="(s, i) in steps" :key="s.key">
+        <RouterLink
+          v-if="i <= at"
+          :to="{ name: s.key, params: { id: serviceId } }"
+          class="flex min-h-12 items-end justify-center pb-2 text-[13px] sm:text-[15px]"
+          :class="route.name === s.key ? 'font-bold' : 'font-medium text-soft hover:text-ink'"
+          :aria-current="route.name === s.key ? 'page' : undefined"
+        >
+          {{ s.name }}
+        </RouterLink>
+        <span v-else class="flex min-h-12 items-end justify-center pb-2 text-[13px] text-soft sm:text-[15px]">{{
+          s.name
+        }}</span>
+      </li>
+    </ol>
+    <div class="relative h-[11px]" aria-hidden="true">
+      <div class="hatch absolute inset-x-0 top-[3px] h-[5px] opacity-60" />
+      <div class="strip absolute top-[2px] left-0 h-[7px] rounded-r-full" :style="painted" />
+      <div
+        v-for="(s, i) in steps"
+        :key="s.key"
+        class="absolute top-0 h-[11px] -translate-x-1/2"
+        :class="route.name === s.key ? 'w-[5px] bg-ink' : 'w-[2px] bg-strong'"
+        :style="{ left: `${((i + 0.5) / steps.length) * 100}%` }"
+      />
+    </div>
+  </nav>
+</template>

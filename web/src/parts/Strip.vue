@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { type Axis, clampPercent, gradient, inkOn, type LevelPoint, toPercent } from '../lib/strip'
+import { levelText } from '../lib/time'
+
+/**
+ * One lane painted in time. Hair that has lived its minutes is thick; hair still expected is thin.
+ * All minutes are on the axis; the curve's own minutes start at `zero`.
+ */
+const props = defineProps<{
+  axis: Axis
+  zero: number
+  points: readonly LevelPoint[]
+  applyFrom: number
+  end: number
+  now: number | null
+  wall: number | null
+  window?: { early: number | null; likely: number | null; late: number | null }
+  crossings?: readonly { level: number; minute: number }[]
+  readings?: readonly { event_id: string; minute: number; level: number; hex: string }[]
+  check?: number | null
+  isForecast?: boolean
+  hasNowLine?: boolean
+  isRinsed?: boolean
+  label: string
+}>()
+
+const x = (minute: number) => clampPercent(toPercent(props.axis, minute))
+const box = (from: number, to: number) => ({ left: `${x(from)}%`, width: `${Math.max(x(to) - x(from), 0)}%` })
+const last = computed(() => props.zero + (props.points[props.points.length - 1]?.minute ?? 0))
+const shownEnd = computed(() => Math.min(props.end, last.value))
+
+/** The gradient covers the whole curve; each part shows its own stretch of it. */
+const paint = (from: number, to: number) => {
+  const a = Math.max(from, props.axis.from)
+  const b = Math.min(to, props.axis.to)
+  const span = Math.max(last.value - props.zero, 0.01)
+  const width = Math.max(b - a, 0.001)
+  return {
+    ...box(a, b),
+    backgroundImage: gradient(props.points),
+    backgroundSize: `${(span / width) * 100}% 100%`,
+    backgroundPosition: span - width < 0.01 ? '0 0' : `${((a - props.zero) / (span - width)) * 100}% 0`,
+  }
+}
+const livedTo = computed(() =>
+  props.now === null || props.isForecast ? props.zero : Math.min(props.now, shownEnd.value),
+)
+const windowBox = computed(() => {
+  const { early, likely, late } = props.window ?? { early: null, likely: null, late: null }
+  if (early === null || early > shownEnd.value + 0.01) return null
+  const open = late === null || late > (props.wall ?? Infinity)
+  const to = open ? Math.max(props.wall ?? shownEnd.value, early) : (late as number)
+  return { style: box(early, to), open, likely: likely !== null && likely <= to ? likely : null }
+})
+const isOn = (minute: number) => minute >= props.axis.from && minute <= props.axis.to
+</script>
+
+<template>
+  <div class="strip relative h-full min-h-[40px] overflow-hidden" role="img" :aria-label="label">
+    <div class="hatch absolute top-[12px] bottom-[14px] rounded-l-[3px] opacity-55" :style="box(applyFrom, zero)" />
+    <div
+      v-if="shownEnd > zero"
+      class="absolute top-[19px] bottom-[20px] rounded-r-[2px]"
+      :class="{ 'opacity-75': isForecast }"
+      :style="paint(zero, shownEnd)"
+    />
+    <div v-if="livedTo > zero" class="absolute top-[11px] bottom-[13px] rounded-[2px]" :style="paint(zero, livedTo)" />
+
+    <template v-if="windowBox && !isRinsed">
+      <div
+        class="absolute top-[2px] h-[7px] border-x-2 border-t-2 border-ink"
+        :class="{ 'border-r-0': windowBox.open }"
+        :style="windowBox.style"
+      />
+      <div
+        v-if="windowBox.likely !== null && isOn(windowBox.likely)"
+        class="absolute top-0 h-[11px] w-[5px] -translate-x-1/2 bg-ink"
+        :style="{ left: `${x(windowBox.likely)}%` }"
+      />
+    </template>
+
+    <template v-for="c in crossings ?? []" :key="c.level">
+      <div
+        v-if="isOn(zero + c.minute) && zero + c.minute <= shownEnd"
+        class="absolute bottom-0 flex h-[15px] -translate-x-1/2 flex-col items-center"
+        :style="{ left: `${x(zero + c.minute)}%` }"
+      >
+        <span class="h-[4px] w-[1.5px] bg-strong" />
+        <span class="num text-[11px] leading-[11px] text-soft">{{ c.level }}</span>
+      </div>
+    </template>
+
+    <template v-for="r in readings ?? []" :key="r.event_id">
+      <div
+        v-if="isOn(zero + r.minute)"
+        class="num absolute top-[8px] bottom-[10px] flex w-[26px] -translate-x-1/2 items-center justify-center rounded-[4px] border-2 border-ink text-[13px]"
+        :style="{ left: `${x(zero + r.minute)}%`, background: r.hex, color: inkOn(r.hex) }"
+      >
+        {{ levelText(r.level) }}
+      </div>
+    </template>
+
+    <div
+      v-if="check !== null && check !== undefined && isOn(check)"
+      class="absolute top-[10px] bottom-[12px] w-0 border-l-[2.5px] border-dotted border-ink"
+      :style="{ left: `${x(check)}%` }"
+    />
+    <div
+      v-if="wall !== null && isOn(wall) && !isRinsed"
+      class="absolute top-[5px] bottom-[7px] w-[5px] rounded-[1px] bg-ink"
+      :style="{ left: `${x(wall)}%` }"
+    />
+    <div
+      v-if="isRinsed && isOn(shownEnd)"
+      class="absolute top-[8px] bottom-[10px] w-[2px] bg-ink"
+      :style="{ left: `${x(shownEnd)}%` }"
+    />
+    <div
+      v-if="hasNowLine && now !== null && isOn(now)"
+      class="absolute inset-y-0 w-[2.5px] -translate-x-1/2 bg-signal md:hidden"
+      :style="{ left: `${x(now)}%` }"
+    />
+  </div>
+</template>

@@ -1,0 +1,28 @@
+import { createRouter, createWebHistory } from 'vue-router'
+
+export const router = createRouter({
+  history: createWebHistory('/'),
+  scrollBehavior: () => ({ top: 0 }),
+  routes: [
+    { path: '/', name: 'day', component: () => import('./views/Day.vue'), meta: { title: 'Day' } },
+    { path: '/clients/:id', name: 'client', component: () => import('./views/Client.vue'), meta: { title: 'Client' } },
+    {
+      path: '/services/:id',
+      component: () => import('./views/Service.vue'),
+      children: [
+        { path: '', name: 'service', component: () => import('./views/ServiceHere.vue') },
+        {
+          path: 'consultation',
+          name: 'consultation',
+          component: () => import('./views/Consultation.vue'),
+          meta: { title: 'Consultation' },
+        },
+        { path: 'plan', name: 'plan', component: () => import('./views/Plan.vue'), meta: { title: 'Plan' } },
+        { path: 'chair', name: 'chair', component: () => import('./views/Chair.vue'), meta: { title: 'Chair' } },
+        { path: 'tone', name: 'tone', component: () => import('./views/Tone.vue'), meta: { title: 'Tone' } },
+        { path: 'record', name: 'record', component: () => import('./views/Record.vue'), meta: { title: 'Record' } },
+      ],
+    },
+    { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./views/Nowhere.vue') },
+  ],
+})

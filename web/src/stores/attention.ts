@@ -1,0 +1,50 @@
+import { onBeforeUnmount, onMounted, watch } from 'vue'
+import type { Schemas } from '../api/client'
+import { isAwake, soundDue, soundWall } from '../lib/sound'
+import { usePrefs } from './prefs'
+
+const CALLING = ['read', 'rinse', 'stop', 'finish']
+
+/** Calls the hand when something falls due: sound, vibration, title; and keeps the screen awake meanwhile. */
+export function useAttention(acts: () => readonly Schemas['NextAct'][], now: () => number, name: () => string) {
+  const prefs = usePrefs()
+  const called = new Set<string>()
+  let isFirst = true
+  let lock: { release: () => Promise<void> } | undefined
+
+  const due = () => acts().filter((a) => CALLING.includes(a.code) && new Date(a.due_at).getTime() <= now())
+  const check = () => {
+    if (isFirst && acts().length === 0) return
+    const found = due()
+    const keys = found.map((a) => `${a.code} ${a.zone_key}`)
+    const fresh = found.filter((a) => !called.has(`${a.code} ${a.zone_key}`))
+    if (fresh.length > 0 && !isFirst) {
+      const isWall = fresh.some((a) => a.code === 'stop')
+      if (isWall)
+        soundWall() // a wall is never muted
+      else if (!prefs.isMuted) soundDue()
+      if (isAwake()) navigator.vibrate?.(isWall ? [200, 100, 200, 100, 200] : [150])
+    }
+    called.clear()
+    for (const key of keys) called.add(key)
+    isFirst = false
+    document.title = found[0] ? `● ${found[0].title}` : `${name()} · Fervens`
+  }
+  const wake = async () => {
+    try {
+      if (document.visibilityState === 'visible') lock = await navigator.wakeLock?.request('screen')
+    } catch {
+      // a device that will not stay awake still shows the right times when it wakes
+    }
+  }
+  watch([now, acts], check)
+  onMounted(() => {
+    void wake()
+    document.addEventListener('visibilitychange', wake)
+  })
+  onBeforeUnmount(() => {
+    document.removeEventListener('visibilitychange', wake)
+    void lock?.release()
+    document.title = 'Fervens'
+  })
+}

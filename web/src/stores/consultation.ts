@@ -1,0 +1,105 @@
+import { useQueryClient } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { ApiError, type Schemas } from '../api/client'
+import { queries, writeConsultation } from '../api/queries'
+import { useNotices } from './notices'
+
+export type Draft = Omit<Schemas['ConsultationIn'], 'revision' | 'zones'> & { zones: Schemas['ZoneOut'][] }
+const HISTORY_MAX = 60
+const WAIT_MS = 350
+
+const draftOf = (s: Schemas['ServiceOut']): Draft => ({
+  wish: s.wish,
+  tone: s.tone,
+  wanted_level: s.wanted_level,
+  scalp: s.scalp,
+  elasticity: s.elasticity,
+  salts_test: s.salts_test,
+  zones: s.zones.map((z) => ({ ...z })),
+})
+
+/** The consultation as it is being read: kept on the server a moment after each change, with undo and redo. */
+export function useConsultation(service: Schemas['ServiceOut']) {
+  const client = useQueryClient()
+  const notices = useNotices()
+  const draft = ref<Draft>(draftOf(service))
+  const past = ref<Draft[]>([])
+  const future = ref<Draft[]>([])
+  const state = ref<'kept' | 'waiting' | 'keeping' | 'failed'>('kept')
+  let revision = service.revision
+  let timer: number | undefined
+  let running: Promise<void> = Promise.resolve()
+
+  const send = async () => {
+    state.value = 'keeping'
+    const { zones, ...rest } = draft.value
+    const sent = draft.value
+    const plain: Schemas['ZoneIn'][] = zones // the colours are the server's and are not read back
+    try {
+      const answer = await writeConsultation(service.id, { ...rest, revision, zones: plain })
+      revision = answer.revision
+      client.setQueryData(['service', service.id], answer)
+      if (draft.value === sent) {
+        // only colours come back changed; what is typed meanwhile is never overwritten
+        const colours = new Map(answer.zones.map((z) => [z.key, z]))
+        for (const zone of draft.value.zones) {
+          const got = colours.get(zone.key)
+          if (got) Object.assign(zone, { start_hex: got.start_hex, target_hex: got.target_hex })
+        }
+        state.value = 'kept'
+      }
+    } catch (error) {
+      state.value = 'failed'
+      notices.fail(error)
+      if (error instanceof ApiError && error.problem.code === 'changed_elsewhere') {
+        const fresh = await client.fetchQuery({ ...queries.service(service.id), staleTime: 0 })
+        revision = fresh.revision
+        draft.value = draftOf(fresh)
+        state.value = 'kept'
+      }
+    }
+  }
+  const schedule = () => {
+    state.value = 'waiting'
+    window.clearTimeout(timer)
+    timer = window.setTimeout(() => {
+      timer = undefined
+      running = running.then(send)
+    }, WAIT_MS)
+  }
+  const change = (edit: (d: Draft) => void) => {
+    past.value = [...past.value.slice(-HISTORY_MAX), JSON.parse(JSON.stringify(draft.value)) as Draft]
+    future.value = []
+    const next = JSON.parse(JSON.stringify(draft.value)) as Draft
+    edit(next)
+    draft.value = next
+    schedule()
+  }
+  const step = (from: typeof past, to: typeof past) => {
+    const found = from.value.at(-1)
+    if (!found) return
+    from.value = from.value.slice(0, -1)
+    to.value = [...to.value, draft.value]
+    draft.value = found
+    schedule()
+  }
+  /** Everything typed so far is on the server when this resolves. */
+  const settle = async () => {
+    if (timer !== undefined) {
+      window.clearTimeout(timer)
+      timer = undefined
+      running = running.then(send)
+    }
+    await running
+  }
+  return {
+    draft,
+    state,
+    change,
+    settle,
+    undo: () => step(past, future),
+    redo: () => step(future, past),
+    canUndo: computed(() => past.value.length > 0),
+    canRedo: computed(() => future.value.length > 0),
+  }
+}

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { RouterLink } from 'vue-router'
+import { queries } from '../api/queries'
+import { clock as clockText, countdown, dayName, isoDay, levelText, minutesUntil } from '../lib/time'
+import HairBundle from '../parts/HairBundle.vue'
+import Wait from '../parts/Wait.vue'
+import { useClock } from '../stores/clock'
+import NewService from './NewService.vue'
+
+const clock = useClock()
+const day = ref(isoDay(new Date()))
+const query = useQuery(queries.day(day))
+const isNewOpen = ref(false)
+const steps = ['consultation', 'plan', 'chair', 'tone', 'record']
+const stepNames: Record<string, string> = {
+  consultation: 'Consultation',
+  plan: 'Plan',
+  chair: 'Chair',
+  tone: 'Tone',
+  record: 'Filed',
+}
+const services = computed(() => query.data.value?.services ?? [])
+const isToday = computed(() => day.value === isoDay(new Date(clock.now)))
+const shift = (days: number) => {
+  const at = new Date(`${day.value}T12:00:00`)
+  at.setDate(at.getDate() + days)
+  day.value = isoDay(at)
+}
+</script>
+
+<template>
+  <main id="main" class="mx-auto w-full max-w-[1240px] px-4 pt-2 pb-24 sm:px-6">
+    <div class="mb-4 flex flex-wrap items-end gap-3">
+      <h1 class="grow text-[34px] leading-tight">{{ isToday ? 'Today' : dayName(`${day}T12:00:00`) }}</h1>
+      <div class="flex items-center gap-1">
+        <button type="button" class="btn px-4" aria-label="Day before" @click="shift(-1)">←</button>
+        <button type="button" class="btn" :disabled="isToday" @click="day = isoDay(new Date(clock.now))">Today</button>
+        <button type="button" class="btn px-4" aria-label="Day after" @click="shift(1)">→</button>
+      </div>
+      <button type="button" class="btn btn-act" @click="isNewOpen = true">New service</button>
+    </div>
+    <Wait
+      v-if="!query.data.value"
+      :is-loading="query.isLoading.value"
+      :error="query.error.value"
+      what="The day"
+      @retry="query.refetch()"
+    />
+    <p v-else-if="services.length === 0" class="panel mt-6 text-lg">
+      Nobody is booked on this day.
+      <button type="button" class="font-bold underline underline-offset-4" @click="isNewOpen = true">
+        Start a service
+      </button>
+      and it stands here.
+    </p>
+    <ol v-else class="flex flex-col gap-1.5">
+      <li v-for="s in services" :key="s.id">
+        <RouterLink
+          :to="{ name: 'service', params: { id: s.id } }"
+          class="grid grid-cols-[56px_1fr_auto] items-center gap-x-4 gap-y-2 rounded-[7px] bg-panel px-4 py-2 hover:bg-raised lg:grid-cols-[64px_104px_minmax(0,1fr)_190px_250px]"
+          :class="{ 'opacity-80': s.step === 'record' }"
+        >
+          <span class="num text-2xl">{{ clockText(s.starts_at) }}</span>
+          <HairBundle
+            class="hidden lg:block"
+            :now="s.hexes_now"
+            :target="s.hexes_target"
+            :label="`${s.client_name}: zones now, with tips in the colour wanted`"
+          />
+          <span class="min-w-0">
+            <span class="block truncate text-lg font-semibold">{{ s.client_name }}</span>
+            <span class="block truncate text-sm text-soft">{{ s.wish || 'No wish noted yet' }}</span>
+          </span>
+          <span class="num hidden text-lg whitespace-nowrap lg:block">
+            <template v-if="s.level_from !== null && s.level_to !== null">
+              {{ levelText(s.level_from) }} → {{ levelText(s.level_to) }}
+            </template>
+            <span class="ml-2 text-base font-normal text-soft" style="font-stretch: 90%">{{ s.tone }}</span>
+          </span>
+          <span class="col-span-3 text-left lg:col-span-1">
+            <span class="flex items-center gap-2">
+              <span class="flex gap-[3px]" aria-hidden="true">
+                <span
+                  v-for="(step, i) in steps"
+                  :key="step"
+                  class="h-[14px] w-[7px]"
+                  :class="i < steps.indexOf(s.step) ? 'bg-ink' : i === steps.indexOf(s.step) ? 'bg-signal' : 'bg-line'"
+                />
+              </span>
+              <span class="text-sm text-soft">{{ stepNames[s.step] }}</span>
+            </span>
+            <span
+              class="flex items-baseline gap-2 font-semibold"
+              :class="{ 'text-stop': s.is_blocked && s.step === 'consultation' }"
+            >
+              <span class="truncate">{{ s.next_text }}</span>
+              <span
+                v-if="s.next_due_at"
+                class="num"
+                :class="{ 'text-signal': minutesUntil(s.next_due_at, clock.now) <= 0 }"
+                >{{ countdown(minutesUntil(s.next_due_at, clock.now)) }}</span
+              >
+            </span>
+          </span>
+        </RouterLink>
+      </li>
+    </ol>
+    <NewService :is-open="isNewOpen" @close="isNewOpen = false" />
+  </main>
+</template>

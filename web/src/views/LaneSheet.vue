@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import type { Schemas } from '../api/client'
+import { queries } from '../api/queries'
+import { clock as clockText, countdown, levelText } from '../lib/time'
+import { modeName, modes } from '../lib/words'
+import Choice from '../parts/Choice.vue'
+import Sheet from '../parts/Sheet.vue'
+import SwatchScale from '../parts/SwatchScale.vue'
+
+/** One zone opened: what can be done with it now, largest first. */
+const props = defineProps<{ lane: Schemas['Lane'] | null; isDark: boolean; isBusy: boolean; now: number }>()
+const emit = defineEmits<{ close: []; read: [level: number, mode: string]; rinse: []; apply: [code: string] }>()
+const mode = ref<'wiped' | 'through_product' | 'rinsed_wet' | 'dry'>('wiped')
+const shown = ref<Schemas['Lane'] | null>(null)
+watch(
+  () => props.lane,
+  (lane, before) => {
+    if (!lane) return
+    shown.value = lane
+    if (lane.key !== before?.key) mode.value = lane.phase === 'rinsed' ? 'dry' : 'wiped'
+  },
+)
+const start = computed(() => shown.value?.start_level ?? null)
+const palette = useQuery(computed(() => ({ ...queries.palette(start.value), enabled: start.value !== null })))
+const toWall = computed(() =>
+  shown.value ? shown.value.wall_min - (props.now - new Date(shown.value.zero_at).getTime()) / 60_000 : 0,
+)
+const canRead = computed(() => shown.value?.phase === 'processing' || shown.value?.phase === 'rinsed')
+const learnt = computed(() => {
+  const lane = shown.value
+  if (!lane || lane.phase === 'waiting') return ''
+  const rate = Math.round((lane.ratio_rate - 1) * 100)
+  const extent = Math.round((lane.ratio_extent - 1) * 100)
+  const say = (n: number, more: string, less: string) => (n === 0 ? '' : `${Math.abs(n)} % ${n > 0 ? more : less}`)
+  const parts = [say(rate, 'faster', 'slower'), say(extent, 'further', 'less far')].filter(Boolean)
+  return parts.length ? `The readings so far: lifts ${parts.join(', ')} than expected of this hair.` : ''
+})
+</script>
+
+<template>
+  <Sheet
+    :is-open="lane !== null"
+    :title="shown?.name ?? ''"
+    :subtitle="
+      shown
+        ? `${levelText(shown.volume_strength)} vol, ${levelText(shown.start_level)} to ${levelText(shown.target_level)}`
+        : ''
+    "
+    @close="emit('close')"
+  >
+    <div v-if="shown" class="flex flex-col gap-5">
+      <div v-if="shown.phase === 'waiting'" class="flex flex-col gap-2">
+        <button
+          v-if="!shown.has_bowl"
+          type="button"
+          class="btn min-h-16 text-lg"
+          :disabled="isBusy"
+          @click="emit('apply', 'mix')"
+        >
+          Bowl is mixed
+        </button>
+        <button type="button" class="btn btn-act min-h-16 text-lg" :disabled="isBusy" @click="emit('apply', 'start')">
+          First section on
+        </button>
+      </div>
+      <button
+        v-if="shown.phase === 'applying'"
+        type="button"
+        class="btn btn-act min-h-16 text-lg"
+        :disabled="isBusy"
+        @click="emit('apply', 'finish')"
+      >
+        Last section on: start its clock
+      </button>
+      <template v-if="canRead">
+        <p class="text-lg">
+          Should look like
+          <span
+            class="swatch inline-block h-6 w-12 rounded-[3px] align-[-5px]"
+            :style="{ background: shown.hex_now }"
+          />
+          <strong class="num ml-2 text-xl">{{ shown.level_now.likely.toFixed(1) }}</strong>, {{ shown.undertone_now }}
+          <span class="text-soft"
+            >(between {{ shown.level_now.slow.toFixed(1) }} and {{ shown.level_now.fast.toFixed(1) }})</span
+          >
+        </p>
+        <Choice v-model="mode" legend="How it is read" :options="modes" />
+        <p v-if="mode === 'through_product'" class="rounded-[5px] border-l-[8px] border-ink bg-raised p-3">
+          {{
+            isDark
+              ? 'This lightener is dark: through it the level cannot be told. Wipe the strand first.'
+              : 'Through the product hair looks lighter than it is. Wipe the strand to be sure.'
+          }}
+        </p>
+        <SwatchScale
+          v-if="palette.data.value"
+          legend="Tap the swatch that matches; it is noted at once"
+          :levels="palette.data.value.levels"
+          :hexes="palette.data.value.hexes"
+          :undertones="palette.data.value.undertones"
+          :model-value="null"
+          is-large
+          @update:model-value="(level) => emit('read', level, mode)"
+        />
+        <button
+          v-if="shown.phase === 'processing'"
+          type="button"
+          class="btn min-h-16 text-lg"
+          :class="toWall <= 0 ? 'btn-stop' : 'btn-act'"
+          :disabled="isBusy"
+          @click="emit('rinse')"
+        >
+          Rinsed<span class="font-normal opacity-80">{{
+            toWall > 0 ? `label's time ends in ${countdown(toWall)}` : `label's time passed ${countdown(toWall)}`
+          }}</span>
+        </button>
+      </template>
+      <p v-if="learnt" class="text-soft">{{ learnt }}</p>
+      <div v-if="shown.readings.length">
+        <h3 class="label">Readings</h3>
+        <ul>
+          <li v-for="r in shown.readings" :key="r.event_id" class="flex items-center gap-3 border-t border-line py-1.5">
+            <span class="swatch h-7 w-12 rounded-[3px]" :style="{ background: r.hex }" />
+            <span class="num text-lg">{{ levelText(r.level) }}</span><span class="text-soft"
+              >{{ modeName(r.mode) }}, {{ clockText(new Date(new Date(shown.zero_at).getTime() + r.minute * 60_000)) }},
+              after {{ r.minute.toFixed(0) }} min</span
+            >
+          </li>
+        </ul>
+      </div>
+      <p class="text-sm text-soft">
+        Burning or itching: rinse at once with cool water. In the eyes: rinse 15 min and get help. Hair that feels gummy
+        or stretches: rinse.
+      </p>
+    </div>
+  </Sheet>
+</template>

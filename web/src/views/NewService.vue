@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { addClient, queries, startService } from '../api/queries'
+import Sheet from '../parts/Sheet.vue'
+import { useNotices } from '../stores/notices'
+
+defineProps<{ isOpen: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+const router = useRouter()
+const client = useQueryClient()
+const notices = useNotices()
+const search = ref('')
+const isBusy = ref(false)
+const found = useQuery(queries.clients(search))
+
+const start = async (id: string) => {
+  isBusy.value = true
+  try {
+    const service = await startService(id)
+    await client.invalidateQueries({ queryKey: ['day'] })
+    emit('close')
+    await router.push({ name: 'consultation', params: { id: service.id } })
+  } catch (error) {
+    notices.fail(error)
+  } finally {
+    isBusy.value = false
+  }
+}
+const addAndStart = async () => {
+  isBusy.value = true
+  try {
+    const added = await addClient({ name: search.value.trim() })
+    await client.invalidateQueries({ queryKey: ['clients'] })
+    await start(added.id)
+  } catch (error) {
+    notices.fail(error)
+  } finally {
+    isBusy.value = false
+  }
+}
+</script>
+
+<template>
+  <Sheet :is-open="isOpen" title="New service" subtitle="Who is in the chair?" @close="emit('close')">
+    <label class="label" for="client-search">Client's name</label>
+    <input id="client-search" v-model="search" class="field" autocomplete="off" placeholder="Type a name" />
+    <button
+      v-if="search.trim().length > 1"
+      type="button"
+      class="btn btn-act mt-3 w-full"
+      :disabled="isBusy"
+      @click="addAndStart"
+    >
+      Add “{{ search.trim() }}” and start
+    </button>
+    <ul class="mt-4 flex flex-col gap-1.5">
+      <li v-for="c in found.data.value?.clients ?? []" :key="c.id">
+        <button type="button" class="btn w-full justify-between" :disabled="isBusy" @click="start(c.id)">
+          {{ c.name }} <span class="font-normal text-soft">start</span>
+        </button>
+      </li>
+    </ul>
+    <p v-if="found.data.value?.total === 0 && !search" class="mt-4 text-soft">
+      No clients yet. Type a name to add the first one.
+    </p>
+  </Sheet>
+</template>

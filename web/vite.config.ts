@@ -1,0 +1,11 @@
+import tailwindcss from '@tailwindcss/vite'
+import vue from '@vitejs/plugin-vue'
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  base: '/static/',
+  plugins: [vue(), tailwindcss()],
+  build: { target: 'es2022', assetsInlineLimit: 0 },
+  server: { proxy: { '/api': 'http://127.0.0.1:8733' } },
+  test: { environment: 'jsdom', include: ['src/**/*.test.ts'] },
+})
