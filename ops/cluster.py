@@ -12,7 +12,20 @@ from pathlib import Path
 from steps import SetupError, run
 
 # As root: drop to postgres, keeping only the right to pass through folders it could not enter (a checkout under /root).
-_DROP = ["setpriv", "--reuid", "postgres", "--regid", "postgres", "--init-groups", "--no-new-privs", "--bounding-set=-all,+dac_read_search", "--inh-caps=-all,+dac_read_search", "--ambient-caps=-all,+dac_read_search", "env", "HOME=/var/lib/postgresql"]
+_DROP = [
+    "setpriv",
+    "--reuid",
+    "postgres",
+    "--regid",
+    "postgres",
+    "--init-groups",
+    "--no-new-privs",
+    "--bounding-set=-all,+dac_read_search",
+    "--inh-caps=-all,+dac_read_search",
+    "--ambient-caps=-all,+dac_read_search",
+    "env",
+    "HOME=/var/lib/postgresql",
+]
 USER = DATABASE = "fervens"
 
 

@@ -10,8 +10,9 @@ import urllib.request
 from collections.abc import Callable
 from pathlib import Path
 
-from cluster import Cluster, free_port
 from playwright.sync_api import Page, sync_playwright
+
+from cluster import Cluster, free_port
 from project import PYTHON, ensure_page, python_env
 from steps import LOCAL, ROOT, SetupError, main, run, step
 from system import ensure_chromium, ensure_postgres

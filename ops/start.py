@@ -41,7 +41,7 @@ def _check_port(host: str, port: int) -> None:
             probe.bind((host, port))
         except OSError as error:
             raise SetupError(
-                f"Port {port} on {host} cannot be used ({error.strerror}): stop what runs there, or choose with --port N."
+                f"Port {port} on {host} cannot be used ({error.strerror}): stop what runs there, or take --port N."
             ) from None
 
 
@@ -53,7 +53,7 @@ def _secret_key() -> str:
     return path.read_text()
 
 
-def _serve(command: list[str], env: dict[str, str], cluster: Cluster | None, address: str) -> int:
+def _serve(command: list[str], env: dict[str, str], cluster: Cluster | None, address: tuple[str, int]) -> int:
     server = subprocess.Popen(command, cwd=ROOT, env=env, start_new_session=True)
     stop = {"asked": False}
 
@@ -128,7 +128,8 @@ def start() -> None:
                 run(demo, env=env, fails="The demo data could not be loaded")
         command = [
             str(PYTHON), "-m", "uvicorn", "config.asgi:application", "--host", args.host, "--port", str(args.port),
-            "--workers", str(args.workers), "--timeout-graceful-shutdown", "2", "--log-level", "warning", "--lifespan", "off",
+            "--workers", str(args.workers), "--timeout-graceful-shutdown", "2",
+            "--log-level", "warning", "--lifespan", "off",
         ]  # fmt: skip
         code = _serve(command, env, cluster, (args.host, args.port))
     finally:

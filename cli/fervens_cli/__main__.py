@@ -99,9 +99,9 @@ def _print_plan(result: dict[str, Any]) -> None:
         early, likely, late = ("never" if t is None else f"{t:.0f}" for t in z["ready_min"])
         pours = " + ".join(f"{p['mass_g']:g} g of {p['volume_strength']:g} vol" for p in z["bowls"][0]["developer"])
         bowls = f"{len(z['bowls'])} x ({z['bowls'][0]['lightener_g']:g} g lightener, {pours})"
-        print(
-            f"  {z['name']}: {z['volume_strength']:g} vol, on {z['start_min']:.0f}-{z['end_min']:.0f}, ready {early}/{likely}/{late}, rinse {z['rinse_min']:.0f}, wall {z['wall_min']:.0f} min; {bowls}"
-        )
+        times = f"on {z['start_min']:.0f}-{z['end_min']:.0f}, ready {early}/{likely}/{late}"
+        ends = f"rinse {z['rinse_min']:.0f}, wall {z['wall_min']:.0f} min"
+        print(f"  {z['name']}: {z['volume_strength']:g} vol, {times}, {ends}; {bowls}")
         if z["reason"]:
             print(f"      {z['reason']}")
 

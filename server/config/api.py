@@ -12,12 +12,12 @@ from ninja import NinjaAPI
 from ninja.errors import AuthenticationError, HttpError, ValidationError
 
 from apps.clients.api import router as clients_router
-from apps.common.auth import member_auth
 from apps.common.problems import problem
 from apps.records.api import router as records_router
 from apps.services.api import router as services_router
 from apps.shelf.api import router as shelf_router
 from apps.studio.api import router as studio_router
+from apps.studio.auth import member_auth
 from fervens_core.errors import BlockedError, ConflictError, CoreError, LimitError
 
 log = logging.getLogger("fervens")

@@ -62,6 +62,7 @@ INSTALLED_APPS = [
     "apps.clients",
     "apps.shelf",
     "apps.services",
+    "apps.records",
 ]
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",

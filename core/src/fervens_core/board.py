@@ -8,7 +8,7 @@ from datetime import datetime, timedelta
 import numpy as np
 
 from fervens_core.advice import Act, LaneAdvice, advise
-from fervens_core.colour import Floats, lab_to_hex
+from fervens_core.colour import lab_to_hex
 from fervens_core.hair import Zone
 from fervens_core.paint import (
     Crossing,
@@ -180,7 +180,7 @@ def _board_lane(
     belief: Belief,
     lightener: Lightener,
     now: datetime,
-) -> tuple[Lane, Floats]:
+) -> Lane:
     wall = lightener.label_max_min - minutes_between(times.started, times.zero)
     rinsed = minutes_between(times.zero, lane.rinsed_at) if lane.rinsed_at else None
     now_min = max(minutes_between(times.zero, now), 0.0)

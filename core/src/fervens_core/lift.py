@@ -55,12 +55,12 @@ class LiftFactors:
 
 def level_to_effort(level: Floats | float) -> Floats:
     """Work from level 1 to a level, 0 to 11.1; piecewise linear in the level. Accepts arrays."""
-    return np.interp(level, _LEVELS, _EFFORTS)
+    return np.asarray(np.interp(level, _LEVELS, _EFFORTS), dtype=np.float64)
 
 
 def effort_to_level(effort: Floats | float) -> Floats:
     """Level reached by an amount of work; inverse of `level_to_effort`, held at 1 and 10. Accepts arrays."""
-    return np.interp(effort, _EFFORTS, _LEVELS)
+    return np.asarray(np.interp(effort, _EFFORTS, _LEVELS), dtype=np.float64)
 
 
 def temperature_rate_factor(warmer_k: float) -> float:
@@ -152,17 +152,23 @@ def times_to_effort(effort: float, volume: float, extent: Floats, rate: Floats) 
     return result
 
 
+def volumes_for(work: float, minutes: Floats, factors: LiftFactors) -> Floats:
+    """Developer strengths, vol, that do an amount of effort in each of `minutes` (all above 0). Not limited."""
+    share = -np.expm1(-factors.rate * minutes / TIME_CONSTANT_MIN)
+    result: Floats = (work / (factors.extent * share) - CAPACITY_BASE) / CAPACITY_PER_VOLUME
+    return result
+
+
 def volume_for(
     target_level: float, minutes: float, *, start_level: float, factors: LiftFactors = LiftFactors()
 ) -> float:
     """Developer strength, vol, that reaches a level in a time. Not limited: may be below 0 or above 40.
 
     Args:
-        minutes: above 0 to 180 min.
+        minutes: 0.1 to 180 min.
     """
     check_level("start_level", start_level)
     check_level("target_level", target_level)
     check_range("minutes", minutes, 0.1, 180.0, "min")
     work = float(level_to_effort(target_level) - level_to_effort(start_level))
-    needed = work / (factors.extent * -math.expm1(-factors.rate * minutes / TIME_CONSTANT_MIN))
-    return (needed - CAPACITY_BASE) / CAPACITY_PER_VOLUME
+    return float(volumes_for(work, np.array([minutes]), factors)[0])

@@ -8,16 +8,20 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass, field
 
+import numpy as np
+
+from fervens_core.colour import Floats
 from fervens_core.errors import BlockedError, LimitError
 from fervens_core.hair import Zone
 from fervens_core.lift import (
     ADDITIVE_STRENGTH_FACTOR,
+    LiftFactors,
     capacity,
     effective_volume,
     effort_gained,
     effort_to_level,
     level_to_effort,
-    volume_for,
+    volumes_for,
     zone_factors,
 )
 from fervens_core.mixing import MIX_PER_FOIL_G, Bowl, bowls_for
@@ -30,6 +34,8 @@ CHANGEOVER_MIN = 1.5
 """[MODEL] between two zones: clean, section off, take up the next bowl."""
 LEVEL_TOLERANCE = 0.05
 PROCESSING_MIN_MIN = 5.0
+ROUNDING_VOLUME = 0.05
+"""Developers are whole volumes, rounded up unless this close to the one below."""
 OVERSHOOT_FREE, OVERSHOOT_WEIGHT = 0.25, 0.5
 """[MODEL] passing the target by more than a quarter level counts half of missing it."""
 STRONGER_ALLOWED_VOLUME = 2.0
@@ -119,6 +125,7 @@ class _Slot:
     weakest: float
     strongest: float
     limit_reason: str
+    factors: LiftFactors
 
 
 def _slots(request: PlanRequest) -> list[_Slot]:
@@ -135,7 +142,9 @@ def _slots(request: PlanRequest) -> list[_Slot]:
                 "no_developer_weak_enough",
                 f"{zone.name}: {reason} allows {limit:g} vol, the weakest bottle is {weakest_bottle:g} vol.",
             )
-        slots.append(_Slot(zone, clock, end, clock + request.lightener.label_max_min, weakest_bottle, limit, reason))
+        wall = clock + request.lightener.label_max_min
+        factors = zone_factors(zone, request.lightener)
+        slots.append(_Slot(zone, clock, end, wall, weakest_bottle, limit, reason, factors))
         clock = end + CHANGEOVER_MIN
     return slots
 
@@ -149,8 +158,16 @@ def kinetics(zone: Zone, lightener: Lightener, volume_strength: float, *, has_ad
     )
 
 
-def _wanted_volume(slot: _Slot, request: PlanRequest, minutes: float) -> float:
-    """Whole-number developer strength for a zone's time, within its limits; the technician's own if given."""
+def _work(slot: _Slot) -> float:
+    return float(level_to_effort(slot.zone.target_level) - level_to_effort(slot.zone.hair.start_level))
+
+
+def _wanted_volumes(slot: _Slot, request: PlanRequest, minutes: Floats) -> Floats:
+    """Whole-number developer strengths for a zone's processing times, within its limits; the technician's own if given.
+
+    Args:
+        minutes: processing times, min, above 0, shape (m,).
+    """
     own = request.volumes.get(slot.zone.key)
     if own is not None:
         if own > slot.strongest + 1e-9:
@@ -158,64 +175,58 @@ def _wanted_volume(slot: _Slot, request: PlanRequest, minutes: float) -> float:
                 "volume_over_limit",
                 f"volumes.{slot.zone.key}: at most {slot.strongest:g} vol ({slot.limit_reason}), got {own:g}.",
             )
-        return max(own, slot.weakest)
-    needed = volume_for(
-        slot.zone.target_level,
-        minutes,
-        start_level=slot.zone.hair.start_level,
-        factors=zone_factors(slot.zone, request.lightener),
-    )
+        return np.full_like(minutes, max(own, slot.weakest))
+    needed = volumes_for(_work(slot), minutes, slot.factors)
     if request.has_additive:
-        needed /= ADDITIVE_STRENGTH_FACTOR
-    return float(min(max(math.ceil(needed - 0.05), slot.weakest), slot.strongest))
+        needed = needed / ADDITIVE_STRENGTH_FACTOR
+    return np.clip(np.ceil(needed - ROUNDING_VOLUME), slot.weakest, slot.strongest)
 
 
 def _short_reason(slot: _Slot, request: PlanRequest, volume: float, rinse: float) -> str:
+    """Why a zone misses its target, and what would help."""
     seen = effective_volume(volume, has_additive=request.has_additive)
-    factors = zone_factors(slot.zone, request.lightener)
-    room = float(level_to_effort(slot.zone.target_level) - level_to_effort(slot.zone.hair.start_level))
-    if factors.extent * float(capacity(seen)) <= room:
+    if slot.factors.extent * float(capacity(seen)) <= _work(slot):
         if volume < slot.strongest - 1e-9:
             return f"{volume:g} vol cannot lift this far; up to {slot.strongest:g} vol is allowed here."
-        return (
-            f"This hair stops short with {volume:g} vol ({slot.limit_reason}): lower the target or plan another visit."
-        )
+        limit = f"{volume:g} vol ({slot.limit_reason})"
+        return f"This hair stops short with {limit}: lower the target or plan another visit."
     if rinse >= slot.wall - 1e-9:
-        return f"The label's {request.lightener.label_max_min:g} min end first: apply this zone alone, or plan another visit."
+        label = f"{request.lightener.label_max_min:g} min"
+        return f"The label's {label} end first: apply this zone faster or alone, or plan another visit."
     return f"The finish line comes too early for {volume:g} vol ({slot.limit_reason}): move it later."
 
 
-def _level_at(slot: _Slot, request: PlanRequest, volume: float, minutes: float) -> float:
-    factors = zone_factors(slot.zone, request.lightener)
-    seen = effective_volume(volume, has_additive=request.has_additive)
-    gained = effort_gained(minutes, seen, factors.extent, factors.rate)
-    return float(effort_to_level(level_to_effort(slot.zone.hair.start_level) + gained))
+def _levels_at(slot: _Slot, request: PlanRequest, volumes: Floats, minutes: Floats) -> Floats:
+    seen = volumes * (ADDITIVE_STRENGTH_FACTOR if request.has_additive else 1.0)
+    gained = effort_gained(minutes, seen, slot.factors.extent, slot.factors.rate)
+    return effort_to_level(level_to_effort(slot.zone.hair.start_level) + gained)
 
 
-def _rinse_min(slot: _Slot, finish: float) -> float:
-    return min(max(finish, slot.end + PROCESSING_MIN_MIN), max(slot.wall, slot.end))
+def _rinse_mins(slot: _Slot, finishes: Floats) -> Floats:
+    """When a zone is rinsed for each finish line: at the line, or at its wall if that comes first."""
+    return np.minimum(np.maximum(finishes, slot.end + PROCESSING_MIN_MIN), max(slot.wall, slot.end))
 
 
-def _outcome(slots: list[_Slot], request: PlanRequest, finish: float) -> tuple[float, float]:
-    """Levels missed or passed over all zones, and the strongest developer used, for one finish line."""
-    missed = strongest = 0.0
+def _outcomes(slots: list[_Slot], request: PlanRequest, finishes: Floats) -> tuple[Floats, Floats]:
+    """Levels missed or passed over all zones, and the strongest developer used, for each finish line."""
+    missed, strongest = np.zeros_like(finishes), np.zeros_like(finishes)
     for slot in slots:
-        minutes = max(_rinse_min(slot, finish) - slot.end, 0.1)
-        volume = _wanted_volume(slot, request, minutes)
-        reached = _level_at(slot, request, volume, minutes)
-        missed += max(0.0, slot.zone.target_level - reached - LEVEL_TOLERANCE)
-        missed += OVERSHOOT_WEIGHT * max(0.0, reached - slot.zone.target_level - OVERSHOOT_FREE)
-        strongest = max(strongest, volume)
+        minutes = np.maximum(_rinse_mins(slot, finishes) - slot.end, 0.1)
+        volumes = _wanted_volumes(slot, request, minutes)
+        reached = _levels_at(slot, request, volumes, minutes)
+        missed += np.maximum(0.0, slot.zone.target_level - reached - LEVEL_TOLERANCE)
+        missed += OVERSHOOT_WEIGHT * np.maximum(0.0, reached - slot.zone.target_level - OVERSHOOT_FREE)
+        strongest = np.maximum(strongest, volumes)
     return missed, strongest
 
 
 def _proposed_finish(slots: list[_Slot], request: PlanRequest, low: int, high: int) -> float:
-    """The earliest line that misses least and needs hardly stronger developer than the latest lines would."""
-    outcomes = [(float(f), *_outcome(slots, request, float(f))) for f in range(low, high + 1)]
-    least = min(missed for _, missed, _ in outcomes)
-    good = [(f, strongest) for f, missed, strongest in outcomes if missed <= least + LEVEL_TOLERANCE]
-    weakest = min(strongest for _, strongest in good)
-    return next(f for f, strongest in good if strongest <= weakest + STRONGER_ALLOWED_VOLUME)
+    """The earliest line that misses least and needs hardly stronger developer than the weakest such line."""
+    finishes = np.arange(low, high + 1, dtype=float)
+    missed, strongest = _outcomes(slots, request, finishes)
+    is_good = missed <= missed.min() + LEVEL_TOLERANCE
+    is_mild = strongest <= strongest[is_good].min() + STRONGER_ALLOWED_VOLUME
+    return float(finishes[is_good & is_mild][0])
 
 
 def make_plan(request: PlanRequest) -> Plan:
@@ -233,7 +244,11 @@ def make_plan(request: PlanRequest) -> Plan:
         finish = _proposed_finish(slots, request, low, high)
     else:
         finish = min(max(request.finish_min, low), high)
-    chosen = [_wanted_volume(s, request, max(_rinse_min(s, finish) - s.end, 0.1)) for s in slots]
+    rinses = [float(_rinse_mins(s, np.array([finish]))[0]) for s in slots]
+    chosen = [
+        float(_wanted_volumes(s, request, np.array([max(r - s.end, 0.1)]))[0])
+        for s, r in zip(slots, rinses, strict=True)
+    ]
     belief = prior(
         tuple(
             kinetics(s.zone, request.lightener, v, has_additive=request.has_additive)
@@ -241,8 +256,8 @@ def make_plan(request: PlanRequest) -> Plan:
         )
     )
     planned = tuple(
-        _zone_plan(slot, request, volume, finish, belief, i)
-        for i, (slot, volume) in enumerate(zip(slots, chosen, strict=True))
+        _zone_plan(slot, request, volume, rinse, belief, i)
+        for i, (slot, volume, rinse) in enumerate(zip(slots, chosen, rinses, strict=True))
     )
     load = sum(z.volume_strength * (z.rinse_min - z.start_min) for z in planned)
     return Plan(
@@ -253,10 +268,9 @@ def make_plan(request: PlanRequest) -> Plan:
     )
 
 
-def _zone_plan(slot: _Slot, request: PlanRequest, volume: float, finish: float, belief: Belief, lane: int) -> ZonePlan:
-    rinse = _rinse_min(slot, finish)
+def _zone_plan(slot: _Slot, request: PlanRequest, volume: float, rinse: float, belief: Belief, lane: int) -> ZonePlan:
     early, likely, late = belief.ready_window(lane, slot.zone.target_level)
-    reached = _level_at(slot, request, volume, rinse - slot.end)
+    reached = float(_levels_at(slot, request, np.array([volume]), np.array([rinse - slot.end]))[0])
     is_short = reached < slot.zone.target_level - 0.25
     return ZonePlan(
         zone=slot.zone,

@@ -61,7 +61,8 @@ def _quantile_points(count: int) -> Floats:
     second = [normal.inv_cdf(((i + 0.5) * step) % 1.0) for i in range(count)]
     points = np.array([first, second]).T
     points -= points.mean(axis=0)
-    return points @ np.linalg.inv(np.linalg.cholesky(np.cov(points.T, bias=True))).T
+    whitened: Floats = points @ np.linalg.inv(np.linalg.cholesky(np.cov(points.T, bias=True))).T
+    return whitened
 
 
 _POINTS = _quantile_points(233)
@@ -240,4 +241,4 @@ def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
         x = x + size * step
         if float(np.max(np.abs(size * step))) < 1e-7:
             break
-    return Belief(lanes=before.lanes, mean=x, covariance=np.linalg.inv(curvature))
+    return Belief(lanes=before.lanes, mean=x, covariance=np.asarray(np.linalg.inv(curvature), dtype=np.float64))

@@ -74,17 +74,20 @@ class TonerChoice:
 
 def dye_absorption(family: DyeFamily) -> Floats:
     """Absorption spectrum of one unit of a dye family, shape (81,), peak about 1."""
-    return np.sum(
+    bands: Floats = np.sum(
         [share * np.exp(-0.5 * ((WAVELENGTHS_NM - peak) / width) ** 2) for share, peak, width in DYE_BANDS[family]],
         axis=0,
     )
+    return bands
 
 
 def shade_absorption(shade: TonerShade) -> Floats:
     """Absorption, shape (81,), that a shade adds to normal hair when it has taken fully at its own ratio."""
     amount = DYE_AT_LEVEL_10 * DYE_RATIO_PER_LEVEL ** (10.0 - shade.level)
     dilution = 2.0 / (1.0 + shade.ratio.developer_parts)
-    return amount * dilution * np.sum([part * dye_absorption(family) for family, part in shade.dyes], axis=0)
+    mixed: Floats = np.sum([part * dye_absorption(family) for family, part in shade.dyes], axis=0)
+    full: Floats = amount * dilution * mixed
+    return full
 
 
 def deposit(minutes: Floats | float, porosity: Porosity) -> Floats:

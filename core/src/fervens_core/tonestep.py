@@ -1,4 +1,4 @@
-"""The tone step: for each rinsed zone the level it stands at, the shades that suit it, and the clock of the toner on it."""
+"""The tone step: for each rinsed zone the level it stands at, the shades that suit it, and its toner's clock."""
 
 from __future__ import annotations
 

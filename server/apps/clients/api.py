@@ -11,8 +11,8 @@ from pydantic import Field
 
 from apps.clients import actions, queries
 from apps.clients.models import Client
-from apps.common.auth import member_of
 from apps.common.problems import ERRORS, Problem
+from apps.studio.auth import member_of
 from fervens_core.safety import TestResult
 
 router = Router(tags=["clients"])

@@ -7,10 +7,10 @@ from uuid import UUID
 from django.http import HttpRequest
 from ninja import Router
 
-from apps.common.auth import member_of
 from apps.common.problems import ERRORS, Problem
 from apps.records.record import RecordOut, record_of
 from apps.services import queries
+from apps.studio.auth import member_of
 
 router = Router(tags=["records"])
 

@@ -9,7 +9,6 @@ from django.http import HttpRequest
 from django.utils import timezone
 from ninja import Router
 
-from apps.common.auth import member_of
 from apps.common.problems import ERRORS, Problem
 from apps.services import actions, present, queries
 from apps.services.schemas import (
@@ -26,9 +25,11 @@ from apps.services.schemas import (
     TakePlanIn,
     ToneOut,
 )
+from apps.studio.auth import member_of
 from fervens_core.events import data_from_json
 from fervens_core.head import USUAL_HEAD
 from fervens_core.pigment import hair_hex, undertone
+from fervens_core.plan import make_plan
 from fervens_core.quantities import check_level
 
 router = Router(tags=["services"])
@@ -93,7 +94,7 @@ def read_plan(request: HttpRequest, service_id: UUID) -> PlanOut:
     """The plan of the saved choices."""
     loaded = queries.load(queries.get(member_of(request), service_id))
     wanted = queries.plan_request(loaded)
-    return present.plan_out(loaded, actions.make_plan(wanted), wanted)
+    return present.plan_out(loaded, make_plan(wanted), wanted)
 
 
 @router.post("/services/{service_id}/plan/preview", response={200: PlanOut, ERRORS: Problem})

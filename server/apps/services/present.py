@@ -47,7 +47,7 @@ from fervens_core.pigment import hair_lab
 from fervens_core.plan import Plan, PlanRequest, make_plan
 from fervens_core.service import Phase, Step, live_events
 from fervens_core.toner import Tone
-from fervens_core.tonestep import tone_lanes
+from fervens_core.tonestep import ToneLane, tone_lanes
 from fervens_core.toning import natural_lab
 
 
@@ -302,7 +302,7 @@ def board_out(loaded: Loaded) -> BoardOut:
 def tone_out(loaded: Loaded) -> ToneOut:
     """The tone step now."""
     row, now = loaded.row, timezone.now()
-    lanes = ()
+    lanes: tuple[ToneLane, ...] = ()
     if row.lightener and loaded.state.lanes:
         lanes = tone_lanes(
             loaded.state,

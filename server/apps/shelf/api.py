@@ -5,9 +5,9 @@ from __future__ import annotations
 from django.http import HttpRequest
 from ninja import Router, Schema
 
-from apps.common.auth import member_of
 from apps.common.problems import ERRORS, Problem
 from apps.shelf import queries
+from apps.studio.auth import member_of
 from fervens_core.colour import lab_to_hex
 from fervens_core.pigment import absorption_to_lab, hair_absorption
 from fervens_core.quantities import nominal_percent

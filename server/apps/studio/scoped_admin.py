@@ -13,7 +13,7 @@ from apps.studio.models import Membership
 
 def own_studio_id(request: HttpRequest) -> Any:
     """The studio of the signed-in user, or None."""
-    return Membership.objects.filter(user_id=request.user.pk).values_list("studio_id", flat=True).first()
+    return Membership.objects.filter(user_id=request.user.pk or 0).values_list("studio_id", flat=True).first()
 
 
 class ScopedAdmin(admin.ModelAdmin):  # type: ignore[type-arg]

@@ -47,7 +47,7 @@ const status = computed<{ text: string; isStrong: boolean; isDue?: boolean }>(()
   const from = Math.max(0, Math.round(early - sinceZero.value))
   const wall = Math.round(toWall.value)
   const to = late === null || late > lane.wall_min ? '' : ` to ${Math.max(0, Math.round(late - sinceZero.value))}`
-  return { text: to ? `in ${from}${to} · wall ${wall} min` : `from ${from} · wall ${wall} min`, isStrong: false }
+  return { text: to ? `in ${from}${to} · wall ${wall}` : `from ${from} · wall ${wall}`, isStrong: false }
 })
 const window = computed(() => {
   const at = (m: number | null) => (m === null ? null : props.zero + m)
@@ -121,7 +121,7 @@ const label = computed(
 
 <style>
 .lane-strip {
-  height: clamp(40px, calc((100dvh - 372px) / var(--lanes, 8)), 76px);
+  height: clamp(40px, calc((100dvh - 380px) / var(--lanes, 8)), 76px);
 }
 @media (max-width: 767px) {
   .lane-strip {

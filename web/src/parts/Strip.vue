@@ -61,7 +61,7 @@ const isOn = (minute: number) => minute >= props.axis.from && minute <= props.ax
     <div class="hatch absolute top-[12px] bottom-[14px] rounded-l-[3px] opacity-55" :style="box(applyFrom, zero)" />
     <div
       v-if="shownEnd > zero"
-      class="absolute top-[19px] bottom-[20px] rounded-r-[2px]"
+      class="absolute top-[36%] bottom-[38%] rounded-r-[2px]"
       :class="{ 'opacity-75': isForecast }"
       :style="paint(zero, shownEnd)"
     />

@@ -1,0 +1,30 @@
+"""Small makers of core values for the tests."""
+
+from __future__ import annotations
+
+import datetime as dt
+import itertools
+
+from fervens_core.events import Event, EventData
+from fervens_core.hair import Hair, Zone
+from fervens_core.products import Developer, Lightener
+from fervens_core.quantities import Ratio
+
+START = dt.datetime(2026, 3, 1, 9, 0, tzinfo=dt.UTC)
+POWDER = Lightener("powder", "Powder", Ratio(1.5), label_max_min=50)
+BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (7, 10, 20, 30, 40))
+_ids = itertools.count(1)
+
+
+def zone(key: str = "back", start: float = 3.0, target: float = 8.0, **more) -> Zone:
+    hair = {k: more.pop(k) for k in ("history", "thickness", "porosity") if k in more}
+    return Zone(key=key, name=key.title(), hair=Hair(start, **hair), target_level=target, **more)
+
+
+def event(minute: float, data: EventData, *, by: str = "Ada", event_id: str | None = None, late: float = 0.0) -> Event:
+    at = START + dt.timedelta(minutes=minute)
+    return Event(event_id or f"e{next(_ids)}", at, at + dt.timedelta(minutes=late), by, data)
+
+
+def at(minute: float) -> dt.datetime:
+    return START + dt.timedelta(minutes=minute)

@@ -1,0 +1,209 @@
+"""The board: what it paints is what the model says, walls are never planned past, and the next act is the right one."""
+
+import numpy as np
+import pytest
+from make import POWDER, at, event, zone
+
+from fervens_core.advice import Act, advise, next_check_min
+from fervens_core.board import achieved_level, make_board
+from fervens_core.events import (
+    ApplicationFinished,
+    ApplicationStarted,
+    BowlMixed,
+    ConsultationFinished,
+    PlanTaken,
+    ReadingTaken,
+    Rinsed,
+)
+from fervens_core.lift import level_at
+from fervens_core.pigment import hair_hex
+from fervens_core.products import Lightener
+from fervens_core.quantities import Ratio
+from fervens_core.readings import ReadingMode
+from fervens_core.safety import Findings, TestResult
+from fervens_core.service import Phase, fold
+from fervens_core.tonestep import tone_lanes
+from fervens_core.toner import Tone
+
+ZONES = {z.key: z for z in (zone("back", 3, 8, foil_count=5), zone("top", 3, 8, foil_count=5))}
+BASE = [event(0, ConsultationFinished()), event(1, PlanTaken(("back", "top"), (22.0, 26.0), 60.0))]
+BACK_ON = [
+    *BASE,
+    event(2, BowlMixed("back", 22.0, 15.0, 22.5)),
+    event(3, ApplicationStarted("back", 22.0)),
+    event(9, ApplicationFinished("back")),
+]
+
+
+def board(log, minute, lightener=POWDER):
+    return make_board(fold(log), ZONES, lightener, has_additive=False, now=at(minute))
+
+
+def read(minute, level, mode=ReadingMode.WIPED, key="back"):
+    return event(minute, ReadingTaken(key, level, mode))
+
+
+def test_before_the_plan_there_is_nothing():
+    assert make_board(fold([]), {}, POWDER, has_additive=False, now=at(0)).lanes == ()
+
+
+def test_acts_lead_from_bowl_to_rinse():
+    def first(log, minute):
+        return board(log, minute).acts[0].code
+
+    assert first(BASE, 1) == "mix"
+    assert first(BACK_ON[:3], 2) == "start"
+    assert first(BACK_ON[:4], 9.5) == "finish"
+    assert first(BACK_ON, 9.5) == "mix"
+    assert first([*BACK_ON, event(9.4, BowlMixed("top", 26.0, 15.0, 22.5))], 9.5) == "start"
+    assert first(BACK_ON, 19.5) == "read"
+    assert first([*BACK_ON, read(19.5, 7.0), read(29, 8.5)], 30) == "rinse"
+    assert first(BACK_ON, 54) == "stop"
+    done = [*BACK_ON, event(40, Rinsed("back")), event(41, ApplicationStarted("top", 26.0)), event(42, Rinsed("top"))]
+    assert [a.code for a in board(done, 43).acts] == ["tone"]
+
+
+def test_wall_counts_from_the_first_section():
+    lane = board(BACK_ON, 20).lanes[0]
+    assert lane.wall_min == pytest.approx(50 - 6)
+    assert lane.zero_at == at(9)
+    assert lane.curve[-1].minute == pytest.approx(lane.wall_min)
+    assert not lane.is_passed_wall
+    late = board(BACK_ON, 60).lanes[0]
+    assert late.is_passed_wall
+    assert late.advice.act is Act.STOP
+    assert late.curve[-1].minute == pytest.approx(51)
+
+
+def test_unread_lane_is_painted_as_the_model_says():
+    lane = board(BACK_ON, 29).lanes[0]
+    # the median of levels is the level of the median hair, to sampling of 233 points
+    for point in lane.curve[::10]:
+        expected = float(level_at(point.minute, start_level=3.0, volume_strength=22.0))
+        assert point.level_likely == pytest.approx(expected, abs=0.05)
+        assert point.level_slow <= point.level_likely <= point.level_fast
+    assert lane.hex_target == hair_hex(3.0, [8.0])[0]
+    assert lane.level_now.likely == pytest.approx(float(level_at(20, start_level=3.0, volume_strength=22.0)), abs=0.05)
+    assert [c.level for c in lane.crossings] == [4, 5, 6, 7, 8]
+
+
+def test_a_reading_in_one_zone_moves_the_other():
+    plain, taught = (board(log, 25).lanes for log in (BACK_ON, [*BACK_ON, read(19, 8.0)]))
+    assert taught[0].ratio_rate > 1.1
+    assert taught[1].ratio_rate > 1.05
+    assert taught[1].window_min.likely < plain[1].window_min.likely
+    assert taught[0].readings[0].minute == pytest.approx(10.0)
+
+
+def test_waiting_lane_is_forecast_after_the_hands_are_free():
+    lanes = board(BACK_ON[:4], 5).lanes
+    assert lanes[0].is_forecast
+    assert lanes[0].phase is Phase.APPLYING
+    assert lanes[0].zero_at == at(9)
+    assert lanes[1].started_at == at(10.5)
+    assert lanes[1].wall_min == pytest.approx(50 - 6)
+
+
+def test_a_slow_hand_moves_the_forecast_not_the_wall():
+    lane = board(BACK_ON[:4], 20).lanes[0]
+    assert lane.zero_at == at(20)
+    assert lane.wall_min == pytest.approx(50 - 17)
+
+
+def test_readings_after_the_rinse_say_what_was_reached():
+    log = [*BACK_ON, read(30, 7.0), event(40, Rinsed("back")), read(45, 7.5, ReadingMode.DRY)]
+    lane = board(log, 50).lanes[0]
+    assert lane.achieved_level == 7.5
+    assert lane.rinsed_min == pytest.approx(31.0)
+    assert lane.advice is None
+    assert achieved_level(fold(BACK_ON).lane("back")) is None
+
+
+def test_dark_lightener_makes_a_reading_count_for_less():
+    dark = Lightener("dark", "Dark", Ratio(2), 50, is_dark=True)
+    log = [*BACK_ON, read(19, 8.0, ReadingMode.THROUGH_PRODUCT)]
+    plain, hidden = (board(log, 25, x).lanes[0].ratio_rate for x in (POWDER, dark))
+    assert 1.0 < hidden < plain
+
+
+def test_the_same_log_and_moment_give_the_same_board():
+    log = [*BACK_ON, read(19, 6.5)]
+    assert board(log, 25) == board(log[::-1], 25)
+
+
+# When to look: first at 10 min, then every 5 to 10 (common practice, no source), never past the wall.
+@pytest.mark.parametrize(
+    ("last", "early", "wall", "due"),
+    [
+        (None, 30.0, 44.0, 10.0),
+        (None, 7.0, 44.0, 7.0),
+        (None, 1.0, 44.0, 5.0),
+        (10.0, 40.0, 44.0, 20.0),
+        (10.0, 22.0, 44.0, 16.0),
+        (20.0, 18.0, 44.0, 25.0),
+        (40.0, 60.0, 44.0, 44.0),
+        (10.0, float("inf"), 44.0, 20.0),
+    ],
+)
+def test_next_check(last, early, wall, due):
+    assert next_check_min(last_reading_min=last, ready_early_min=early, wall_min=wall) == due
+
+
+def advice(**changed):
+    values = {
+        "now_min": 18.0,
+        "wall_min": 44.0,
+        "likely_level_now": 7.0,
+        "target_level": 8.0,
+        "ready_min": (20.0, 26.0, 35.0),
+        "chance_by_wall": 0.95,
+        "level_at_wall": 8.4,
+        "last_reading_min": 15.0,
+        "reading_count": 1,
+    }
+    return advise(**(values | changed))
+
+
+def test_advice():
+    assert advice().act is Act.LEAVE
+    assert advice(now_min=21.0).act is Act.READ
+    assert advice(likely_level_now=7.9).act is Act.RINSE
+    assert advice(likely_level_now=7.9, reading_count=0, last_reading_min=None).act is Act.READ
+    assert advice(now_min=44.0, likely_level_now=9.0).act is Act.STOP
+    short = advice(
+        now_min=34.0, last_reading_min=32.0, chance_by_wall=0.1, level_at_wall=7.2, ready_min=(50, np.inf, np.inf)
+    )
+    assert short.act is Act.SHORT
+    assert "7.2" in short.text
+    assert advice(ready_min=(14.0, 17.5, 19.0), now_min=16.0).due_min == 17.5
+
+
+def test_tone_step_takes_what_was_read_and_blocks_what_is_locked():
+    from test_toning import SHELF
+
+    log = [*BACK_ON, event(40, Rinsed("back"))]
+
+    def lanes(log, **findings):
+        return tone_lanes(
+            fold(log),
+            ZONES,
+            POWDER,
+            SHELF,
+            has_additive=False,
+            findings=Findings(**findings),
+            tone=Tone.COOL,
+            now=at(60),
+        )
+
+    (modelled,) = lanes(log)
+    assert not modelled.is_read
+    assert all(o.blocked and "Patch test" in o.blocked for o in modelled.options)
+    clear = {"patch_test": TestResult.NEGATIVE, "patch_test_age_h": 60.0}
+    (read_lane,) = lanes([*log, read(50, 8.5, ReadingMode.DRY)], **clear)
+    assert read_lane.is_read
+    assert read_lane.level == 8.5
+    assert read_lane.undertone == "pale yellow"
+    assert [o.blocked for o in read_lane.options] == [None] * len(SHELF)
+    option = read_lane.options[0]
+    assert option.product_g + option.developer_g == pytest.approx(5 * 5.0)
+    assert [s.minute for s in option.steps] == [5.0, 10.0, 15.0, 20.0]

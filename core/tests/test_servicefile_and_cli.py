@@ -1,0 +1,168 @@
+"""The open service file and the command line: the demo files are read, anything else gets one clear line."""
+
+import copy
+import json
+from pathlib import Path
+
+import pytest
+from fervens_cli.__main__ import main
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from fervens_core.errors import CoreError
+from fervens_core.lift import level_at
+from fervens_core.plan import make_plan
+from fervens_core.servicefile import plan_to_json, read_service_file
+
+DEMO = sorted((Path(__file__).parents[2] / "demo" / "services").glob("*.json"))
+WREN = json.loads(next(p for p in DEMO if "wren" in p.name).read_text())
+
+
+@pytest.mark.parametrize("path", DEMO, ids=lambda p: p.stem)
+def test_demo_files_are_read_and_planned(path):
+    file = read_service_file(json.loads(path.read_text()))
+    plan = make_plan(file.plan_request())
+    assert [z.zone.key for z in plan.zones] == [z.key for z in file.zones]
+    assert json.loads(json.dumps(plan_to_json(plan)))["zones"][0]["bowls"]
+
+
+@pytest.mark.parametrize(
+    ("path", "value", "message"),
+    [
+        (("format",), "other", "format: must be 'fervens-service'"),
+        (("version",), 99, "version: must be 1"),
+        (("client",), "", "client: must be 1 to 80 characters"),
+        (("zones", 2, "start_level"), 11, r"zones\[2\].start_level: must be a number from 1 to 10 \(level\), got 11"),
+        (("zones", 0, "target_level"), 1, r"zones\[0\].target_level: must be at or above start_level 3"),
+        (("zones", 1, "key"), "low_back", r"zones\[1\].key: must be different"),
+        (("zones", 0, "foil_count"), 2.5, r"zones\[0\].foil_count: must be a whole number"),
+        (("zones", 0, "history"), "dyed", r"zones\[0\].history: must be one of virgin, tinted"),
+        (("zones", 0, "colour"), "x", r"zones\[0\].colour: must be one of"),
+        (("zones", 0, "is_delicate"), "yes", r"zones\[0\].is_delicate: must be true or false"),
+        (("zones",), {}, "zones: must be a list of at most 60"),
+        (("lightener", "label_max_min"), 500, r"lightener.label_max_min: must be a number from 10 to 90 min, got 500"),
+        (("lightener",), None, "lightener: must be given"),
+        (("developers",), [], "bottles: must be at least one developer"),
+        (("toners", 0, "dyes"), {"violet": 0.4}, r"toners\[0\].dyes: must be shares that sum to 1"),
+        (("toners", 0, "dyes"), {"mauve": 1}, r"toners\[0\].dyes: must be made of yellow"),
+        (("plan",), {"volumes": {"chin": 20}}, "plan.volumes: must be one of the zones"),
+        (("plan",), {"finish_min": -4}, "plan.finish_min: must be a number from 1 to 600 min, got -4"),
+        (("events", 0, "kind"), "Sang", r"events\[0\].kind: must be one of"),
+        (("events", 0, "at_min"), -1, r"events\[0\].at_min"),
+        (("findings",), {"age_years": 400}, "findings.age_years: must be a number from 0 to 120 years, got 400"),
+        (("extra",), 1, "extra: must be one of"),
+    ],
+)
+def test_bad_files_are_named_by_path(path, value, message):
+    document = copy.deepcopy(WREN)
+    place = document
+    for part in path[:-1]:
+        place = place[part]
+    place[path[-1]] = value
+    with pytest.raises(CoreError, match=message):
+        make_plan(read_service_file(document).plan_request())
+
+
+json_values = st.recursive(
+    st.none() | st.booleans() | st.floats() | st.integers(-(10**30), 10**30) | st.text(max_size=8),
+    lambda inner: st.lists(inner, max_size=3) | st.dictionaries(st.text(max_size=8), inner, max_size=3),
+    max_leaves=6,
+)
+
+
+@settings(max_examples=250, deadline=None)
+@given(st.data())
+def test_fuzzed_files_give_a_clear_error_or_a_plan(data):
+    document = copy.deepcopy(WREN)
+    place = document
+    for _ in range(data.draw(st.integers(1, 3))):
+        if isinstance(place, dict) and place:
+            key = data.draw(st.sampled_from(sorted(place)))
+        elif isinstance(place, list) and place:
+            key = data.draw(st.integers(0, len(place) - 1))
+        else:
+            break
+        holder, last = place, key
+        place = place[key]
+    holder[last] = data.draw(json_values)
+    try:
+        make_plan(read_service_file(document).plan_request())
+    except CoreError as error:
+        assert error.message
+        assert len(error.message) < 2000
+
+
+def run(capsys, *arguments):
+    code = main(list(arguments))
+    captured = capsys.readouterr()
+    return code, captured.out, captured.err
+
+
+def test_curve(capsys):
+    code, out, _ = run(capsys, "curve", "--from", "3", "--volume", "30", "--minutes", "0,10,50", "--json")
+    points = json.loads(out)["points"]
+    assert code == 0
+    assert [p["minute"] for p in points] == [0, 10, 50]
+    assert points[2]["level"] == pytest.approx(float(level_at(50, start_level=3, volume_strength=30)), abs=1e-3)
+    assert len(points[0]["lab"]) == 3
+    assert points[0]["hex"].startswith("#")
+
+
+def test_neutralise(capsys):
+    code, out, _ = run(capsys, "neutralise", "--from", "3", "--level", "9", "--json")
+    found = json.loads(out)
+    assert code == 0
+    assert found["undertone"] == "pale yellow"
+    assert found["ranking"][0]["family"] == "violet"
+    chromas = [n["chroma"] for n in found["ranking"]]
+    assert chromas == sorted(chromas)
+
+
+def test_plan_and_plain_text(capsys, tmp_path):
+    path = tmp_path / "s.json"
+    path.write_text(json.dumps(WREN))
+    code, out, _ = run(capsys, "plan", str(path), "--json")
+    assert code == 0
+    assert len(json.loads(out)["zones"]) == len(WREN["zones"])
+    for arguments in (
+        ["plan", str(path)],
+        ["curve", "--from", "3", "--volume", "20"],
+        ["neutralise", "--from", "3", "--level", "7"],
+    ):
+        code, out, err = run(capsys, *arguments)
+        assert (code, err) == (0, "")
+        assert out.strip()
+
+
+@pytest.mark.parametrize(
+    ("arguments", "words"),
+    [
+        (["curve", "--from", "12", "--volume", "20"], ["--from", "1 to 10", "12"]),
+        (["curve", "--from", "3", "--volume", "strong"], ["--volume", "number", "strong"]),
+        (["curve", "--from", "3", "--volume", "60"], ["--volume", "40 vol", "60"]),
+        (["curve", "--from", "3", "--volume", "20", "--minutes", "0,x"], ["--minutes", "x"]),
+        (["curve", "--from", "3", "--volume", "20", "--minutes", "900"], ["--minutes", "240", "900"]),
+        (["neutralise", "--from", "8", "--level", "6"], ["level", "8", "6"]),
+        (["plan", "/nowhere/at/all.json"], ["FILE", "readable", "/nowhere/at/all.json"]),
+    ],
+)
+def test_bad_input_gets_one_line(capsys, arguments, words):
+    code, out, err = run(capsys, *arguments)
+    assert (code, out) == (2, "")
+    assert err.count("\n") == 1
+    assert all(w in err for w in words)
+
+
+@pytest.mark.parametrize("content", [b"\xff\xfe", b"{", b"[" * 100_000, b"[]", b'"x"'])
+def test_files_that_are_no_service_get_one_line(capsys, tmp_path, content):
+    path = tmp_path / "s.json"
+    path.write_bytes(content)
+    code, out, err = run(capsys, "plan", str(path))
+    assert (code, out, err.count("\n")) == (2, "", 1)
+
+
+def test_missing_arguments_exit_with_2(capsys):
+    with pytest.raises(SystemExit) as caught:
+        main(["curve", "--volume", "20"])
+    assert caught.value.code == 2
+    assert capsys.readouterr().err.count("\n") == 1
