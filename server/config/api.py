@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
+import json
 import logging
+from collections.abc import Sequence
 from typing import Any
 
 from django.core.exceptions import PermissionDenied
@@ -38,6 +40,23 @@ def _core(request: HttpRequest, error: CoreError) -> HttpResponse:
     return problem(status, error.code, error.message)
 
 
+def _sent_value(request: HttpRequest, loc: Sequence[str | int]) -> str | int | float | bool | None:
+    """The value a validation error is about, dug out of the request by its path."""
+    place: Any = request.GET.dict()
+    path = [p for p in loc if p not in ("body", "query", "payload")]
+    if "body" in loc:
+        try:
+            place = json.loads(request.body)
+        except ValueError:
+            return None
+    for part in path:
+        try:
+            place = place[part]
+        except (KeyError, IndexError, TypeError):
+            return None
+    return place if isinstance(place, str | int | float | bool | None) else repr(place)[:100]
+
+
 @api.exception_handler(ValidationError)
 def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
     first: dict[str, Any] = error.errors[0] if error.errors else {}
@@ -45,8 +64,7 @@ def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
         return problem(404, "not_found", "There is nothing here that you may see.")
     place = [str(p) for p in first.get("loc", []) if p not in ("body", "payload", "query", "path")]
     field = ".".join(place) or "body"
-    value = first.get("input")
-    shown = value if isinstance(value, str | int | float | bool) else repr(value)[:100]
+    shown = _sent_value(request, first.get("loc", ()))
     detail = f"{field}: {first.get('msg', 'not understood')}, got {shown!r}."
     return problem(422, "value_out_of_limit", detail, field=field, limit=first.get("msg"), value=shown)
 

@@ -1,0 +1,182 @@
+"""Who may see and do what: every endpoint, for nobody, a stranger and each role."""
+
+import datetime as dt
+import json
+from uuid import uuid4
+
+import pytest
+from conftest import PASSWORD, Actor, make_member, to_plan
+from django.contrib.auth import get_user_model
+from django.test import Client as Browser
+from django.utils import timezone
+
+from config.api import api
+
+PUBLIC = {("get", "/api/session"), ("post", "/api/session")}
+
+
+def endpoints():
+    """Every method and path of the API, from its own schema, so that a new one cannot be forgotten."""
+    return [(method, path) for path, methods in api.get_openapi_schema()["paths"].items() for method in methods]
+
+
+BODIES = {
+    "/api/clients": {"name": "X"},
+    "/api/clients/{client_id}": {"name": "X"},
+    "/api/services": {"client_id": "CLIENT"},
+    "/api/services/{service_id}/consultation": {"revision": 0, "zones": []},
+    "/api/services/{service_id}/plan/preview": {"revision": 0, "lightener_key": "LIGHTENER"},
+    "/api/services/{service_id}/plan": {"revision": 0, "lightener_key": "LIGHTENER"},
+    "/api/services/{service_id}/plan/take": {"event_id": str(uuid4())},
+    "/api/services/{service_id}/events": {
+        "event_id": str(uuid4()),
+        "kind": "ConsultationFinished",
+        "occurred_at": timezone.now().isoformat(),
+    },
+}
+
+
+def call(actor, method, path, ids):
+    body = {k: ids.get(v, v) if isinstance(v, str) else v for k, v in BODIES.get(path, {}).items()}
+    address = path.removeprefix("/api").format(client_id=ids["CLIENT"], service_id=ids["SERVICE"])
+    answer = actor.browser.generic(method.upper(), f"/api{address}", json.dumps(body), "application/json")
+    return answer
+
+
+@pytest.fixture
+def ids(owner):
+    service = to_plan(owner)
+    return {
+        "CLIENT": service["client_id"],
+        "SERVICE": service["id"],
+        "LIGHTENER": owner.get("/shelf")["lighteners"][0]["key"],
+    }
+
+
+def test_the_matrix_knows_every_endpoint():
+    written = [(m, p) for m, p in endpoints() if m in ("post", "put", "patch") and (m, p) not in PUBLIC]
+    assert {p for _, p in written} == set(BODIES)
+    assert len(endpoints()) >= 20
+
+
+@pytest.mark.parametrize(("method", "path"), endpoints(), ids=lambda v: str(v))
+def test_nobody_is_asked_to_sign_in(method, path, ids, nobody):
+    if (method, path) in PUBLIC:
+        return
+    answer = call(nobody, method, path, ids)
+    assert answer.status_code == 401
+    assert answer["Content-Type"] == "application/problem+json"
+    assert answer.json()["code"] == "signed_out"
+
+
+@pytest.mark.parametrize(("method", "path"), [e for e in endpoints() if "{" in e[1]], ids=lambda v: str(v))
+def test_another_studios_rows_are_not_there(method, path, ids, stranger):
+    answer = call(stranger, method, path, ids)
+    assert answer.status_code == 404
+    assert answer.json()["code"] == "not_found"
+
+
+def test_lists_hold_only_the_own_studios_rows(ids, stranger, owner):
+    assert stranger.get("/clients")["total"] == 0
+    assert stranger.get("/day")["services"] == []
+    assert owner.get("/clients")["total"] == 1
+    own = {x["key"] for x in owner.get("/shelf")["developers"]}
+    assert own.isdisjoint(x["key"] for x in stranger.get("/shelf")["developers"])
+
+
+def test_another_studios_rows_cannot_be_reached_through_a_body(ids, stranger, owner):
+    client = stranger.post("/clients", {"name": "Theirs"}, 201)
+    assert owner.post("/services", {"client_id": client["id"]}, 404)["code"] == "not_found"
+    lightener = stranger.get("/shelf")["lighteners"][0]["key"]
+    body = {"revision": 0, "lightener_key": lightener}
+    assert owner.post(f"/services/{ids['SERVICE']}/plan/preview", body, 404)["code"] == "not_found"
+
+
+def test_an_assistant_works_the_chair_but_does_not_lead(ids, assistant, owner):
+    service = ids["SERVICE"]
+    assert assistant.get(f"/services/{service}")["step"] == "plan"
+    refused = assistant.post(f"/services/{service}/plan/take", {"event_id": str(uuid4())}, 403)
+    assert refused["code"] == "not_allowed"
+    assert "assistant cannot take a plan" in refused["detail"]
+    owner.post(f"/services/{service}/plan/take", {"event_id": str(uuid4())})
+    assistant.event(service, "ApplicationStarted", zone_key="crown", volume_strength=20)
+    assistant.event(service, "Rinsed", zone_key="crown")
+    assert assistant.event(service, "ServiceClosed", 403)["code"] == "not_allowed"
+    body = {"revision": 1, "lightener_key": ids["LIGHTENER"]}
+    assert assistant.put(f"/services/{service}/plan", body, 403)["code"] == "not_allowed"
+
+
+def sign_in(browser, username, password):
+    return browser.post("/api/session", {"username": username, "password": password}, content_type="application/json")
+
+
+def test_signing_in_and_out(studio):
+    user = make_member(studio, "technician")
+    browser = Browser()
+    assert browser.get("/api/session").json()["member_name"] is None
+    wrong = sign_in(browser, user.username, "not it")
+    assert (wrong.status_code, wrong.json()["code"]) == (401, "wrong_password")
+    assert sign_in(browser, user.username, PASSWORD).json()["studio_name"] == "The hair room"
+    assert browser.get("/api/shelf").status_code == 200
+    assert browser.delete("/api/session").status_code == 200
+    assert browser.get("/api/shelf").status_code == 401
+
+
+def test_guessing_is_throttled(studio, settings):
+    user = make_member(studio, "technician")
+    browser = Browser()
+    codes = [
+        sign_in(browser, user.username, f"guess {i}").json()["code"] for i in range(settings.AXES_FAILURE_LIMIT + 1)
+    ]
+    assert codes[0] == "wrong_password"
+    assert codes[-1] == "locked_out"
+    assert sign_in(browser, user.username, PASSWORD).status_code == 403
+
+
+def test_an_account_without_a_studio_is_told_so(db):
+    get_user_model().objects.create_user("loose", password=PASSWORD)
+    assert sign_in(Browser(), "loose", PASSWORD).json()["code"] == "no_studio"
+
+
+def test_writing_needs_the_csrf_token(owner):
+    browser = Browser(enforce_csrf_checks=True)
+    browser.force_login(owner.user, backend="django.contrib.auth.backends.ModelBackend")
+    assert browser.post("/api/clients", {"name": "X"}, content_type="application/json").status_code == 403
+    token = browser.get("/").cookies["csrftoken"].value
+    answer = browser.post(
+        "/api/clients", {"name": "X"}, content_type="application/json", headers={"X-CSRFToken": token}
+    )
+    assert answer.status_code == 201
+    assert sign_in(Browser(enforce_csrf_checks=True), "x", "y").status_code == 403
+
+
+def test_pages_carry_strict_headers(nobody):
+    answer = nobody.browser.get("/")
+    policy = answer["Content-Security-Policy"]
+    assert "script-src 'self'" in policy
+    assert "unsafe" not in policy
+    assert answer["X-Frame-Options"] == "DENY"
+    assert answer["X-Content-Type-Options"] == "nosniff"
+
+
+def test_admin_shows_staff_only_their_own_studio(ids, stranger, owner):
+    from django.contrib.auth.models import Permission
+
+    user = owner.user
+    user.is_staff = True
+    user.save()
+    user.user_permissions.set(Permission.objects.filter(codename__in=["view_client", "view_studio", "view_auditentry"]))
+    stranger.post("/clients", {"name": "Hidden Person"}, 201)
+    page = owner.browser.get("/admin/clients/client/").content.decode()
+    assert "Ida Fern" in page
+    assert "Hidden Person" not in page
+    assert "Another studio" not in owner.browser.get("/admin/studio/studio/").content.decode()
+    assert "ConsultationFinished" in owner.browser.get("/admin/studio/auditentry/").content.decode()
+    assert owner.browser.get("/admin/studio/auditentry/add/").status_code == 403
+
+
+def test_a_session_ends(owner, settings):
+    session = owner.browser.session
+    session.set_expiry(dt.timedelta(seconds=-1))
+    session.save()
+    assert owner.get("/shelf", 401)["code"] == "signed_out"

@@ -1,0 +1,224 @@
+"""One service from the first reading to the filed record, and what is refused on the way."""
+
+import datetime as dt
+from uuid import uuid4
+
+import pytest
+from conftest import ZONE, Actor, consult, make_member, to_chair, to_plan
+from django.utils import timezone
+
+from apps.services.models import ServiceEvent
+from apps.studio.models import AuditEntry
+
+
+def test_from_reading_to_record(owner):
+    client = owner.post("/clients", {"name": "Ida Fern"}, 201)
+    placed = (timezone.now() - dt.timedelta(hours=50)).isoformat()
+    owner.ask("PATCH", f"/clients/{client['id']}", {"patch_test_placed_at": placed, "patch_test_result": "negative"})
+    service = to_chair(owner, client=client)
+    sid = service["id"]
+    bowl = owner.get(f"/services/{sid}/board")["bowls"][0]
+    owner.event(
+        sid,
+        "BowlMixed",
+        minutes_ago=47,
+        zone_key="crown",
+        volume_strength=bowl["volume_strength"],
+        product_g=bowl["lightener_g"],
+        developer_g=bowl["developer_g"],
+    )
+    owner.event(sid, "ApplicationStarted", minutes_ago=46, zone_key="crown", volume_strength=bowl["volume_strength"])
+    owner.event(sid, "ApplicationFinished", minutes_ago=41, zone_key="crown")
+    board = owner.event(sid, "ReadingTaken", minutes_ago=20, zone_key="crown", level=7, mode="wiped")
+    lane = board["board"]["lanes"][0]
+    assert lane["readings"][0]["minute"] == pytest.approx(21, abs=0.1)
+    assert lane["curve"][0]["hex"].startswith("#")
+    owner.event(sid, "Rinsed", minutes_ago=12, zone_key="crown")
+    owner.event(sid, "ReadingTaken", minutes_ago=10, zone_key="crown", level=8, mode="dry")
+    tone = owner.get(f"/services/{sid}/tone")
+    assert tone["step"] == "tone"
+    zone = tone["lanes"][0]
+    assert (zone["level"], zone["undertone"], zone["is_read"]) == (8, "yellow", True)
+    option = zone["options"][0]
+    assert option["blocked"] is None
+    owner.event(
+        sid,
+        "TonerApplied",
+        minutes_ago=9,
+        zone_key="crown",
+        **{k: option[k] for k in ("shade_key", "shade_name", "minutes", "product_g", "developer_g")},
+    )
+    owner.event(sid, "TonerRinsed", minutes_ago=1, zone_key="crown")
+    owner.event(sid, "ServiceClosed", worked="Fresh bowls.", change="Book longer.")
+    record = owner.get(f"/services/{sid}/record")
+    assert record["step"] == "record"
+    assert [r["level"] for r in record["lanes"][0]["readings"]] == [7, 8]
+    assert record["lanes"][0]["achieved_level"] == 8
+    assert record["toners"][0]["shade_name"] == option["shade_name"]
+    assert record["toners"][0]["minutes"] == pytest.approx(8, abs=0.1)
+    assert record["bowls"][0]["product_g"] == pytest.approx(bowl["lightener_g"])
+    assert record["worked"] == "Fresh bowls."
+    assert record["walls_passed"] == []
+    assert {c["code"] for c in record["cautions"]} >= {"professional_use"}
+    assert owner.event(sid, "Rinsed", 409, zone_key="crown")["code"] == "service_closed"
+
+
+def test_a_blocked_person_cannot_be_planned(owner):
+    client = owner.post("/clients", {"name": "Ida Fern"}, 201)
+    service = consult(owner, owner.post("/services", {"client_id": client["id"]}, 201), salts_test="positive")
+    assert service["is_blocked"]
+    for entry in service["cautions"]:
+        owner.event(service["id"], "CautionAcknowledged", caution=entry["caution"]["code"])
+    refused = owner.event(service["id"], "ConsultationFinished", 409)
+    assert refused["code"] == "metallic_salts"
+    assert "violently" in refused["detail"]
+    assert (
+        owner.post(f"/services/{service['id']}/plan/take", {"event_id": str(uuid4())}, 409)["code"] == "metallic_salts"
+    )
+    assert owner.get("/day")["services"][0]["next_text"] == "Must not be lightened today"
+
+
+def test_cautions_must_be_acknowledged_by_name(owner):
+    client = owner.post("/clients", {"name": "Ida Fern"}, 201)
+    service = consult(owner, owner.post("/services", {"client_id": client["id"]}, 201), [ZONE | {"is_delicate": True}])
+    refused = owner.event(service["id"], "ConsultationFinished", 409)
+    assert refused["code"] == "cautions_open"
+    assert "Delicate hair: Crown" in refused["detail"]
+    owner.event(service["id"], "CautionAcknowledged", caution="delicate")
+    taken = {c["caution"]["code"]: c for c in owner.get(f"/services/{service['id']}")["cautions"]}
+    assert taken["delicate"]["acknowledged_by"] == "Owner"
+    assert taken["professional_use"]["acknowledged_at"] is None
+
+
+def test_an_empty_head_cannot_be_planned(owner):
+    client = owner.post("/clients", {"name": "Ida Fern"}, 201)
+    service = owner.post("/services", {"client_id": client["id"]}, 201)
+    assert owner.event(service["id"], "ConsultationFinished", 409)["code"] == "no_zones"
+    assert owner.get(f"/services/{service['id']}/plan")["lanes"] == []
+
+
+def test_oxidative_toner_stays_locked_without_its_patch_test(owner):
+    sid = to_chair(owner)["id"]
+    owner.event(sid, "ApplicationStarted", zone_key="crown", volume_strength=20)
+    owner.event(sid, "Rinsed", zone_key="crown")
+    options = owner.get(f"/services/{sid}/tone")["lanes"][0]["options"]
+    locked = next(o for o in options if o["shade_name"] == "Fog 9")
+    wash = next(o for o in options if o["shade_name"] == "Wash 9")
+    assert "Patch test" in locked["blocked"]
+    assert options.index(wash) < options.index(locked)
+
+    def apply(option, **more):
+        data = {k: option[k] for k in ("shade_key", "shade_name", "minutes", "product_g", "developer_g")} | more
+        return data
+
+    assert owner.event(sid, "TonerApplied", 409, zone_key="crown", **apply(locked))["code"] == "patch_test"
+    over = owner.event(sid, "TonerApplied", 409, zone_key="crown", **apply(wash, minutes=30))
+    assert over["code"] == "toner_over_label"
+    assert "at most 10" in over["detail"]
+    owner.event(sid, "TonerApplied", zone_key="crown", **apply(wash))
+
+
+def test_developer_over_the_limit_is_refused_at_the_plan_and_at_the_chair(owner):
+    service = to_plan(owner, zones=[ZONE | {"is_delicate": True}])
+    key = owner.get("/shelf")["lighteners"][0]["key"]
+    body = {"revision": service["revision"], "lightener_key": key, "volumes": {"crown": 30}}
+    assert owner.put(f"/services/{service['id']}/plan", body, 409)["code"] == "volume_over_limit"
+    owner.post(f"/services/{service['id']}/plan/take", {"event_id": str(uuid4())})
+    refused = owner.event(service["id"], "ApplicationStarted", 409, zone_key="crown", volume_strength=30)
+    assert refused["code"] == "volume_over_limit"
+    assert "at most 20 vol (delicate hair), got 30" in refused["detail"]
+
+
+def test_the_plan_is_kept_and_taken_as_the_server_computes_it(owner):
+    zones = [ZONE, ZONE | {"key": "top", "name": "Top"}]
+    service = to_plan(owner, zones=zones)
+    key = owner.get("/shelf")["lighteners"][0]["key"]
+    body = {"revision": service["revision"], "lightener_key": key, "finish_min": 40, "order": ["top", "crown"]}
+    preview = owner.post(f"/services/{service['id']}/plan/preview", body)
+    assert [x["key"] for x in preview["lanes"]] == ["top", "crown"]
+    assert [x["key"] for x in owner.get(f"/services/{service['id']}/plan")["lanes"]] == ["crown", "top"]
+    kept = owner.put(f"/services/{service['id']}/plan", body | {"volumes": {"top": 25}})
+    assert kept["lanes"][0]["volume_strength"] == 25
+    board = owner.post(f"/services/{service['id']}/plan/take", {"event_id": str(uuid4())})
+    assert [(x["key"], x["volume_strength"]) for x in board["board"]["lanes"]] == [
+        (x["key"], x["volume_strength"]) for x in kept["lanes"]
+    ]
+    assert owner.put(f"/services/{service['id']}/plan", body, 409)["code"] in ("not_planning", "changed_elsewhere")
+
+
+def test_two_writers_do_not_overwrite_each_other(owner, technician):
+    client = owner.post("/clients", {"name": "Ida Fern"}, 201)
+    service = owner.post("/services", {"client_id": client["id"]}, 201)
+    consult(owner, service, wish="Cool")
+    body = {"revision": service["revision"], "zones": [], "wish": "Warm"}
+    assert technician.put(f"/services/{service['id']}/consultation", body, 409)["code"] == "changed_elsewhere"
+    assert technician.get(f"/services/{service['id']}")["wish"] == "Cool"
+
+
+def test_an_event_sent_twice_is_taken_once(owner, technician):
+    sid = to_chair(owner)["id"]
+    event_id = str(uuid4())
+    for actor in (owner, owner, technician):
+        actor.event(sid, "ApplicationStarted", event_id=event_id, zone_key="crown", volume_strength=20)
+    assert ServiceEvent.objects.filter(event_id=event_id).count() == 1
+    other = to_chair(owner)["id"]
+    assert (
+        owner.event(other, "ApplicationStarted", 409, event_id=event_id, zone_key="crown", volume_strength=20)["code"]
+        == "event_id_taken"
+    )
+
+
+def test_an_act_is_undone_by_a_later_event(owner):
+    sid = to_chair(owner)["id"]
+    board = owner.event(sid, "ApplicationStarted", zone_key="crown", volume_strength=20)
+    assert board["undo"]["text"] == "Crown: application started, 20 vol"
+    undone = owner.event(sid, "EventVoided", event_id_of=None, expect=422)
+    assert undone["field"] == "event_id_of"
+    owner.post(
+        f"/services/{sid}/events",
+        {
+            "event_id": str(uuid4()),
+            "kind": "EventVoided",
+            "occurred_at": timezone.now().isoformat(),
+            "data": {"event_id": board["undo"]["event_id"]},
+        },
+    )
+    board = owner.get(f"/services/{sid}/board")
+    assert board["board"]["lanes"][0]["phase"] == "waiting"
+    struck = [x for x in owner.get(f"/services/{sid}/record")["lines"] if x["is_voided"]]
+    assert [x["text"] for x in struck] == ["Crown: application started, 20 vol"]
+
+
+@pytest.mark.parametrize(("minutes_ago", "is_taken"), [(0, True), (60, True), (-10, False), (60 * 24 * 3, False)])
+def test_moments_far_off_are_refused(owner, minutes_ago, is_taken):
+    sid = to_chair(owner)["id"]
+    answer = owner.event(
+        sid, "CautionAcknowledged", 200 if is_taken else 422, minutes_ago=minutes_ago, caution="professional_use"
+    )
+    if not is_taken:
+        assert answer["field"] == "occurred_at"
+
+
+def test_audit_says_who_did_what(owner):
+    sid = to_chair(owner)["id"]
+    acts = list(AuditEntry.objects.filter(target=sid).order_by("pk").values_list("act", "member_name"))
+    assert [a for a, _ in acts] == [
+        "service started",
+        "consultation written",
+        "CautionAcknowledged",
+        "CautionAcknowledged",
+        "ConsultationFinished",
+        "PlanTaken",
+    ]
+    assert {n for _, n in acts} == {"Owner"}
+
+
+def test_the_chair_is_the_same_for_every_process(owner, studio):
+    """Nothing of a service lives in a process: another member's session computes the same lanes from the rows."""
+    sid = to_chair(owner)["id"]
+    owner.event(sid, "ApplicationStarted", minutes_ago=20, zone_key="crown", volume_strength=20)
+    owner.event(sid, "ApplicationFinished", minutes_ago=15, zone_key="crown")
+    other = Actor(make_member(studio, "technician"))
+    mine, theirs = (a.get(f"/services/{sid}/board")["board"]["lanes"][0] for a in (owner, other))
+    for field in ("zero_at", "wall_min", "window_min", "curve", "phase"):
+        assert mine[field] == theirs[field]
