@@ -59,7 +59,7 @@ export function ticks(axis: Axis, most: number): number[] {
   const span = axis.to - axis.from
   const step = [1, 2, 5, 10, 15, 20, 30, 60, 120].find((s) => span / s <= most) ?? 240
   const found: number[] = []
-  for (let m = Math.ceil(axis.from / step) * step; m <= axis.to + 1e-9; m += step) found.push(m)
+  for (let m = Math.ceil(axis.from / step) * step; m <= axis.to + 1e-9; m += step) found.push(m + 0) // no minus zero
   return found
 }
 

@@ -19,30 +19,35 @@ export function useActs(serviceId: string) {
     void client.invalidateQueries({ queryKey: ['day'] })
   }
 
-  const act = async (kind: string, values: Record<string, unknown> = {}, said?: string): Promise<boolean> => {
-    if (isBusy.value) return false
+  let queue: Promise<unknown> = Promise.resolve()
+
+  const send = async (kind: string, values: Record<string, unknown>, said?: string): Promise<boolean> => {
     isBusy.value = true
     try {
       const board: Schemas['BoardOut'] = await record(serviceId, kind, clock.moment(), values)
+      await client.cancelQueries({ queryKey: ['board', serviceId] }) // an older answer must not overwrite this one
       client.setQueryData(['board', serviceId], board)
-      if (said) {
-        const undone = board.undo
-        notices.say(said, undone ? () => void undo(undone) : undefined)
-      }
-      await refresh()
+      const undone = board.undo
+      if (said) notices.say(said, undone ? () => void undo(undone) : undefined)
+      void refresh()
       return true
     } catch (error) {
       notices.fail(error)
-      await client.invalidateQueries({ queryKey: ['board', serviceId] })
+      void client.invalidateQueries({ queryKey: ['board', serviceId] })
       return false
     } finally {
       isBusy.value = false
     }
   }
+  /** Acts go to the log one after another, in the order of the hand; none is dropped. */
+  const act = (kind: string, values: Record<string, unknown> = {}, said?: string): Promise<boolean> => {
+    const done = queue.then(() => send(kind, values, said))
+    queue = done
+    return done
+  }
 
   const undo = async (what: Schemas['UndoOut']) => {
-    await act('EventVoided', { event_id: what.event_id })
-    notices.say(`Taken back: ${what.text}`)
+    if (await act('EventVoided', { event_id: what.event_id })) notices.say(`Taken back: ${what.text}`)
   }
 
   return { act, undo, isBusy, refresh }

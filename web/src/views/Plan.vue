@@ -60,14 +60,17 @@ const body = () => ({
 // A drag asks again as soon as the last answer is there: always the newest choice, never a queue of old ones.
 let isAsking = false
 let isAgain = false
+let turns = 0
 const preview = async () => {
   if (isAsking) {
     isAgain = true
     return
   }
   isAsking = true
+  const turn = ++turns
   try {
-    shown.value = await previewPlan(id, body())
+    const found = await previewPlan(id, body())
+    if (turn === turns) shown.value = found // a plan kept meanwhile is newer than this look
     problem.value = ''
   } catch (error) {
     problem.value = error instanceof ApiError ? error.problem.detail : 'The plan could not be worked out here.'
@@ -81,6 +84,8 @@ const preview = async () => {
 }
 const keep = async () => {
   if (isLocked.value) return
+  isAgain = false
+  turns++
   try {
     const kept = await writePlan(id, body())
     revision = kept.revision

@@ -32,7 +32,10 @@ const span = computed(() => {
     @retry="query.refetch()"
   />
   <template v-else>
-    <div class="no-print flex flex-col gap-x-8 gap-y-1 px-4 sm:px-6 lg:flex-row lg:items-end">
+    <section
+      aria-label="This service"
+      class="no-print flex flex-col gap-x-8 gap-y-1 px-4 sm:px-6 lg:flex-row lg:items-end"
+    >
       <p class="min-w-0 shrink-0">
         <RouterLink
           :to="{ name: 'client', params: { id: query.data.value.client_id } }"
@@ -49,7 +52,7 @@ const span = computed(() => {
         :from-hex="query.data.value.zones[0]?.start_hex ?? 'var(--line-strong)'"
         :to-hex="query.data.value.zones[0]?.target_hex ?? 'var(--line-strong)'"
       />
-    </div>
+    </section>
     <RouterView :key="route.fullPath" />
   </template>
 </template>

@@ -1,0 +1,100 @@
+"""Every main view: axe finds nothing, nothing is cut off on a phone, and it prints."""
+
+import pytest
+
+from .conftest import open_service, violations
+
+VIEWS = [
+    ("day", None, None),
+    ("consultation", "Casimir Holt", "consultation"),
+    ("declined", "Bruno Salt", "consultation"),
+    ("plan", "Wren Adair", "plan"),
+    ("chair", "Ilse Varga", "chair"),
+    ("tone", "Tobias Renn", "tone"),
+    ("record", "Noor Castell", "record"),
+]
+
+
+def settle(page, client, step):
+    if client:
+        open_service(page, client, step)
+    page.wait_for_load_state("networkidle")
+    page.locator("main").first.wait_for()
+
+
+@pytest.mark.parametrize("theme", ["light", "dark"])
+def test_no_accessibility_violation_on_any_main_view(signed_in, address, theme):
+    page = signed_in
+    page.evaluate(f"localStorage.setItem('fervens.theme', '{theme}')")
+    found = {}
+    for name, client, step in VIEWS:
+        page.goto(address)
+        page.get_by_role("heading", name="Today").wait_for()
+        settle(page, client, step)
+        if name == "consultation":
+            page.get_by_role("group", name="Zones").get_by_role("button", name="Crown").click()
+            page.get_by_role("group", name="Level wanted").wait_for()
+        found[name] = violations(page)
+        if name == "chair":
+            page.keyboard.press("3")
+            page.get_by_role("heading", name="Crown", exact=True).wait_for()
+            page.wait_for_timeout(350)  # the panel's own movement, which axe would read half-way
+            found["reading"] = violations(page)
+        if name == "record":
+            page.get_by_role("link", name=client).first.click()
+            page.get_by_role("heading", name="Visits").wait_for()
+            found["client"] = violations(page)
+    assert {k: v for k, v in found.items() if v} == {}
+
+
+def test_sign_in_has_no_accessibility_violation(address, page):
+    page.goto(address)
+    page.get_by_role("button", name="Sign in").wait_for()
+    assert violations(page) == []
+
+
+@pytest.mark.parametrize("width", [390, 820])
+def test_nothing_runs_off_a_small_screen(signed_in, address, width):
+    page = signed_in
+    page.set_viewport_size({"width": width, "height": 900})
+    wide = {}
+    for name, client, step in VIEWS:
+        page.goto(address)
+        page.get_by_role("heading", name="Today").wait_for()
+        settle(page, client, step)
+        over = page.evaluate("document.documentElement.scrollWidth - window.innerWidth")
+        if over > 0:
+            wide[name] = over
+    assert wide == {}
+
+
+def test_chair_buttons_are_large_enough_for_a_glove(signed_in):
+    page = signed_in
+    open_service(page, "Ilse Varga", "chair")
+    page.get_by_role("region", name="Next").get_by_role("button").wait_for()
+    boxes = page.get_by_role("region", name="Next").get_by_role("button").all()
+    boxes += page.get_by_role("region", name="Zones over time").get_by_role("button").all()
+    heights = [b.bounding_box()["height"] for b in boxes]
+    assert len(heights) == 9
+    assert min(heights) >= 48
+
+
+def test_record_and_plan_print_on_paper(signed_in, address):
+    page = signed_in
+    for client, step, words in (("Noor Castell", "record", "As it ran"), ("Wren Adair", "plan", "Mixing list")):
+        page.goto(address)
+        page.get_by_role("heading", name="Today").wait_for()
+        settle(page, client, step)
+        page.emulate_media(media="print")
+        page.get_by_role("heading", name=words).wait_for()
+        assert not page.get_by_role("button", name="Print").is_visible()
+        assert not page.get_by_role("banner").is_visible()
+        assert len(page.pdf(format="A4")) > 10_000
+        page.emulate_media(media="screen")
+
+
+def test_unknown_address_says_where_to_go(signed_in, address):
+    signed_in.goto(f"{address}/nowhere/at/all")
+    signed_in.get_by_role("heading", name="There is no such page").wait_for()
+    signed_in.get_by_role("link", name="To the day", exact=True).click()
+    signed_in.get_by_role("heading", name="Today").wait_for()
