@@ -22,8 +22,8 @@ from fervens_core.quantities import Ratio
 from fervens_core.readings import ReadingMode
 from fervens_core.safety import Findings, TestResult
 from fervens_core.service import Phase, fold
-from fervens_core.tonestep import tone_lanes
 from fervens_core.toner import Tone
+from fervens_core.tonestep import tone_lanes
 
 ZONES = {z.key: z for z in (zone("back", 3, 8, foil_count=5), zone("top", 3, 8, foil_count=5))}
 BASE = [event(0, ConsultationFinished()), event(1, PlanTaken(("back", "top"), (22.0, 26.0), 60.0))]
@@ -77,7 +77,7 @@ def test_wall_counts_from_the_first_section():
 
 def test_unread_lane_is_painted_as_the_model_says():
     lane = board(BACK_ON, 29).lanes[0]
-    # the median of levels is the level of the median hair, to sampling of 233 points
+    # the median of levels is the level of the median hair, to sampling of 157 points
     for point in lane.curve[::10]:
         expected = float(level_at(point.minute, start_level=3.0, volume_strength=22.0))
         assert point.level_likely == pytest.approx(expected, abs=0.05)

@@ -85,9 +85,9 @@ def test_many_exact_readings_find_the_truth():
 def test_readings_narrow_the_window_and_a_faster_head_moves_it_forward():
     before = prior((LANE, LANE))
     fast = learn(before, (wiped(0, 10.0, 7.0),))
-    assert fast.ready_window(0, 7.5)[1] < before.ready_window(0, 7.5)[1]
-    assert fast.ready_window(1, 7.5)[1] < before.ready_window(1, 7.5)[1]
-    widths = [b.level_bands(0, np.array([20.0])) for b in (before, fast)]
+    assert fast.outlook(0).ready_window(7.5)[1] < before.outlook(0).ready_window(7.5)[1]
+    assert fast.outlook(1).ready_window(7.5)[1] < before.outlook(1).ready_window(7.5)[1]
+    widths = [b.outlook(0).level_bands(np.array([20.0])) for b in (before, fast)]
     assert widths[1][2, 0] - widths[1][0, 0] < widths[0][2, 0] - widths[0][0, 0]
 
 
@@ -101,9 +101,9 @@ def test_reading_through_product_counts_for_less_and_darker():
 
 def test_window_of_a_target_already_reached_and_of_one_never_reached():
     belief = prior((LANE,))
-    assert belief.ready_window(0, 3.0) == (0.0, 0.0, 0.0)
-    assert belief.ready_window(0, 10.0)[1] == math.inf
-    assert belief.chance_by(0, 10.0, 50.0) < 0.1
+    assert belief.outlook(0).ready_window(3.0) == (0.0, 0.0, 0.0)
+    assert belief.outlook(0).ready_window(10.0)[1] == math.inf
+    assert belief.outlook(0).chance_by(10.0, 50.0) < 0.1
 
 
 def test_eighty_percent_windows_hold_about_eighty_percent_of_truths():
@@ -122,7 +122,7 @@ def test_eighty_percent_windows_hold_about_eighty_percent_of_truths():
                 readings.append(wiped(lane, minutes, seen))
         belief = learn(prior((LANE,) * 3), tuple(readings))
         for lane in range(3):
-            slow, _, fast = belief.level_bands(lane, np.array([32.0]))[:, 0]
+            slow, _, fast = belief.outlook(lane).level_bands(np.array([32.0]))[:, 0]
             true = level_at(
                 32.0, start_level=3.0, volume_strength=20.0, factors=LiftFactors(*np.exp(logs[lane]).tolist())
             )

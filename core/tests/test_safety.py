@@ -1,4 +1,4 @@
-"""What blocks and what warns. Common practice; Regulation (EC) No 1223/2009 Annex III for age and strength (from memory)."""
+"""What blocks and what warns. Common practice; age and strength: Regulation (EC) No 1223/2009 Annex III (from memory)."""
 
 import pytest
 from make import POWDER, zone
@@ -23,7 +23,8 @@ DYE = TonerShade("t", "Fog", 9, ((DyeFamily.VIOLET, 1.0),), Ratio(1), 7, 20)
 WASH = TonerShade("w", "Wash", 9, ((DyeFamily.VIOLET, 1.0),), Ratio(1), 5, 10, is_oxidative=False)
 
 
-def codes(severity, zones=(zone(),), **findings):
+def codes(severity, zones=None, **findings):
+    zones = [zone()] if zones is None else zones
     return [c.code for c in lightening_cautions(Findings(**findings), tuple(zones)) if c.severity is severity]
 
 

@@ -1,4 +1,4 @@
-"""The fold: the same log gives the same state, however it arrives; what does not fit is refused or shown, never lost."""
+"""The fold: the same log gives the same state, however it arrives; what does not fit is refused or shown."""
 
 import datetime as dt
 import itertools

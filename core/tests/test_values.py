@@ -59,7 +59,7 @@ def test_label_limits_must_make_sense():
         Lightener("l", "L", Ratio(1.5), 50, max_volume=10, max_volume_on_scalp=20)
     with pytest.raises(LimitError, match=r"label_max_min: .*10 to 90 min, got 5"):
         Lightener("l", "L", Ratio(1.5), 5)
-    with pytest.raises(LimitError, match="dyes: must be shares that sum to 1, got 0.9"):
+    with pytest.raises(LimitError, match=r"dyes: must be shares that sum to 1, got 0\.9"):
         TonerShade("t", "T", 9, ((DyeFamily.VIOLET, 0.9),), Ratio(1), 7, 20)
     with pytest.raises(LimitError, match="dyes: must be at least one"):
         TonerShade("t", "T", 9, (), Ratio(1), 7, 20)

@@ -5,7 +5,7 @@ import json
 from uuid import uuid4
 
 import pytest
-from conftest import PASSWORD, Actor, make_member, to_plan
+from conftest import PASSWORD, make_member, to_plan
 from django.contrib.auth import get_user_model
 from django.test import Client as Browser
 from django.utils import timezone

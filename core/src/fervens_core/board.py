@@ -186,12 +186,12 @@ def _board_lane(
     now_min = max(minutes_between(times.zero, now), 0.0)
     end = rinsed if rinsed is not None else max(wall, min(now_min, wall + PAST_WALL_MAX_MIN), 1.0)
     grid = minute_grid(end)
-    here = min(now_min, end)
-    minutes = np.append(grid, here)
-    bands = belief.level_bands(index, minutes)
+    outlook = belief.outlook(index)
+    bands_beyond = outlook.level_bands(np.concatenate([grid, [min(now_min, end), wall]]))
+    bands, level_at_wall = bands_beyond[:, :-1], float(bands_beyond[1, -1])
     likely = bands[1]
     target = zone.target_level
-    ready = belief.ready_window(index, target)
+    ready = outlook.ready_window(target)
     started_here = lane.phase is Phase.PROCESSING
     advice = None
     if started_here and lane.finished_at:
@@ -202,8 +202,8 @@ def _board_lane(
             likely_level_now=float(likely[-1]),
             target_level=target,
             ready_min=ready,
-            chance_by_wall=belief.chance_by(index, target, wall),
-            level_at_wall=float(belief.level_bands(index, np.array([wall]))[1, 0]),
+            chance_by_wall=outlook.chance_by(target, wall),
+            level_at_wall=level_at_wall,
             last_reading_min=max(taken) if taken else None,
             reading_count=len(taken),
         )

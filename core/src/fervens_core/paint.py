@@ -98,7 +98,7 @@ def paint_plan(plan: Plan, request: PlanRequest) -> tuple[tuple[tuple[CurvePoint
     painted = []
     for index, zone in enumerate(plan.zones):
         minutes = minute_grid(zone.wall_min - zone.end_min)
-        bands = belief.level_bands(index, minutes)
+        bands = belief.outlook(index).level_bands(minutes)
         start = zone.zone.hair.start_level
         colours = lab_to_hex(hair_lab(start, bands[1]))
         painted.append((curve_points(minutes, bands, colours), crossings(start, minutes, bands[1])))

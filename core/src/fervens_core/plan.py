@@ -269,7 +269,7 @@ def make_plan(request: PlanRequest) -> Plan:
 
 
 def _zone_plan(slot: _Slot, request: PlanRequest, volume: float, rinse: float, belief: Belief, lane: int) -> ZonePlan:
-    early, likely, late = belief.ready_window(lane, slot.zone.target_level)
+    early, likely, late = belief.outlook(lane).ready_window(slot.zone.target_level)
     reached = float(_levels_at(slot, request, np.array([volume]), np.array([rinse - slot.end]))[0])
     is_short = reached < slot.zone.target_level - 0.25
     return ZonePlan(

@@ -65,8 +65,9 @@ def _quantile_points(count: int) -> Floats:
     return whitened
 
 
-_POINTS = _quantile_points(233)
+_POINTS = _quantile_points(157)
 QUANTILES = (0.1, 0.5, 0.9)
+_RANKS = [round(q * (len(_POINTS) - 1)) for q in QUANTILES]
 
 
 @dataclass(frozen=True, slots=True)
@@ -122,6 +123,35 @@ class Reading:
 
 
 @dataclass(frozen=True, slots=True)
+class Outlook:
+    """What is believed of one lane: equally likely (extent, rate) pairs, two arrays of shape (157,)."""
+
+    kinetics: LaneKinetics
+    extent: Floats
+    rate: Floats
+
+    def level_bands(self, minutes: Floats) -> Floats:
+        """Levels at each minute: (slow, likely, fast) = 10, 50, 90 %. Shape (m,) to (3, m)."""
+        t = np.maximum(np.asarray(minutes, dtype=float), 0.0)[:, None]
+        gained = self.extent * capacity(self.kinetics.volume) * -np.expm1(-self.rate * t / TIME_CONSTANT_MIN)
+        ordered = np.partition(gained, _RANKS, axis=-1)[:, _RANKS]
+        return effort_to_level(self.kinetics.start_effort + ordered.T)
+
+    def _times(self, target_level: float) -> Floats:
+        work = float(level_to_effort(check_level("target_level", target_level))) - self.kinetics.start_effort
+        return times_to_effort(work, self.kinetics.volume, self.extent, self.rate)
+
+    def ready_window(self, target_level: float) -> tuple[float, float, float]:
+        """Minutes after application until the target: (early, likely, late) = 10, 50, 90 %; infinity for never."""
+        early, likely, late = np.sort(self._times(target_level))[_RANKS].tolist()
+        return early, likely, late
+
+    def chance_by(self, target_level: float, minutes: float) -> float:
+        """Chance, 0 to 1, that the lane has reached a level by so many minutes after its application."""
+        return float(np.mean(self._times(target_level) <= minutes))
+
+
+@dataclass(frozen=True, slots=True)
 class Belief:
     """Log deviations of every lane from its expected factors: (extent, rate) lane by lane.
 
@@ -142,37 +172,13 @@ class Belief:
             rate=float(np.clip(base.rate * rate, 0.2, 5.0)),
         )
 
-    def points(self, lane: int) -> tuple[Floats, Floats]:
-        """Equally likely (extent, rate) pairs of a lane, two arrays of shape (233,)."""
+    def outlook(self, lane: int) -> Outlook:
+        """What the belief says of one lane, to be asked many things."""
         block = slice(2 * lane, 2 * lane + 2)
         root = np.linalg.cholesky(self.covariance[block, block] + 1e-12 * np.eye(2))
         logs = self.mean[block] + _POINTS @ root.T
         base = self.lanes[lane].factors
-        return base.extent * np.exp(logs[:, 0]), base.rate * np.exp(logs[:, 1])
-
-    def level_bands(self, lane: int, minutes: Floats) -> Floats:
-        """Levels at each minute: (slow, likely, fast) = 10, 50, 90 %. Shape (m,) to (3, m)."""
-        kinetics = self.lanes[lane]
-        extent, rate = self.points(lane)
-        t = np.maximum(np.asarray(minutes, dtype=float), 0.0)
-        gained = (extent * capacity(kinetics.volume))[:, None] * -np.expm1(-rate[:, None] * t / TIME_CONSTANT_MIN)
-        return effort_to_level(kinetics.start_effort + np.quantile(gained, QUANTILES, axis=0))
-
-    def ready_window(self, lane: int, target_level: float) -> tuple[float, float, float]:
-        """Minutes after application until the target: (early, likely, late) = 10, 50, 90 %; infinity for never."""
-        kinetics = self.lanes[lane]
-        extent, rate = self.points(lane)
-        work = float(level_to_effort(check_level("target_level", target_level))) - kinetics.start_effort
-        times = np.sort(times_to_effort(work, kinetics.volume, extent, rate))
-        early, likely, late = (times[round(q * (times.size - 1))] for q in QUANTILES)
-        return float(early), float(likely), float(late)
-
-    def chance_by(self, lane: int, target_level: float, minutes: float) -> float:
-        """Chance, 0 to 1, that a lane has reached a level by so many minutes after its application."""
-        kinetics = self.lanes[lane]
-        extent, rate = self.points(lane)
-        work = float(level_to_effort(check_level("target_level", target_level))) - kinetics.start_effort
-        return float(np.mean(times_to_effort(work, kinetics.volume, extent, rate) <= minutes))
+        return Outlook(self.lanes[lane], base.extent * np.exp(logs[:, 0]), base.rate * np.exp(logs[:, 1]))
 
 
 def prior(lanes: tuple[LaneKinetics, ...]) -> Belief:

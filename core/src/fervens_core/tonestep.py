@@ -164,7 +164,7 @@ def tone_lanes(
             level = read
         else:
             minutes = max(minutes_between(lane.finished_at, lane.rinsed_at), 0.0)
-            level = float(belief.level_bands(index, np.array([minutes]))[1, 0])
+            level = float(belief.outlook(index).level_bands(np.array([minutes]))[1, 0])
         level = min(max(level, 1.0), 10.0)
         proposal = propose(
             shades,
