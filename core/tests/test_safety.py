@@ -1,4 +1,4 @@
-"""What blocks and what warns. Common practice; age and strength: Regulation (EC) No 1223/2009 Annex III (from memory)."""
+"""What blocks and what warns. Common practice; age, strength: Regulation (EC) No 1223/2009, Annex III (from memory)."""
 
 import pytest
 from make import POWDER, zone
