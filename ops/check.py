@@ -96,7 +96,7 @@ def check() -> None:
             if "server" in parts:
                 _show("Server tests", [*pytest, "tests/server"], env=env)
             if "e2e" in parts:
-                _show("End-to-end tests", [*pytest, "tests/e2e"], env=env)
+                _show("End-to-end tests", [*pytest, "tests/e2e", "--durations=8"], env=env)
     finally:
         if cluster:
             cluster.stop()

@@ -11,9 +11,11 @@ import pytest
 import uvicorn
 from conftest import PASSWORD
 from django.core.management import call_command
+from playwright.sync_api import expect
 
 from config.asgi import application
 
+expect.set_options(timeout=15_000)  # a loaded machine is slow, not wrong
 AXE = (Path(__file__).parents[2] / "web" / "node_modules" / "axe-core" / "axe.min.js").read_text()
 
 

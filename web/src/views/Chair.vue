@@ -50,6 +50,18 @@ const marks = computed(() => {
 const all = computed(() => board.value?.acts ?? [])
 const first = computed(() => all.value[0])
 const rest = computed(() => all.value.slice(1, 4))
+/** What the large clock counts: towards a look, or, once a zone is to be rinsed, towards its wall. */
+const timer = computed(() => {
+  const act = first.value
+  const lane = lanes.value.find((l) => l.key === act?.zone_key)
+  if (!act || !lane || !['read', 'rinse', 'stop', 'finish'].includes(act.code)) return null
+  if (act.code === 'rinse' || act.code === 'stop') {
+    const minutes = zeroOf(lane) + lane.wall_min - nowMin.value
+    return { minutes, caption: minutes < 0 ? 'past the label' : 'to the wall' }
+  }
+  const minutes = minutesUntil(act.due_at, clock.now)
+  return { minutes, caption: minutes < 0 ? 'overdue' : act.code === 'finish' ? 'planned' : 'until the look' }
+})
 const isDue = computed(() => Boolean(first.value && minutesUntil(first.value.due_at, clock.now) <= 0))
 useAttention(
   () => all.value,
@@ -188,11 +200,13 @@ onBeforeUnmount(() => {
               <p class="text-base opacity-90 sm:text-lg">{{ detail }}</p>
             </div>
             <p
-              v-if="['read', 'rinse', 'stop', 'finish'].includes(first.code)"
-              class="num shrink-0 text-[46px] leading-none sm:text-[64px]"
+              v-if="timer"
+              class="shrink-0 text-center"
               role="timer"
+              :aria-label="`${countdown(timer.minutes)} ${timer.caption}`"
             >
-              {{ countdown(minutesUntil(first.due_at, clock.now)) }}
+              <span class="num block text-[46px] leading-[0.95] sm:text-[60px]">{{ countdown(timer.minutes) }}</span>
+              <span class="block text-sm opacity-90">{{ timer.caption }}</span>
             </p>
             <button
               type="button"

@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { addClient, queries, startService } from '../api/queries'
 import Sheet from '../parts/Sheet.vue'
 import { useNotices } from '../stores/notices'
 
-defineProps<{ isOpen: boolean }>()
+const props = defineProps<{ isOpen: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 const client = useQueryClient()
 const notices = useNotices()
 const search = ref('')
 const isBusy = ref(false)
-const found = useQuery(queries.clients(search))
+const found = useQuery(computed(() => ({ ...queries.clients(search), enabled: props.isOpen })))
 
 const start = async (id: string) => {
   isBusy.value = true
