@@ -120,12 +120,13 @@ def start() -> None:
         secret = os.environ.get("FERVENS_SECRET_KEY") or _secret_key()
         env = python_env(DATABASE_URL=own_url or (cluster.url if cluster else ""), FERVENS_SECRET_KEY=secret)
         manage = [str(PYTHON), str(ROOT / "server" / "manage.py")]
-        with step("Bringing the tables up to date"):
-            run([*manage, "migrate", "--noinput"], env=env, fails="The tables could not be brought up to date")
         if cluster:
-            with step("Loading the demo data, if there is none"):
-                demo = [*manage, "load_demo", "--username", DEMO_USER, "--password", DEMO_PASSWORD]
-                run(demo, env=env, fails="The demo data could not be loaded")
+            with step("Bringing the tables up to date, loading the demo once"):
+                demo = [*manage, "load_demo", "--migrate", "--username", DEMO_USER, "--password", DEMO_PASSWORD]
+                run(demo, env=env, fails="The tables or the demo data could not be prepared")
+        else:
+            with step("Bringing the tables up to date"):
+                run([*manage, "migrate", "--noinput"], env=env, fails="The tables could not be brought up to date")
         command = [
             str(PYTHON), "-m", "uvicorn", "config.asgi:application", "--host", args.host, "--port", str(args.port),
             "--workers", str(args.workers), "--timeout-graceful-shutdown", "2",

@@ -9,6 +9,7 @@ from typing import Any
 
 from django.conf import settings
 from django.contrib.auth import get_user_model
+from django.core.management import call_command
 from django.core.management.base import BaseCommand
 from django.db import transaction
 from django.utils import timezone
@@ -30,9 +31,16 @@ class Command(BaseCommand):
         """Name of the owner to sign in with, and the password all demo members get."""
         parser.add_argument("--username", required=True)
         parser.add_argument("--password", required=True)
+        parser.add_argument("--migrate", action="store_true", help="bring the tables up to date first")
+
+    def handle(self, *args: Any, **options: Any) -> None:
+        """Migrate if asked to, then load."""
+        if options["migrate"]:
+            call_command("migrate", interactive=False, verbosity=0)
+        self._load(options)
 
     @transaction.atomic
-    def handle(self, *args: Any, **options: Any) -> None:
+    def _load(self, options: dict[str, Any]) -> None:
         """Load everything, or nothing."""
         if Studio.objects.exists():
             self.stdout.write("There is a studio already; nothing loaded.")
