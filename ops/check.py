@@ -94,7 +94,7 @@ def check() -> None:
                 cluster.start()
             env = python_env(DATABASE_URL=cluster.url)
             if "server" in parts:
-                _show("Server tests", [*pytest, "tests/server"], env=env)
+                _show("Server and script tests", [*pytest, "tests/server", "tests/ops"], env=env)
             if "e2e" in parts:
                 _show("End-to-end tests", [*pytest, "tests/e2e", "--durations=8"], env=env)
     finally:

@@ -4,8 +4,9 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { queries } from '../api/queries'
-import { clock as clockText, levelText } from '../lib/time'
+import { levelText } from '../lib/time'
 import { coverings, elasticities, histories, porosities, saltsTests, scalps, thicknesses, tones } from '../lib/words'
+import CautionList from '../parts/CautionList.vue'
 import Choice from '../parts/Choice.vue'
 import HeadMap from '../parts/HeadMap.vue'
 import SwatchScale from '../parts/SwatchScale.vue'
@@ -101,8 +102,7 @@ const sections = computed({
 
 const cautions = computed(() => props.service.cautions)
 const blocks = computed(() => cautions.value.filter((c) => c.caution.severity === 'block'))
-const warns = computed(() => cautions.value.filter((c) => c.caution.severity === 'warn'))
-const open = computed(() => warns.value.filter((c) => !c.acknowledged_at))
+const open = computed(() => cautions.value.filter((c) => c.caution.severity === 'warn' && !c.acknowledged_at))
 const acknowledge = async (code: string) => {
   await form.settle()
   await acts.act('CautionAcknowledged', { caution: code }, 'Acknowledged, with your name and the time.')
@@ -355,38 +355,7 @@ onBeforeUnmount(() => {
       </template>
     </section>
 
-    <section class="panel" aria-labelledby="caution-title">
-      <h2 id="caution-title" class="mb-3 text-xl">Before any product</h2>
-      <ul class="flex flex-col gap-3">
-        <li v-for="c in blocks" :key="c.caution.code" class="rounded-[5px] border-l-[8px] border-stop bg-raised p-3">
-          <p class="text-lg font-bold text-stop">{{ c.caution.title }}</p>
-          <p>{{ c.caution.advice }}</p>
-          <p class="mt-1 text-sm text-soft">This cannot be acknowledged away.</p>
-        </li>
-        <li
-          v-for="c in warns"
-          :key="c.caution.code"
-          class="rounded-[5px] border-l-[8px] bg-raised p-3"
-          :class="c.acknowledged_at ? 'border-line' : 'border-ink'"
-        >
-          <p class="font-bold">{{ c.caution.title }}</p>
-          <p class="text-[15px]" :class="{ 'text-soft': c.acknowledged_at }">{{ c.caution.advice }}</p>
-          <p v-if="c.acknowledged_at" class="mt-1 text-sm font-semibold">
-            ✓ {{ c.acknowledged_by }}, {{ clockText(c.acknowledged_at) }}
-          </p>
-          <button
-            v-else
-            type="button"
-            class="btn mt-2 w-full"
-            :disabled="acts.isBusy.value || isLocked"
-            @click="acknowledge(c.caution.code)"
-          >
-            I have seen to it
-          </button>
-        </li>
-      </ul>
-      <p v-if="cautions.length === 0" class="text-soft">Cautions stand here as soon as a zone is read.</p>
-    </section>
+    <CautionList :cautions="cautions" :is-locked="acts.isBusy.value || isLocked" @acknowledge="acknowledge" />
   </div>
 
   <div class="no-print fixed inset-x-0 bottom-0 z-20 border-t border-line bg-ground px-4 py-3 sm:px-6">

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, reactive, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { ApiError, type Schemas } from '../api/client'
-import { previewPlan, queries, takePlan, writePlan } from '../api/queries'
+import type { Schemas } from '../api/client'
+import { queries, takePlan } from '../api/queries'
 import { type Axis, clampPercent, ticks, toMinute, toPercent } from '../lib/strip'
 import { grams, levelText } from '../lib/time'
 import Strip from '../parts/Strip.vue'
@@ -11,6 +11,7 @@ import Swatch from '../parts/Swatch.vue'
 import Wait from '../parts/Wait.vue'
 import { useActs } from '../stores/acts'
 import { useNotices } from '../stores/notices'
+import { usePlan } from '../stores/plan'
 
 const route = useRoute()
 const router = useRouter()
@@ -21,102 +22,21 @@ const acts = useActs(id)
 const service = useQuery(queries.service(id))
 const saved = useQuery(queries.plan(id))
 const shelf = useQuery(queries.shelf())
-const shown = ref<Schemas['PlanOut'] | null>(null)
-const choice = reactive({
-  lightener: '',
-  finish: null as number | null,
-  additive: false,
-  volumes: {} as Record<string, number>,
-  order: [] as string[],
-})
-const problem = ref('')
 const isBusy = ref(false)
-let revision = 0
-
-watch(
-  saved.data,
-  (p) => {
-    if (!p || (shown.value && p.revision === revision)) return
-    shown.value = p
-    revision = p.revision
-    choice.lightener = p.lightener_key
-    choice.finish = p.is_proposed_finish ? null : p.finish_min
-    choice.additive = p.has_additive
-    choice.volumes = Object.fromEntries(p.lanes.filter((l) => l.is_own_volume).map((l) => [l.key, l.volume_strength]))
-    choice.order = p.lanes.map((l) => l.key)
-  },
-  { immediate: true },
-)
 const isLocked = computed(() => service.data.value?.step !== 'plan')
-const body = () => ({
-  revision,
-  lightener_key: choice.lightener,
-  finish_min: choice.finish,
-  has_additive: choice.additive,
-  volumes: choice.volumes,
-  order: choice.order,
-})
+const { shown, problem, choice, ...plan } = usePlan(id, isLocked)
+watch(saved.data, (p) => p && plan.accept(p), { immediate: true })
 
-// A drag asks again as soon as the last answer is there: always the newest choice, never a queue of old ones.
-let isAsking = false
-let isAgain = false
-let turns = 0
-const preview = async () => {
-  if (isAsking) {
-    isAgain = true
-    return
-  }
-  isAsking = true
-  const turn = ++turns
-  try {
-    const found = await previewPlan(id, body())
-    if (turn === turns) shown.value = found // a plan kept meanwhile is newer than this look
-    problem.value = ''
-  } catch (error) {
-    problem.value = error instanceof ApiError ? error.problem.detail : 'The plan could not be worked out here.'
-  } finally {
-    isAsking = false
-    if (isAgain) {
-      isAgain = false
-      void preview()
-    }
-  }
-}
-const keep = async () => {
-  if (isLocked.value) return
-  isAgain = false
-  turns++
-  try {
-    const kept = await writePlan(id, body())
-    revision = kept.revision
-    shown.value = kept
-    problem.value = ''
-    client.setQueryData(['plan', id], kept)
-    await client.invalidateQueries({ queryKey: ['service', id] })
-  } catch (error) {
-    problem.value = error instanceof ApiError ? error.problem.detail : 'The plan could not be kept here.'
-    if (error instanceof ApiError && error.problem.code === 'changed_elsewhere') {
-      revision = -1
-      await saved.refetch()
-    }
-  }
-}
 const lanes = computed(() => shown.value?.lanes ?? [])
 const axis = computed<Axis>(() => ({
   from: 0,
   to: Math.max(...lanes.value.map((l) => l.wall_min), shown.value?.finish_most_min ?? 60, 30) + 4,
 }))
 const marks = computed(() => ticks(axis.value, 13))
-const setFinish = (minute: number) => {
-  const low = shown.value?.finish_least_min ?? 0
-  const high = shown.value?.finish_most_min ?? 0
-  choice.finish = Math.min(high, Math.max(low, Math.round(minute)))
-  void preview()
-}
 const field = ref<HTMLElement | null>(null)
 const drag = (event: PointerEvent) => {
   const box = field.value?.getBoundingClientRect()
-  if (box && !isLocked.value) setFinish(toMinute(axis.value, (event.clientX - box.left) / box.width))
+  if (box && !isLocked.value) plan.setFinish(toMinute(axis.value, (event.clientX - box.left) / box.width))
 }
 const startDrag = (event: PointerEvent) => {
   if (isLocked.value) return
@@ -127,47 +47,21 @@ const startDrag = (event: PointerEvent) => {
     'pointerup',
     () => {
       handle.removeEventListener('pointermove', drag)
-      void keep()
+      void plan.keep()
     },
     { once: true },
   )
 }
 const keyFinish = (event: KeyboardEvent) => {
   const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageDown: -5, PageUp: 5 }[event.key]
-  if (!by || !shown.value) return
+  if (!by) return
   event.preventDefault()
-  setFinish(shown.value.finish_min + by)
-  window.clearTimeout(keyTimer)
-  keyTimer = window.setTimeout(() => void keep(), 600)
-}
-let keyTimer: number | undefined
-const setVolume = async (lane: Schemas['PlanLane'], by: number) => {
-  choice.volumes = {
-    ...choice.volumes,
-    [lane.key]: Math.min(lane.strongest_volume, Math.max(1, lane.volume_strength + by)),
-  }
-  await keep()
-}
-const propose = async (key?: string) => {
-  if (key) choice.volumes = Object.fromEntries(Object.entries(choice.volumes).filter(([k]) => k !== key))
-  else {
-    choice.volumes = {}
-    choice.finish = null
-  }
-  await keep()
-}
-const move = async (index: number, by: number) => {
-  const order = [...choice.order]
-  const [taken] = order.splice(index, 1)
-  if (!taken) return
-  order.splice(index + by, 0, taken)
-  choice.order = order
-  await keep()
+  plan.nudge(by)
 }
 const take = async () => {
   isBusy.value = true
   try {
-    await keep()
+    await plan.keep()
     if (problem.value) return
     client.setQueryData(['board', id], await takePlan(id))
     await acts.refresh()
@@ -178,7 +72,7 @@ const take = async () => {
     isBusy.value = false
   }
 }
-const lightener = computed(() => shelf.data.value?.lighteners.find((l) => l.key === choice.lightener))
+const lightener = computed(() => shelf.data.value?.lighteners.find((l) => l.key === choice.value.lightener))
 const short = computed(() => lanes.value.filter((l) => l.reason))
 const pours = (bowl: Schemas['BowlOut']) =>
   bowl.pours.map((p) => `${grams(p.mass_g)} g of ${p.volume_strength} vol`).join(' + ')
@@ -206,7 +100,13 @@ const print = () => window.print()
       <div class="mb-3 flex flex-wrap items-end gap-x-5 gap-y-2">
         <div class="w-72 max-w-full">
           <label class="label" for="lightener">Lightener</label>
-          <select id="lightener" v-model="choice.lightener" class="field" :disabled="isLocked" @change="keep">
+          <select
+            id="lightener"
+            :value="choice.lightener"
+            class="field"
+            :disabled="isLocked"
+            @change="(e) => plan.change({ lightener: (e.target as HTMLSelectElement).value })"
+          >
             <option v-for="l in shelf.data.value?.lighteners ?? []" :key="l.key" :value="l.key">{{ l.name }}</option>
           </select>
         </div>
@@ -216,8 +116,14 @@ const print = () => window.print()
           up to {{ lightener.max_volume }} vol, {{ lightener.max_volume_on_scalp }} on the scalp
         </p>
         <label class="flex min-h-12 items-center gap-3"
-          ><input v-model="choice.additive" type="checkbox" class="size-6" :disabled="isLocked" @change="keep" /> Bond
-          additive</label
+          ><input
+            :checked="choice.additive"
+            type="checkbox"
+            class="size-6"
+            :disabled="isLocked"
+            @change="(e) => plan.change({ additive: (e.target as HTMLInputElement).checked })"
+          />
+          Bond additive</label
         >
         <p class="grow text-right">
           <span class="block text-sm text-soft">Finish line</span>
@@ -229,7 +135,7 @@ const print = () => window.print()
           type="button"
           class="btn"
           :disabled="shown.is_proposed_finish && Object.keys(choice.volumes).length === 0"
-          @click="propose()"
+          @click="plan.proposeAll()"
         >
           Propose all anew
         </button>
@@ -261,7 +167,7 @@ const print = () => window.print()
                   class="h-6 w-9 text-soft hover:text-ink disabled:opacity-30"
                   :disabled="i === 0 || isLocked"
                   :aria-label="`${lane.name} earlier`"
-                  @click="move(i, -1)"
+                  @click="plan.move(i, -1)"
                 >
                   ▲
                 </button>
@@ -270,7 +176,7 @@ const print = () => window.print()
                   class="h-6 w-9 text-soft hover:text-ink disabled:opacity-30"
                   :disabled="i === lanes.length - 1 || isLocked"
                   :aria-label="`${lane.name} later`"
-                  @click="move(i, 1)"
+                  @click="plan.move(i, 1)"
                 >
                   ▼
                 </button>
@@ -287,7 +193,7 @@ const print = () => window.print()
                   class="btn !min-h-11 !px-3"
                   :disabled="isLocked || lane.volume_strength <= 1"
                   :aria-label="`${lane.name}: weaker developer`"
-                  @click="setVolume(lane, -1)"
+                  @click="plan.setVolume(lane, -1)"
                 >
                   −
                 </button>
@@ -302,7 +208,7 @@ const print = () => window.print()
                   class="btn !min-h-11 !px-3"
                   :disabled="isLocked || lane.volume_strength >= lane.strongest_volume"
                   :aria-label="`${lane.name}: stronger developer`"
-                  @click="setVolume(lane, 1)"
+                  @click="plan.setVolume(lane, 1)"
                 >
                   +
                 </button>
@@ -422,6 +328,7 @@ const print = () => window.print()
       </p>
       <div class="no-print fixed inset-x-0 bottom-0 z-20 border-t border-line bg-ground px-4 py-3 sm:px-6">
         <div class="mx-auto flex max-w-[1320px] items-center gap-4">
+          <button type="button" class="btn" :disabled="!plan.canUndo.value" @click="plan.undo()">Undo</button>
           <p class="grow text-soft">
             {{
               short.length

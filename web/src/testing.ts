@@ -1,0 +1,64 @@
+import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
+import { mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { defineComponent, h } from 'vue'
+import type { Schemas } from './api/client'
+
+/** Runs a composable inside a small component, as the page would. */
+export function run<T>(use: () => T): { result: T; client: QueryClient; unmount: () => void } {
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } })
+  const pinia = createPinia()
+  setActivePinia(pinia)
+  let result!: T
+  const Host = defineComponent({
+    setup() {
+      result = use()
+      return () => h('div')
+    },
+  })
+  const wrapper = mount(Host, { global: { plugins: [pinia, [VueQueryPlugin, { queryClient: client }]] } })
+  return { result, client, unmount: () => wrapper.unmount() }
+}
+
+export const point = (minute: number, level: number, hex = '#806040') => ({
+  minute,
+  hex,
+  level_slow: level - 0.4,
+  level_likely: level,
+  level_fast: level + 0.4,
+})
+
+export const START = new Date('2026-03-01T09:00:00Z').getTime()
+export const at = (minute: number) => new Date(START + minute * 60_000).toISOString()
+
+/** A lane put on at minute 0 to 6 and processing since. */
+export const lane = (more: Partial<Schemas['Lane']> = {}): Schemas['Lane'] => ({
+  key: 'crown',
+  name: 'Crown',
+  order: 1,
+  phase: 'processing',
+  volume_strength: 20,
+  start_level: 4,
+  target_level: 8,
+  started_at: at(0),
+  zero_at: at(6),
+  is_forecast: false,
+  wall_min: 44,
+  end_min: 44,
+  window_min: { early: 20, likely: 26, late: 38 },
+  level_now: { slow: 6.6, likely: 7, fast: 7.4 },
+  hex_now: '#a67c49',
+  hex_target: '#b99360',
+  undertone_now: 'yellow-orange',
+  curve: [point(0, 4, '#513727'), point(10, 6, '#8d6335'), point(20, 7, '#a67c49'), point(44, 8.4, '#c19d6b')],
+  crossings: [{ level: 6, minute: 10 }],
+  readings: [],
+  rinsed_min: null,
+  achieved_level: null,
+  advice: { act: 'leave', due_min: 18, text: 'Leave it' },
+  ratio_extent: 1,
+  ratio_rate: 1,
+  has_bowl: true,
+  is_passed_wall: false,
+  ...more,
+})
