@@ -51,7 +51,7 @@ def run(
         raise SetupError(f"{fails} ({error.strerror}: {command[0]})") from None
     log.write_text(f"$ {' '.join(command)}\n{done.stdout}\n{done.stderr}\n", encoding="utf-8")
     if done.returncode != 0:
-        said = [x for x in (done.stderr + "\n" + done.stdout).splitlines() if x.strip()]
+        said = [x for x in (done.stderr.strip() or done.stdout).splitlines() if x.strip()]
         last = said[-1].strip()[:200] if said else f"exit code {done.returncode}"
         raise SetupError(f"{fails} ({last}; more in {log})")
     return done.stdout

@@ -2,6 +2,8 @@
 
 import numpy as np
 import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
 from make import POWDER, at, event, zone
 
 from fervens_core.advice import Act, advise, next_check_min
@@ -176,6 +178,33 @@ def test_advice():
     assert short.act is Act.SHORT
     assert "7.2" in short.text
     assert advice(ready_min=(14.0, 17.5, 19.0), now_min=16.0).due_min == 17.5
+
+
+@settings(max_examples=150, deadline=None)
+@given(
+    st.floats(0, 90),
+    st.floats(1, 60),
+    st.floats(1, 10),
+    st.one_of(st.none(), st.floats(0, 60)),
+    st.lists(st.floats(0, 200), min_size=3, max_size=3).map(sorted),
+)
+def test_no_advice_ever_waits_past_the_wall(now, wall, likely, last, ready):
+    given_advice = advice(
+        now_min=now,
+        wall_min=wall,
+        likely_level_now=likely,
+        last_reading_min=last,
+        reading_count=0 if last is None else 1,
+        ready_min=tuple(ready),
+    )
+    if now >= wall:
+        assert given_advice.act is Act.STOP
+    else:
+        assert given_advice.act is not Act.STOP
+        if given_advice.act in (Act.LEAVE, Act.READ, Act.SHORT):
+            assert given_advice.due_min <= wall
+    if given_advice.act is Act.RINSE:
+        assert last is not None  # never rinsed on the model's word alone
 
 
 def test_tone_step_takes_what_was_read_and_blocks_what_is_locked():

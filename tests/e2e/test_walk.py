@@ -206,6 +206,39 @@ def test_the_finish_line_is_dragged_and_nudged_and_developers_follow(signed_in):
     expect(page.get_by_role("slider", name="Finish line")).to_have_attribute("aria-valuenow", str(before))
 
 
+def test_a_plan_is_changed_and_taken_back(signed_in):
+    page = signed_in
+    open_service(page, "Wren Adair", "plan")
+    page.get_by_role("heading", name="Mixing list").wait_for()
+    row = page.locator("div.plan-row").filter(has=page.get_by_role("button", name="Nape: weaker developer"))
+    before = row.inner_text()
+    row.get_by_role("button", name="Nape: weaker developer").click()
+    expect(row).to_contain_text("yours")
+    page.get_by_role("button", name="Nape earlier").click()
+    expect(page.locator("div.plan-row p.narrow").nth(5)).to_have_text("Nape")
+    page.get_by_role("button", name="Undo").click()
+    expect(page.locator("div.plan-row p.narrow").nth(6)).to_have_text("Nape")
+    page.get_by_role("button", name="Undo").click()
+    expect(row).not_to_contain_text("yours")
+    assert row.inner_text() == before
+    page.get_by_label("Lightener").select_option(label="River clay, open air")
+    expect(page.get_by_text("up to 30 vol")).to_be_visible()
+    expect(page.get_by_role("listitem").filter(has_text="stops short").first).to_be_visible()
+
+
+def test_an_assistant_cannot_take_a_plan_and_is_told_why(signed_in, address):
+    page = signed_in
+    page.get_by_role("button", name="Sign out").click()
+    page.get_by_label("Name").fill("juno")
+    page.get_by_label("Password").fill(PASSWORD)
+    page.get_by_role("button", name="Sign in").click()
+    page.get_by_role("heading", name="Today").wait_for()
+    open_service(page, "Wren Adair", "plan")
+    page.get_by_role("button", name="To the chair").click()
+    expect(page.get_by_role("alert")).to_contain_text("An assistant cannot write a plan; ask a technician.")
+    expect(page.get_by_role("heading", name="Mixing list")).to_be_visible()
+
+
 def test_undo_in_the_consultation(signed_in):
     page = signed_in
     open_service(page, "Odile Brandt", "consultation")
@@ -228,4 +261,3 @@ def test_a_wrong_password_is_told_and_what_was_typed_stays(address, page):
     page.get_by_role("button", name="Sign in").click()
     expect(page.get_by_role("alert")).to_have_text("Name or password is not right.")
     expect(page.get_by_label("Name")).to_have_value("maren")
-    assert PASSWORD

@@ -65,7 +65,7 @@ def test_acts_on_different_zones_both_count(pair):
 
 
 def test_one_event_sent_by_two_connections_is_taken_once(pair):
-    one, two = pair
+    one, _ = pair
     sid = to_chair(one)["id"]
     send = post(one, sid, "ApplicationStarted", zone_key="crown", volume_strength=20)
     answers = together(send, send, send)

@@ -48,7 +48,7 @@ describe('a strip', () => {
     expect(closed.attributes('style')).toMatch(/left: 43\.3\d*%; width: (30|29\.9\d*)%/)
     const open = strip({ window: { early: 26, likely: 32, late: null } }).find('.border-t-2')
     expect(open.classes()).toContain('border-r-0')
-    expect(open.attributes('style')).toMatch(/width: (40|39\.9\d*)%/)
+    expect(open.attributes('style')).toMatch(/width: (40(\.0\d*)?|39\.9\d*)%/)
     expect(
       strip({ window: { early: null, likely: null, late: null } })
         .find('.border-t-2')
