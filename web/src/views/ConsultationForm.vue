@@ -321,7 +321,16 @@ onBeforeUnmount(() => {
               />
               <div>
                 <label class="label" for="sections">Sections in this zone</label>
-                <input id="sections" v-model.lazy="sections" class="field" type="number" min="1" max="60" step="1" />
+                <input
+                  id="sections"
+                  v-model.lazy="sections"
+                  class="field"
+                  type="number"
+                  :placeholder="chosen.length > 1 ? 'they differ' : undefined"
+                  min="1"
+                  max="60"
+                  step="1"
+                />
               </div>
             </div>
             <div class="flex flex-wrap gap-x-6">
@@ -376,7 +385,7 @@ onBeforeUnmount(() => {
       <button
         v-if="!isLocked"
         type="button"
-        class="btn btn-act px-8 text-lg"
+        class="btn btn-act ml-auto px-8 text-lg whitespace-nowrap"
         :disabled="next !== '' || acts.isBusy.value"
         @click="finish"
       >

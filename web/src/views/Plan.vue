@@ -222,6 +222,7 @@ const print = () => window.print()
               :apply-from="lane.start_min"
               :end="lane.wall_min"
               :now="lane.rinse_min"
+              has-now-line
               :wall="lane.wall_min"
               :window="lane.ready_min"
               :crossings="lane.crossings"
@@ -251,7 +252,7 @@ const print = () => window.print()
             <span class="hidden md:block" />
             <div class="relative">
               <div
-                class="pointer-events-auto absolute inset-y-0 z-10 w-12 -translate-x-1/2 touch-none"
+                class="pointer-events-auto absolute top-0 z-10 h-9 w-12 -translate-x-1/2 touch-none md:h-full"
                 :class="isLocked ? 'cursor-default' : 'cursor-ew-resize'"
                 role="slider"
                 :tabindex="isLocked ? -1 : 0"
@@ -265,7 +266,7 @@ const print = () => window.print()
                 @pointerdown="startDrag"
                 @keydown="keyFinish"
               >
-                <span class="absolute inset-y-0 left-1/2 w-[3px] -translate-x-1/2 bg-signal" />
+                <span class="absolute inset-y-0 left-1/2 hidden w-[3px] -translate-x-1/2 bg-signal md:block" />
                 <span
                   class="absolute top-0 left-1/2 flex h-7 -translate-x-1/2 items-center rounded-[5px] bg-signal px-2 text-sm font-bold whitespace-nowrap text-signal-ink"
                   >⇔ {{ shown.finish_min.toFixed(0) }}</span
@@ -329,23 +330,26 @@ const print = () => window.print()
       <div class="no-print fixed inset-x-0 bottom-0 z-20 border-t border-line bg-ground px-4 py-3 sm:px-6">
         <div class="mx-auto flex max-w-[1320px] items-center gap-4">
           <button type="button" class="btn" :disabled="!plan.canUndo.value" @click="plan.undo()">Undo</button>
-          <p class="grow text-soft">
+          <p class="hidden grow text-soft sm:block">
             {{
               short.length
                 ? `${short.length} of ${lanes.length} zones stop short of the wish`
-                : 'Every zone is likely to reach its level'
+                : 'Every zone is planned to its level; the brackets show how sure that is'
             }}
           </p>
           <button
             v-if="!isLocked"
             type="button"
-            class="btn btn-act px-8 text-lg"
+            class="btn btn-act ml-auto px-8 text-lg whitespace-nowrap"
             :disabled="isBusy || lanes.length === 0"
             @click="take"
           >
             To the chair
           </button>
-          <RouterLink v-else class="btn btn-act px-8 text-lg" :to="{ name: 'service', params: { id } }"
+          <RouterLink
+            v-else
+            class="btn btn-act ml-auto px-8 text-lg whitespace-nowrap"
+            :to="{ name: 'service', params: { id } }"
             >Where it stands now</RouterLink
           >
         </div>

@@ -128,10 +128,12 @@ const read = async (level: number, mode: string) => {
               query.data.value.undo.text
             }}</span>
           </button>
-          <p class="grow text-right text-soft">
+          <p class="hidden grow text-right text-soft sm:block">
             {{ onHair.length ? `Toner on ${onHair.length} of ${lanes.length}` : '' }}
           </p>
-          <RouterLink class="btn btn-act px-8 text-lg" :to="{ name: 'record', params: { id } }"
+          <RouterLink
+            class="btn btn-act ml-auto px-8 text-lg whitespace-nowrap"
+            :to="{ name: 'record', params: { id } }"
             >To the record</RouterLink
           >
         </div>
