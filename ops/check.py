@@ -6,7 +6,10 @@ import argparse
 import os
 import subprocess
 import tempfile
+import threading
 import time
+from collections.abc import Callable
+from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
 from cluster import Cluster
@@ -17,14 +20,29 @@ from system import ensure_chromium, ensure_postgres
 PARTS = ("static", "core", "server", "web", "e2e")
 
 
+_printing = threading.Lock()
+
+
 def _show(title: str, command: list[str], *, env: dict[str, str], cwd: Path = ROOT) -> None:
-    """Run a check with its output shown; raises SetupError when it fails."""
+    """Run a check and print its output when it ends, whole; raises SetupError when it fails."""
     began = time.monotonic()
-    print(f"\n== {title}", flush=True)
-    done = subprocess.run(command, cwd=cwd, env=env, stdin=subprocess.DEVNULL, check=False)
-    print(f"-- {title}: {'ok' if done.returncode == 0 else 'FAILED'}, {time.monotonic() - began:.1f} s", flush=True)
+    done = subprocess.run(
+        command, cwd=cwd, env=env, stdin=subprocess.DEVNULL, stdout=subprocess.PIPE, stderr=subprocess.STDOUT,
+        text=True, check=False,
+    )  # fmt: skip
+    with _printing:
+        print(f"\n== {title}\n{done.stdout.rstrip()}")
+        print(f"-- {title}: {'ok' if done.returncode == 0 else 'FAILED'}, {time.monotonic() - began:.1f} s", flush=True)
     if done.returncode != 0:
         raise SetupError(f"{title} failed.")
+
+
+def _both(*works: Callable[[], None]) -> None:
+    """Run two rows of checks side by side, one on each core; both end before the first failure is raised."""
+    with ThreadPoolExecutor(max_workers=len(works)) as pool:
+        running = [pool.submit(work) for work in works]
+    for row in running:
+        row.result()
 
 
 def _tool(name: str) -> str:
@@ -33,7 +51,7 @@ def _tool(name: str) -> str:
 
 def _schema_drift(env: dict[str, str], node: dict[str, str]) -> None:
     kept, typed = ROOT / "docs" / "format" / "openapi.json", WEB / "src" / "api" / "schema.d.ts"
-    with tempfile.TemporaryDirectory() as folder, step("API schema and its types are the code's own"):
+    with tempfile.TemporaryDirectory() as folder:
         fresh, fresh_types = Path(folder) / "openapi.json", Path(folder) / "schema.d.ts"
         export = [str(PYTHON), "server/manage.py", "export_openapi_schema", "--api", "config.api.api"]
         subprocess.run([*export, "--indent", "1", "--output", str(fresh)], cwd=ROOT, env=env, check=True)
@@ -43,6 +61,8 @@ def _schema_drift(env: dict[str, str], node: dict[str, str]) -> None:
         )  # fmt: skip
         if fresh.read_text().strip() != kept.read_text().strip() or fresh_types.read_text() != typed.read_text():
             raise SetupError("The API schema has drifted: run bin/schema and commit what it writes.")
+    with _printing:
+        print("-- API schema and its types are the code's own: ok", flush=True)
 
 
 def _static(node: dict[str, str]) -> None:
@@ -81,22 +101,29 @@ def check() -> None:
         ensure_page()
     set_up = time.monotonic() - began
     pytest = [str(PYTHON), "-m", "pytest", *(["-k", args.k] if args.k else [])]
-    try:
+
+    def page_and_rules() -> None:
         if "static" in parts:
             _static(node)
-        if "core" in parts:
-            _show("Core tests", [*pytest, "core/tests", "-p", "no:django"], env=python_env())
         if "web" in parts:
             _show("Page unit tests", ["npm", "run", "-s", "test"], env=node, cwd=WEB)
+
+    def python_tests() -> None:
+        if "core" in parts:
+            _show("Core tests", [*pytest, "core/tests", "-p", "no:django"], env=python_env())
         if cluster:
-            with step("Starting a database for the tests"):
-                cluster.create()
-                cluster.start()
             env = python_env(DATABASE_URL=cluster.url)
             if "server" in parts:
                 _show("Server and script tests", [*pytest, "tests/server", "tests/ops"], env=env)
             if "e2e" in parts:
                 _show("End-to-end tests", [*pytest, "tests/e2e", "--durations=8"], env=env)
+
+    try:
+        if cluster:
+            with step("Starting a database for the tests"):
+                cluster.create()
+                cluster.start()
+        _both(page_and_rules, python_tests)
     finally:
         if cluster:
             cluster.stop()

@@ -180,7 +180,7 @@ def test_advice():
     assert advice(ready_min=(14.0, 17.5, 19.0), now_min=16.0).due_min == 17.5
 
 
-@settings(max_examples=150, deadline=None)
+@settings(max_examples=150)
 @given(
     st.floats(0, 90),
     st.floats(1, 60),

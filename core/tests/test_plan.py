@@ -26,7 +26,7 @@ def test_the_plan_of_nobody_is_empty():
     assert paint_plan(plan, request()) == ()
 
 
-@settings(max_examples=60, deadline=None)
+@settings(max_examples=60)
 @given(
     st.lists(
         st.tuples(st.floats(1, 8), st.floats(0, 4), st.integers(1, 14), st.booleans(), st.booleans()),

@@ -71,7 +71,7 @@ def test_steps_follow_the_log():
     assert state.closed.change == "more time"
 
 
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=40)
 @given(st.randoms(use_true_random=False))
 def test_order_of_arrival_does_not_matter(random):
     log = whole_log()

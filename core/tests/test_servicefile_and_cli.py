@@ -70,7 +70,7 @@ json_values = st.recursive(
 )
 
 
-@settings(max_examples=250, deadline=None)
+@settings(max_examples=250)
 @given(st.data())
 def test_fuzzed_files_give_a_clear_error_or_a_plan(data):
     document = copy.deepcopy(WREN)
