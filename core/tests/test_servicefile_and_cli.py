@@ -8,6 +8,7 @@ import pytest
 from fervens_cli.__main__ import main
 from hypothesis import given, settings
 from hypothesis import strategies as st
+from jsonschema import Draft202012Validator
 
 from fervens_core.errors import CoreError
 from fervens_core.lift import level_at
@@ -15,6 +16,7 @@ from fervens_core.plan import make_plan
 from fervens_core.servicefile import plan_to_json, read_service_file
 
 DEMO = sorted((Path(__file__).parents[2] / "demo" / "services").glob("*.json"))
+SCHEMA = json.loads((Path(__file__).parents[2] / "docs" / "format" / "service-file.schema.json").read_text())
 WREN = json.loads(next(p for p in DEMO if "wren" in p.name).read_text())
 
 
@@ -86,10 +88,34 @@ def test_fuzzed_files_give_a_clear_error_or_a_plan(data):
         place = place[key]
     holder[last] = data.draw(json_values)
     try:
-        make_plan(read_service_file(document).plan_request())
+        file = read_service_file(document)
+        # what the reader takes, the published schema allows
+        assert Draft202012Validator(SCHEMA).is_valid(document)
+        make_plan(file.plan_request())
     except CoreError as error:
         assert error.message
         assert len(error.message) < 2000
+
+
+def test_published_schema_is_a_schema_and_holds_the_demo():
+    Draft202012Validator.check_schema(SCHEMA)
+    for path in DEMO:
+        Draft202012Validator(SCHEMA).validate(json.loads(path.read_text()))
+
+
+def test_published_schema_and_reader_know_the_same_fields():
+    for place, kind in (
+        (SCHEMA["properties"]["zones"]["items"], WREN["zones"][0]),
+        (SCHEMA["properties"]["lightener"]["anyOf"][1], WREN["lightener"]),
+        (SCHEMA["properties"]["toners"]["items"], WREN["toners"][0]),
+    ):
+        for field in place["properties"]:
+            document = copy.deepcopy(WREN)
+            zone = document["zones"][0] if kind is WREN["zones"][0] else None
+            target = zone or (document["lightener"] if kind is WREN["lightener"] else document["toners"][0])
+            target[field] = object
+            with pytest.raises(CoreError, match=field):
+                read_service_file(document)
 
 
 def run(capsys, *arguments):
