@@ -22,6 +22,13 @@ const stepNames: Record<string, string> = {
   record: 'Filed',
 }
 const services = computed(() => query.data.value?.services ?? [])
+/** What still needs a hand stands above what is filed. */
+const groups = computed(() => [
+  { name: '', list: services.value.filter((s) => s.step !== 'record') },
+  { name: 'Filed', list: services.value.filter((s) => s.step === 'record') },
+])
+const isDue = (s: (typeof services.value)[number]) =>
+  s.next_due_at !== null && minutesUntil(s.next_due_at, clock.now) <= 0
 const isToday = computed(() => day.value === isoDay(new Date(clock.now)))
 const shift = (days: number) => {
   const at = new Date(`${day.value}T12:00:00`)
@@ -55,58 +62,69 @@ const shift = (days: number) => {
       </button>
       and it stands here.
     </p>
-    <ol v-else class="flex flex-col gap-1.5">
-      <li v-for="s in services" :key="s.id">
-        <RouterLink
-          :to="{ name: 'service', params: { id: s.id } }"
-          class="grid grid-cols-[56px_1fr_auto] items-center gap-x-4 gap-y-2 rounded-[7px] bg-panel px-4 py-2 hover:bg-raised lg:grid-cols-[64px_104px_minmax(0,1fr)_190px_250px]"
-          :class="{ 'opacity-80': s.step === 'record' }"
-        >
-          <span class="num text-2xl">{{ clockText(s.starts_at) }}</span>
-          <HairBundle
-            class="hidden lg:block"
-            :now="s.hexes_now"
-            :target="s.hexes_target"
-            :label="`${s.client_name}: zones now, with tips in the colour wanted`"
-          />
-          <span class="min-w-0">
-            <span class="block truncate text-lg font-semibold">{{ s.client_name }}</span>
-            <span class="block truncate text-sm text-soft">{{ s.wish || 'No wish noted yet' }}</span>
-          </span>
-          <span class="num hidden text-lg whitespace-nowrap lg:block">
-            <template v-if="s.level_from !== null && s.level_to !== null">
-              {{ levelText(s.level_from) }} → {{ levelText(s.level_to) }}
-            </template>
-            <span class="ml-2 text-base font-normal text-soft" style="font-stretch: 90%">{{ s.tone }}</span>
-          </span>
-          <span class="col-span-3 text-left lg:col-span-1">
-            <span class="flex items-center gap-2">
-              <span class="flex gap-[3px]" aria-hidden="true">
-                <span
-                  v-for="(step, i) in steps"
-                  :key="step"
-                  class="h-[14px] w-[7px]"
-                  :class="i < steps.indexOf(s.step) ? 'bg-ink' : i === steps.indexOf(s.step) ? 'bg-signal' : 'bg-line'"
-                />
-              </span>
-              <span class="text-sm text-soft">{{ stepNames[s.step] }}</span>
-            </span>
-            <span
-              class="flex items-baseline gap-2 font-semibold"
-              :class="{ 'text-stop': s.is_blocked && s.step === 'consultation' }"
+    <template v-else>
+      <section
+        v-for="group in groups.filter((g) => g.list.length)"
+        :key="group.name"
+        :aria-label="group.name || 'Open'"
+      >
+        <h2 v-if="group.name" class="mt-5 mb-2 text-lg text-soft">{{ group.name }}</h2>
+        <ol class="flex flex-col gap-1.5">
+          <li v-for="s in group.list" :key="s.id">
+            <RouterLink
+              :to="{ name: 'service', params: { id: s.id } }"
+              class="grid grid-cols-[56px_1fr_auto] items-center gap-x-4 gap-y-2 rounded-[7px] bg-panel px-4 py-2 hover:bg-raised lg:grid-cols-[64px_104px_minmax(0,1fr)_190px_250px]"
+              :class="[s.step === 'record' ? 'opacity-80' : '', isDue(s) ? 'border-l-[8px] border-signal pl-2' : '']"
             >
-              <span class="truncate">{{ s.next_text }}</span>
-              <span
-                v-if="s.next_due_at"
-                class="num"
-                :class="{ 'text-signal': minutesUntil(s.next_due_at, clock.now) <= 0 }"
-                >{{ countdown(minutesUntil(s.next_due_at, clock.now)) }}</span
-              >
-            </span>
-          </span>
-        </RouterLink>
-      </li>
-    </ol>
+              <span class="num text-2xl">{{ clockText(s.starts_at) }}</span>
+              <HairBundle
+                class="hidden lg:block"
+                :now="s.hexes_now"
+                :target="s.hexes_target"
+                :label="`${s.client_name}: zones now, with tips in the colour wanted`"
+              />
+              <span class="min-w-0">
+                <span class="block truncate text-lg font-semibold">{{ s.client_name }}</span>
+                <span class="block truncate text-sm text-soft">{{ s.wish || 'No wish noted yet' }}</span>
+              </span>
+              <span class="num hidden text-lg whitespace-nowrap lg:block">
+                <template v-if="s.level_from !== null && s.level_to !== null">
+                  {{ levelText(s.level_from) }} → {{ levelText(s.level_to) }}
+                </template>
+                <span class="ml-2 text-base font-normal text-soft" style="font-stretch: 90%">{{ s.tone }}</span>
+              </span>
+              <span class="col-span-3 text-left lg:col-span-1">
+                <span class="flex items-center gap-2">
+                  <span class="flex gap-[3px]" aria-hidden="true">
+                    <span
+                      v-for="(step, i) in steps"
+                      :key="step"
+                      class="h-[14px] w-[7px]"
+                      :class="
+                        i < steps.indexOf(s.step) ? 'bg-ink' : i === steps.indexOf(s.step) ? 'bg-signal' : 'bg-line'
+                      "
+                    />
+                  </span>
+                  <span v-if="s.step !== 'record'" class="text-sm text-soft">{{ stepNames[s.step] }}</span>
+                </span>
+                <span
+                  class="flex items-baseline gap-2 font-semibold"
+                  :class="{ 'text-stop': s.is_blocked && s.step === 'consultation' }"
+                >
+                  <span class="truncate">{{ s.next_text }}</span>
+                  <span
+                    v-if="s.next_due_at"
+                    class="num"
+                    :class="{ 'text-signal': minutesUntil(s.next_due_at, clock.now) <= 0 }"
+                    >{{ countdown(minutesUntil(s.next_due_at, clock.now)) }}</span
+                  >
+                </span>
+              </span>
+            </RouterLink>
+          </li>
+        </ol>
+      </section>
+    </template>
     <NewService :is-open="isNewOpen" @close="isNewOpen = false" />
   </main>
 </template>
