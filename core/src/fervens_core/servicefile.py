@@ -237,7 +237,7 @@ def read_service_file(document: Any) -> ServiceFile:
     r = _Reader(document, "")
     if r.raw("format") != FORMAT:
         raise LimitError("format", repr(FORMAT), _short(r.raw("format")))
-    if r.raw("version") != VERSION:
+    if isinstance(r.raw("version"), bool) or r.raw("version") != VERSION:
         raise LimitError("version", f"{VERSION}, the version this program reads", _short(r.raw("version")))
     zones = tuple(_zone(z) for z in r.objects("zones", 60))
     keys = [z.key for z in zones]
