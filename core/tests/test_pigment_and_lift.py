@@ -17,7 +17,7 @@ from fervens_core.lift import (
     time_to_level,
     zone_factors,
 )
-from fervens_core.pigment import hair_absorption, hair_hex, hair_lab, level_from_lightness, undertone
+from fervens_core.pigment import hair_absorption, hair_hex, hair_lab, undertone
 from fervens_core.toning import natural_lab, rank_neutralisers
 
 levels = st.floats(1.0, 10.0)
@@ -74,12 +74,6 @@ def test_lifted_hair_is_warmer_than_natural_hair_of_the_level():
 def test_colour_of_unlifted_hair_does_not_depend_on_where_it_could_go():
     np.testing.assert_array_equal(hair_absorption(5.0, np.array(5.0)), hair_absorption(5.0, np.array([5.0]))[0])
     assert hair_hex(5.0, [5.0]) == hair_hex(5.0, [5.0, 8.0])[:1]
-
-
-@given(st.floats(3.0, 10.0))
-def test_level_is_read_back_from_lightness(level):
-    lightness = float(hair_lab(2.0, np.array(level))[0])
-    assert level_from_lightness(2.0, lightness) == pytest.approx(level, abs=0.02)
 
 
 def test_errors_name_the_field():

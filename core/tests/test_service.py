@@ -97,6 +97,15 @@ def test_undo_of_what_others_rest_on_is_refused():
         check_addition(log, event(50, EventVoided("nothing")))
 
 
+def test_an_acknowledgement_stands_under_a_finished_consultation():
+    log = whole_log()
+    void = event(50, EventVoided(log[0].event_id))
+    assert check_addition(log[:1], void).acknowledged == frozenset()
+    for length in (2, 3, 9):
+        with pytest.raises(ConflictError, match="finished on this acknowledgement"):
+            check_addition(log[:length], void)
+
+
 @pytest.mark.parametrize(
     ("length", "data", "code"),
     [

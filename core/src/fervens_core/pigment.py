@@ -82,9 +82,3 @@ def undertone(level: float) -> str:
     """The name of the warm pigment that shows at a level on lightened hair (common practice, no source)."""
     check_level("level", level)
     return next(name for upper, name in _UNDERTONES if level < upper)
-
-
-def level_from_lightness(start_level: float, lightness: float) -> float:
-    """The level whose model colour has this L*, for hair lifted from `start_level`; clipped to 1..10."""
-    grid = np.linspace(LEVEL_MIN, LEVEL_MAX, 181)
-    return float(np.interp(lightness, hair_lab(start_level, grid)[:, 0], grid))

@@ -236,8 +236,13 @@ def check_addition(events: list[Event], new: Event) -> ServiceState:
     before = fold(events)
     if isinstance(new.data, EventVoided):
         _require(before.closed is None, "service_closed", "The service is filed; nothing can be added to it.")
-        known = {e.event_id for e in live_events(events)}
+        known = {e.event_id: e for e in live_events(events)}
         _require(new.data.event_id in known, "unknown_event", "There is no such event to undo.")
+        _require(
+            not (before.is_consultation_finished and isinstance(known[new.data.event_id].data, CautionAcknowledged)),
+            "later_acts_depend",
+            "The consultation was finished on this acknowledgement; undo that first.",
+        )
     after = fold([*events, new])
     old = {c.event_id for c in before.conflicts}
     for conflict in after.conflicts:

@@ -11,13 +11,10 @@ from ninja import Schema
 from apps.services import queries
 from apps.services.present import event_text
 from apps.services.queries import Loaded
-from apps.shelf.adapters import lightener_value
-from apps.shelf.queries import toners
 from fervens_core.board import Lane
 from fervens_core.events import BowlMixed, CautionAcknowledged, TonerApplied
 from fervens_core.service import Step, live_events
 from fervens_core.toner import Tone
-from fervens_core.tonestep import ToneLane, tone_lanes
 
 
 class RecordLine(Schema):
@@ -88,20 +85,7 @@ class RecordOut(Schema):
 
 
 def _toners(loaded: Loaded, now: dt.datetime) -> list[RecordToner]:
-    row = loaded.row
-    if row.lightener is None or not loaded.state.lanes:
-        return []
-    lanes: tuple[ToneLane, ...] = tone_lanes(
-        loaded.state,
-        {z.key: z for z in loaded.zones},
-        lightener_value(row.lightener),
-        tuple(toners(row.studio_id)),
-        has_additive=row.has_additive,
-        findings=loaded.findings,
-        tone=Tone(row.tone),
-        now=now,
-        most_options=0,
-    )
+    lanes = queries.tone(loaded, now, most_options=0)
     grams = {e.data.zone_key: e.data for e in live_events(loaded.events) if isinstance(e.data, TonerApplied)}
     found = []
     for lane in lanes:

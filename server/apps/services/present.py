@@ -24,7 +24,6 @@ from apps.services.schemas import (
     ZoneOut,
 )
 from apps.shelf.adapters import lightener_value
-from apps.shelf.queries import toners
 from fervens_core.colour import lab_to_hex
 from fervens_core.errors import CoreError
 from fervens_core.events import (
@@ -47,7 +46,6 @@ from fervens_core.pigment import hair_lab
 from fervens_core.plan import Plan, PlanRequest, make_plan
 from fervens_core.service import Phase, Step, live_events
 from fervens_core.toner import Tone
-from fervens_core.tonestep import ToneLane, tone_lanes
 from fervens_core.toning import natural_lab
 
 
@@ -302,25 +300,13 @@ def board_out(loaded: Loaded) -> BoardOut:
 def tone_out(loaded: Loaded) -> ToneOut:
     """The tone step now."""
     row, now = loaded.row, timezone.now()
-    lanes: tuple[ToneLane, ...] = ()
-    if row.lightener and loaded.state.lanes:
-        lanes = tone_lanes(
-            loaded.state,
-            {z.key: z for z in loaded.zones},
-            lightener_value(row.lightener),
-            tuple(toners(row.studio_id)),
-            has_additive=row.has_additive,
-            findings=loaded.findings,
-            tone=Tone(row.tone),
-            now=now,
-        )
     names = {z.key: z.name for z in loaded.zones}
     return ToneOut(
         service_id=row.pk,
         step=loaded.state.step,
         tone=Tone(row.tone),
         wanted_level=row.wanted_level,
-        lanes=list(lanes),
+        lanes=list(queries.tone(loaded, now)),
         open_zones=[names.get(x.key, x.key) for x in loaded.state.lanes if x.phase is not Phase.RINSED],
         undo=undo_of(loaded),
         server_now=now,

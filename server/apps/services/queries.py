@@ -13,7 +13,7 @@ from django.utils import timezone
 from apps.services.adapters import event_values, findings_value, zone_values
 from apps.services.models import Service
 from apps.shelf.adapters import lightener_value
-from apps.shelf.queries import developers
+from apps.shelf.queries import developers, toners
 from apps.studio.models import Membership
 from fervens_core.board import Board, make_board
 from fervens_core.errors import ConflictError
@@ -22,6 +22,8 @@ from fervens_core.hair import Zone
 from fervens_core.plan import PlanRequest
 from fervens_core.safety import Caution, Findings, Severity, lightening_cautions
 from fervens_core.service import ServiceState, fold
+from fervens_core.toner import Tone
+from fervens_core.tonestep import ToneLane, tone_lanes
 
 DAY_MAX = 100
 OPEN_SINCE_H = 12
@@ -113,4 +115,22 @@ def board(loaded: Loaded, now: dt.datetime) -> Board:
         lightener_value(row.lightener),
         has_additive=row.has_additive,
         now=now,
+    )
+
+
+def tone(loaded: Loaded, now: dt.datetime, *, most_options: int = 5) -> tuple[ToneLane, ...]:
+    """The rinsed zones with their shades; nothing before the plan is taken."""
+    row = loaded.row
+    if row.lightener is None or not loaded.state.lanes:
+        return ()
+    return tone_lanes(
+        loaded.state,
+        {z.key: z for z in loaded.zones},
+        lightener_value(row.lightener),
+        tuple(toners(row.studio_id)),
+        has_additive=row.has_additive,
+        findings=loaded.findings,
+        tone=Tone(row.tone),
+        now=now,
+        most_options=most_options,
     )

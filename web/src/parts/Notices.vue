@@ -6,7 +6,7 @@ const notices = useNotices()
 
 <template>
   <div
-    class="no-print pointer-events-none fixed inset-x-0 bottom-0 z-50 flex flex-col items-center gap-2 p-4"
+    class="no-print pointer-events-none fixed inset-x-0 bottom-20 z-50 flex flex-col items-center gap-2 p-4"
     role="status"
     aria-live="polite"
   >

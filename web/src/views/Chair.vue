@@ -222,6 +222,7 @@ onBeforeUnmount(() => {
         </section>
         <section class="panel flex grow basis-[270px] lg:grow-0 flex-col !py-2.5" aria-label="Then">
           <h2 class="text-sm font-semibold text-soft">Then</h2>
+          <p v-if="rest.length === 0" class="text-soft">Nothing else for now.</p>
           <ul class="grow">
             <li v-for="a in rest" :key="a.code + a.zone_key" class="flex items-baseline justify-between gap-3">
               <button type="button" class="min-h-8 truncate text-left hover:underline" @click="doAct(a)">
