@@ -22,12 +22,13 @@ from fervens_core.events import (
     PlanTaken,
     ReadingTaken,
 )
-from fervens_core.hair import Hair, Zone
+from fervens_core.hair import Hair
 from fervens_core.lift import effort_to_level, level_to_effort
 from fervens_core.products import Lightener
 from fervens_core.quantities import Ratio
 from fervens_core.readings import QUANTILES, ReadingMode
 from fervens_core.service import fold
+from fervens_core.zones import Zone
 
 SEED, LANES, REPEATS = 20260301, 12, 15
 START = dt.datetime(2026, 3, 1, 9, 0, tzinfo=dt.UTC)

@@ -12,12 +12,12 @@ from typing import Any
 import numpy as np
 
 from fervens_core.events import data_from_json
+from fervens_core.hair import Tone
 from fervens_core.head import USUAL_HEAD
 from fervens_core.lift import LiftFactors, level_at, zone_factors
 from fervens_core.plan import Plan, make_plan
 from fervens_core.products import TonerShade
-from fervens_core.servicefile import FORMAT, read_service_file
-from fervens_core.toner import Tone
+from fervens_core.servicefile import FORMAT, VERSION, read_service_file
 from fervens_core.toning import propose
 
 HERE = Path(__file__).parent
@@ -46,7 +46,7 @@ def service(
 ) -> dict[str, Any]:
     return {
         "format": FORMAT,
-        "version": 1,
+        "version": VERSION,
         "client": client,
         "wish": wish,
         "tone": tone,
@@ -59,6 +59,13 @@ def service(
         "events": [],
         **more,
     }
+
+
+def strand(
+    key: str, zone_key: str, start: float, volume: float, readings: list[tuple[float, float]], **more: Any
+) -> dict[str, Any]:
+    read = [{"minutes": m, "level": v, "mode": "wiped"} for m, v in readings]
+    return {"key": key, "zone_key": zone_key, "start_level": start, "volume_strength": volume, "readings": read} | more
 
 
 class Head:
@@ -102,11 +109,12 @@ class Head:
             zone_keys=[z.zone.key for z in zones],
             volumes=[z.volume_strength for z in zones],
             finish_min=self.plan.finish_min,
+            starts_min=[round(z.start_min, 2) for z in zones],
         )
         end = first_min
         for z in zones:
             start, done = first_min + z.start_min, first_min + z.end_min
-            bowl = z.bowls[0]
+            bowl = next(b for b in self.plan.bowls if any(f.lane_key == z.zone.key for f in b.fills))
             recipe = " + ".join(f"{p.mass_g:.0f} g of {p.developer.volume_strength:g} vol" for p in bowl.pours)
             self.tell(
                 start - 1.2,
@@ -174,7 +182,7 @@ def main() -> None:
 
     ilse = service("Ilse Varga", "Pale straw under the blue wash of act two; no brass in the follow spot.", "cool",
         [zone(k, 4, 8.5) for k in back] + [zone("nape", 4.5, 8), zone("fringe", 4.5, 8)], TESTED | {"age_years": 31})  # fmt: skip
-    head = Head(ilse, seed=4, until_min=16 + 51, extent=1.02, rate=1.12)
+    head = Head(ilse, seed=4, until_min=56, extent=1.02, rate=1.12)
     head.consult(["delicate", "professional_use"])
     head.lighten()
     write("ilse-mid-lift", ilse)
@@ -194,18 +202,31 @@ def main() -> None:
     head.consult(["delicate", "professional_use"])
     write("wren-level-3-to-9", wren)
 
+    def grown_out(key: str, **more: Any) -> dict[str, Any]:
+        root = {"start_level": 5, "length_mm": 22, "target_level": 9}
+        ends = {"start_level": 9.5, "history": "lightened", "porosity": "high", "length_mm": 50, "is_left_out": True}
+        return zone(key, 9, 9, history="lightened", length_mm=320, root=root, ends=ends, foil_count=6) | more
+
     odile = service("Odile Brandt", "New growth back to the light lengths before the run; leave the ends alone.", "beige",
-        [zone(k, 5, 9, is_on_scalp=True, foil_count=6) for k in ("low_back", "crown", "left_side", "right_side", "top")]
-        + [zone("fringe", 5, 9, is_on_scalp=True, is_delicate=True, thickness="fine")],
-        {"patch_test": "negative", "patch_test_age_h": 30, "age_years": 38})  # fmt: skip
+        [grown_out(k) for k in ("low_back", "crown", "left_side", "right_side", "top")]
+        + [grown_out("fringe", is_delicate=True, thickness="fine", foil_count=4)],
+        {"patch_test": "negative", "patch_test_age_h": 30, "age_years": 38, "home_care": ["heat_tools"], "booked_min": 210})  # fmt: skip
     write("odile-grown-out-roots", odile)
 
     casimir = service("Casimir Holt", "Orange bands from the last tour out; one even copper-free blond.", "neutral",
-        [zone("low_back", 6, 8, history="lightened", porosity="high"), zone("high_back", 5, 8, history="tinted"),
-         zone("crown", 6.5, 8, history="lightened"), zone("left_side", 6, 8, history="lightened", porosity="high"),
+        [zone("low_back", 6, 8, history="lightened", porosity="high", undertone="orange"), zone("high_back", 5, 8, history="tinted", tint_level=5),
+         zone("crown", 6.5, 8, history="lightened", undertone="orange"), zone("left_side", 6, 8, history="lightened", porosity="high"),
          zone("right_side", 6, 8, history="lightened", porosity="high")],
-        {"patch_test": "not_done", "elasticity": "slow", "age_years": 52})  # fmt: skip
+        {"patch_test": "not_done", "patch_test_age_h": 50, "elasticity": "slow", "age_years": 52,
+         "home_care": ["violet_shampoo"], "is_clarified": True, "time_min": 240, "booked_min": 180},
+        strands=[strand("A", "high_back", 5, 20, [(10, 6), (20, 6.5), (30, 7)], history="tinted", tint_level=5,
+                        stretch_before_percent=38, stretch_after_percent=44),
+                 strand("B", "crown", 6.5, 10, [(10, 7.5), (20, 8)], history="lightened")])  # fmt: skip
     write("casimir-orange-bands", casimir)
+
+    lotte = service("Lotte Imhof", "Silver for the lighthouse keeper's wife; grey shows at the temples already.", "cool", [],
+        {"patch_test": "not_done", "patch_test_age_h": 70, "age_years": 58, "home_care": ["minerals"], "booked_min": 240})  # fmt: skip
+    write("lotte-build-up", lotte)
 
     bruno = service("Bruno Salt", "Fair for the sailor. Has used a progressive dark comb-through for years.", "warm",
         [zone("top", 4, 8, history="metallic"), zone("left_side", 4, 8, history="metallic"), zone("right_side", 4, 8, history="metallic")],

@@ -16,7 +16,8 @@ from fervens_core.lift import level_at
 from fervens_core.pigment import hair_lab, undertone
 from fervens_core.plan import make_plan
 from fervens_core.quantities import check_level, check_range, check_volume_strength
-from fervens_core.servicefile import plan_to_json, read_service_file
+from fervens_core.servicefile import read_service_file
+from fervens_core.servicewrite import plan_to_json
 from fervens_core.toning import rank_neutralisers
 
 MAX_FILE_BYTES = 5_000_000
@@ -94,16 +95,24 @@ def _print_neutralise(result: dict[str, Any]) -> None:
 
 
 def _print_plan(result: dict[str, Any]) -> None:
-    print(f"Finish line: {result['finish_min']:g} min after the first product.")
-    for z in result["zones"]:
-        early, likely, late = ("never" if t is None else f"{t:.0f}" for t in z["ready_min"])
-        pours = " + ".join(f"{p['mass_g']:g} g of {p['volume_strength']:g} vol" for p in z["bowls"][0]["developer"])
-        bowls = f"{len(z['bowls'])} x ({z['bowls'][0]['lightener_g']:g} g lightener, {pours})"
-        times = f"on {z['start_min']:.0f}-{z['end_min']:.0f}, ready {early}/{likely}/{late}"
-        ends = f"rinse {z['rinse_min']:.0f}, wall {z['wall_min']:.0f} min"
-        print(f"  {z['name']}: {z['volume_strength']:g} vol, {times}, {ends}; {bowls}")
-        if z["reason"]:
-            print(f"      {z['reason']}")
+    for w in result["waves"]:
+        print(f"Wave {w['number']}: finish line {w['finish_min']:g} min after the first product.")
+        for z in result["lanes"]:
+            if z["wave"] != w["number"]:
+                continue
+            early, likely, late = ("never" if t is None else f"{t:.0f}" for t in z["ready_min"])
+            times = f"on {z['start_min']:.0f}-{z['end_min']:.0f}, ready {early}/{likely}/{late}"
+            ends = f"rinse {z['rinse_min']:.0f}, wall {z['wall_min']:.0f} min"
+            print(f"  {z['name']}: {z['volume_strength']:g} vol, {times}, {ends}")
+            for text in (z["reason"], z["note"]):
+                if text:
+                    print(f"      {text}")
+    for x in result["left_out"]:
+        print(f"  {x['name']}: left out. {x['reason']}")
+    print("Mixing list:")
+    for b in result["bowls"]:
+        pours = " + ".join(f"{p['mass_g']:g} g of {p['volume_strength']:g} vol" for p in b["developer"])
+        print(f"  {b['mix_min']:5.0f} min  {b['lightener_g']:g} g lightener, {pours}  for {', '.join(b['for'])}")
 
 
 def _parser() -> argparse.ArgumentParser:

@@ -6,19 +6,34 @@ import datetime as dt
 import itertools
 
 from fervens_core.events import Event, EventData
-from fervens_core.hair import Hair, Zone
+from fervens_core.hair import Hair
+from fervens_core.plan import PlanChoice, PlanRequest
 from fervens_core.products import Developer, Lightener
 from fervens_core.quantities import Ratio
+from fervens_core.zones import Zone
 
 START = dt.datetime(2026, 3, 1, 9, 0, tzinfo=dt.UTC)
 POWDER = Lightener("powder", "Powder", Ratio(1.5), label_max_min=50)
 BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (7, 10, 20, 30, 40))
+HAIR_FIELDS = ("history", "thickness", "porosity", "undertone", "tint_level", "dye_hue", "elasticity", "breakage")
 _ids = itertools.count(1)
 
 
 def zone(key: str = "back", start: float = 3.0, target: float = 8.0, **more) -> Zone:
-    hair = {k: more.pop(k) for k in ("history", "thickness", "porosity") if k in more}
-    return Zone(key=key, name=key.title(), hair=Hair(start, **hair), target_level=target, **more)
+    hair = {k: more.pop(k) for k in HAIR_FIELDS if k in more}
+    return Zone(key=key, name=key.replace("_", " ").title(), hair=Hair(start, **hair), target_level=target, **more)
+
+
+def request(*zones, **more) -> PlanRequest:
+    """A plan request; what is not of the request itself goes into its choice."""
+    own = {k: more.pop(k) for k in ("lightener", "bottles", "strands") if k in more}
+    return PlanRequest(
+        zones=zones,
+        lightener=own.get("lightener", POWDER),
+        bottles=own.get("bottles", BOTTLES),
+        strands=own.get("strands", ()),
+        choice=PlanChoice(**more),
+    )
 
 
 def event(minute: float, data: EventData, *, by: str = "Ada", event_id: str | None = None, late: float = 0.0) -> Event:

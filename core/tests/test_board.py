@@ -17,14 +17,14 @@ from fervens_core.events import (
     ReadingTaken,
     Rinsed,
 )
+from fervens_core.findings import Findings, TestResult
+from fervens_core.hair import Tone
 from fervens_core.lift import level_at
 from fervens_core.pigment import hair_hex
 from fervens_core.products import Lightener
 from fervens_core.quantities import Ratio
 from fervens_core.readings import ReadingMode
-from fervens_core.safety import Findings, TestResult
 from fervens_core.service import Phase, fold
-from fervens_core.toner import Tone
 from fervens_core.tonestep import tone_lanes
 
 ZONES = {z.key: z for z in (zone("back", 3, 8, foil_count=5), zone("top", 3, 8, foil_count=5))}

@@ -3,12 +3,15 @@
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
-from make import BOTTLES
+from make import BOTTLES, POWDER, request, zone
 
+from fervens_core.bowls import LARGE_BOWL_G, BowlStyle, Serving, lift_lost_share, plan_bowls, section_mix_g
 from fervens_core.errors import LimitError
-from fervens_core.mixing import Bowl, Pour, blend, bowls_for
+from fervens_core.hair import Covering, Density
+from fervens_core.mixing import Pour, blend
+from fervens_core.plan import make_plan
 from fervens_core.products import Developer
-from fervens_core.quantities import Ratio
+from fervens_core.scale import WeighedPour, simulated_pour, weigh_mix
 
 
 def test_equal_parts_of_20_and_30_make_25():
@@ -18,7 +21,10 @@ def test_equal_parts_of_20_and_30_make_25():
 
 
 def test_seven_raised_by_additions_of_twenty_climbs_step_by_step():
-    strengths = [Bowl(10.0, (Pour(BOTTLES[0], 30.0), Pour(BOTTLES[2], 10.0 * n))).volume_strength for n in range(1, 5)]
+    strengths = [
+        weigh_mix(POWDER, 20.0, (WeighedPour(7, 30.0), WeighedPour(20, 10.0 * n)), 20.0).volume_strength
+        for n in range(1, 5)
+    ]
     assert strengths == sorted(strengths)
     assert strengths[0] == pytest.approx((30 * 7 + 10 * 20) / 40)
 
@@ -48,14 +54,88 @@ def test_a_strength_outside_the_bottles_is_named():
         blend(20.0, 10.0, ())
 
 
+def serving(key, volume=20.0, start=0.0, end=10.0, **more):
+    return Serving(zone(key, **more), volume, start, end)
+
+
 def test_a_long_zone_takes_fresh_bowls():
-    wanted = {"foil_count": 20, "bowl_life_min": 20.0, "ratio": Ratio(1.5), "volume_strength": 20.0, "bottles": BOTTLES}
-    assert len(bowls_for(application_min=20.0, **wanted)) == 1
-    two = bowls_for(application_min=24.0, **wanted)
-    assert len(two) == 2
-    # over-mixed by 8 %, rather than run out
-    assert sum(b.total_g for b in two) == pytest.approx(20 * 7.0 * 1.08)
-    assert two[0].product_g * 1.5 == pytest.approx(two[0].total_g - two[0].product_g)
+    (one,) = plan_bowls((serving("a", end=20.0, foil_count=20),), POWDER, BOTTLES)
+    two = plan_bowls((serving("a", end=24.0, foil_count=20),), POWDER, BOTTLES)
+    assert [b.mix_min for b in two] == [0.0, 12.0]
+    assert one.oldest_min == POWDER.bowl_life_min
+    # over-mixed by 8 % and what stays in the bowl, rather than run out
+    assert sum(b.total_g for b in two) == pytest.approx(20 * 7.0 * 1.08 + 2 * 3.0)
+    assert two[0].product_g * 1.5 == pytest.approx(two[0].developer_g)
+    assert sum(b.waste_g for b in two) == pytest.approx(20 * 7.0 * 0.08 + 2 * 3.0)
+
+
+def test_one_large_bowl_wastes_less_and_goes_stale():
+    lanes = tuple(serving(k, start=12.0 * i, end=12.0 * i + 10.0, foil_count=8) for i, k in enumerate("abcdef"))
+    fresh = plan_bowls(lanes, POWDER, BOTTLES)
+    large = plan_bowls(lanes, POWDER, BOTTLES, style=BowlStyle.LARGE)
+    assert len(fresh) == 6
+    assert len(large) == 2
+    assert all(b.total_g - b.waste_g <= LARGE_BOWL_G for b in large)
+    assert sum(b.waste_g for b in large) < sum(b.waste_g for b in fresh)
+    assert all(f.lift_lost_share == 0.0 for b in fresh for f in b.fills)
+    assert max(f.lift_lost_share for b in large for f in b.fills) == pytest.approx(0.38)  # 58 min old, lives 20
+    other = (*lanes[:2], serving("g", volume=30.0, start=30.0, end=40.0))
+    assert len(plan_bowls(other, POWDER, BOTTLES, style=BowlStyle.LARGE)) == 2  # another strength, another bowl
+
+
+def test_staleness_starts_at_the_bowls_life_and_ends_at_half():
+    assert lift_lost_share(20.0, 20.0) == 0.0
+    assert lift_lost_share(30.0, 20.0) == pytest.approx(0.1)
+    assert lift_lost_share(500.0, 20.0) == 0.5
+
+
+def test_amounts_follow_density_length_and_covering():
+    plain = section_mix_g(zone())
+    assert plain == 7.0
+    assert section_mix_g(zone(density=Density.THICK)) > plain > section_mix_g(zone(density=Density.THIN))
+    assert section_mix_g(zone(length_mm=500)) == pytest.approx(2 * plain)
+    assert section_mix_g(zone(covering=Covering.OPEN_AIR)) > plain
+    assert section_mix_g(zone(length_mm=12)) == pytest.approx(0.2 * plain)
+
+
+@given(st.lists(st.tuples(st.floats(2, 7), st.integers(1, 20), st.booleans()), min_size=1, max_size=8), st.booleans())
+def test_a_mixing_list_adds_up_to_what_the_lanes_use(shapes, is_large):
+    zones = [zone(f"z{i}", s, min(s + 3, 10), foil_count=n, is_delicate=d) for i, (s, n, d) in enumerate(shapes)]
+    plan = make_plan(request(*zones, bowl_style=BowlStyle.LARGE if is_large else BowlStyle.FRESH))
+    used = sum(z.zone.foil_count * section_mix_g(z.zone) for z in plan.zones)
+    assert sum(f.mass_g for b in plan.bowls for f in b.fills) == pytest.approx(used)
+    assert sum(b.total_g - b.waste_g for b in plan.bowls) == pytest.approx(used)
+    assert [b.mix_min for b in plan.bowls] == sorted(b.mix_min for b in plan.bowls)
+    by_lane = {z.zone.key: z for z in plan.zones}
+    for b in plan.bowls:
+        assert sum(p.mass_g * p.developer.volume_strength for p in b.pours) == pytest.approx(
+            b.volume_strength * b.developer_g, rel=5e-3
+        )
+        assert all(by_lane[f.lane_key].volume_strength == b.volume_strength for f in b.fills)
+
+
+def test_simulated_scale_rises_and_settles_near_the_mark():
+    for seed in range(8):
+        shown = simulated_pour(36.0, seed)
+        assert shown == simulated_pour(36.0, seed)
+        assert shown[-1] == shown[-2]
+        assert abs(shown[-1] - 36.0) < 2.0
+        assert all(round(v * 10) == pytest.approx(v * 10) for v in shown)
+    assert len({simulated_pour(36.0, seed)[-1] for seed in range(8)}) > 1
+
+
+def test_a_mix_off_its_mark_is_put_right():
+    right = weigh_mix(POWDER, 24.0, (WeighedPour(20, 18.0), WeighedPour(30, 18.0)), 25.0)
+    assert (right.volume_strength, right.developer_parts, right.advice) == (25.0, 1.5, "")
+    strong = weigh_mix(POWDER, 24.0, (WeighedPour(20, 10.0), WeighedPour(30, 26.0)), 25.0)
+    assert "add 16 g of 20 vol" in strong.advice
+    # what it says brings it there: (10 + 16) * 20 + 26 * 30 over 52
+    assert pytest.approx(25.0, abs=0.1) == ((10 + 16) * 20 + 26 * 30) / 52
+    assert "add 8 g of lightener" in weigh_mix(POWDER, 16.0, (WeighedPour(20, 36.0),), 20.0).advice
+    assert "add 9 g of developer" in weigh_mix(POWDER, 30.0, (WeighedPour(20, 36.0),), 20.0).advice
+    assert "mix anew" in weigh_mix(POWDER, 24.0, (WeighedPour(20, 36.0),), 30.0).advice
+    with pytest.raises(LimitError, match="pours"):
+        weigh_mix(POWDER, 24.0, (), 30.0)
 
 
 def test_one_bottle_is_poured_alone():

@@ -4,19 +4,22 @@ import pytest
 from make import POWDER, zone
 
 from fervens_core.errors import LimitError
-from fervens_core.hair import History
+from fervens_core.findings import (
+    Findings,
+    HomeCare,
+    PatchState,
+    SaltsSign,
+    Scalp,
+    TestResult,
+    judge_elasticity,
+    judge_salts,
+    patch_state,
+)
+from fervens_core.hair import Breakage, DyeHue, Elasticity, Hair, History
 from fervens_core.products import DyeFamily, TonerShade
 from fervens_core.quantities import Ratio
-from fervens_core.safety import (
-    Elasticity,
-    Findings,
-    Scalp,
-    Severity,
-    TestResult,
-    lightening_cautions,
-    strongest_volume,
-    toner_block,
-)
+from fervens_core.safety import Severity, lightening_cautions, strongest_volume, toner_block
+from fervens_core.zones import Segment
 
 CLEAR = {"patch_test": TestResult.NEGATIVE, "patch_test_age_h": 50.0}
 DYE = TonerShade("t", "Fog", 9, ((DyeFamily.VIOLET, 1.0),), Ratio(1), 7, 20)
@@ -108,3 +111,114 @@ def test_strongest_developer_is_the_least_of_all_limits():
 def test_findings_guard_their_ages():
     with pytest.raises(LimitError, match="age_years"):
         Findings(age_years=130)
+
+
+@pytest.mark.parametrize(
+    ("made", "findings", "code"),
+    [
+        (zone(history=History.UNKNOWN), {}, "unknown_untested"),
+        (zone(elasticity=Elasticity.SNAPS), {}, "elasticity_zone"),
+        (zone(breakage=Breakage.MUCH), {}, "breakage"),
+        (zone(), {"home_care": frozenset({HomeCare.MINERALS})}, "build_up"),
+    ],
+)
+def test_hair_and_build_up_that_block(made, findings, code):
+    assert codes(Severity.BLOCK, [made], **findings, **CLEAR) == [code]
+
+
+def test_gummy_hair_that_is_left_alone_does_not_block():
+    ends = Segment(Hair(7, elasticity=Elasticity.STAYS_STRETCHED), 40, is_left_out=True)
+    assert codes(Severity.BLOCK, [zone(ends=ends)], **CLEAR) == []
+    assert codes(Severity.BLOCK, [zone(elasticity=Elasticity.SNAPS, keeps_depth=True)], **CLEAR) == []
+
+
+def test_metallic_salts_block_wherever_they_are():
+    ends = Segment(Hair(7, History.METALLIC), 40, is_left_out=True)
+    assert codes(Severity.BLOCK, [zone(ends=ends)], **CLEAR) == ["metallic_history"]
+
+
+def test_washing_build_up_out_lifts_its_block():
+    care = frozenset({HomeCare.VIOLET_SHAMPOO})
+    assert codes(Severity.BLOCK, home_care=care, is_clarified=True, **CLEAR) == []
+    assert codes(Severity.BLOCK, home_care=frozenset({HomeCare.HEAT_TOOLS}), **CLEAR) == []
+
+
+@pytest.mark.parametrize(
+    ("made", "findings", "code"),
+    [
+        (zone(breakage=Breakage.SOME), {}, "frail"),
+        (zone(start=5, history=History.DIRECT_DYE, dye_hue=DyeHue.BLUE), {}, "direct_dye"),
+        (zone(), {"allergies": "latex"}, "allergies"),
+        (zone(), {"medication": "thyroid"}, "medication"),
+        (zone(), {"age_years": 15}, "under_16"),
+        (zone(root=Segment(Hair(3), 25)), {}, "long_regrowth"),
+    ],
+)
+def test_more_warnings(made, findings, code):
+    assert code in codes(Severity.WARN, [made], **findings, **CLEAR)
+
+
+def test_worked_hair_asks_for_a_strand_test():
+    tinted = (zone(history=History.TINTED),)
+    for has_test in (True, False):
+        found = [c.code for c in lightening_cautions(Findings(**CLEAR), tinted, has_strand_test=has_test)]
+        assert ("no_strand_test" in found) is not has_test
+    assert "no_strand_test" not in [
+        c.code for c in lightening_cautions(Findings(**CLEAR), (zone(),), has_strand_test=False)
+    ]
+
+
+def test_unsound_hair_and_old_dye_have_their_own_limits():
+    assert strongest_volume(zone(elasticity=Elasticity.SLOW), POWDER) == (20.0, "hair that is not quite sound")
+    dyed = zone(history=History.DIRECT_DYE, dye_hue=DyeHue.GREEN)
+    assert strongest_volume(dyed, POWDER) == (5.0, "old direct dye is lifted with 1.5 %")
+    assert strongest_volume(zone(history=History.DIRECT_DYE, dye_hue=DyeHue.RED), POWDER)[0] == 40.0
+
+
+def test_the_labels_own_hours_hold():
+    slow = TonerShade("t", "Fog", 9, ((DyeFamily.VIOLET, 1.0),), Ratio(1), 7, 20, patch_test_wait_h=72)
+    assert toner_block(Findings(**CLEAR), slow).code == "patch_test_early"
+    assert "72 h" in toner_block(Findings(**CLEAR), slow).title
+    old = Findings(patch_test=TestResult.NEGATIVE, patch_test_age_h=24 * 200.0)
+    assert toner_block(old, DYE).code == "patch_test_old"
+
+
+@pytest.mark.parametrize(
+    ("result", "age_h", "state"),
+    [
+        (TestResult.NOT_DONE, None, PatchState.NOT_PLACED),
+        (TestResult.NOT_DONE, 12.0, PatchState.WAITING),
+        (TestResult.NOT_DONE, 48.0, PatchState.DUE),
+        (TestResult.NEGATIVE, 48.0, PatchState.CLEAR),
+        (TestResult.NEGATIVE, 20.0, PatchState.WAITING),
+        (TestResult.NEGATIVE, 5000.0, PatchState.EXPIRED),
+        (TestResult.POSITIVE, 2.0, PatchState.REACTED),
+    ],
+)
+def test_where_a_patch_test_stands(result, age_h, state):
+    assert patch_state(result, age_h) is state
+
+
+# Wet healthy hair stretches by roughly a third to a half and returns (common practice, no source).
+@pytest.mark.parametrize(
+    ("stretch", "back", "snapped", "found"),
+    [
+        (33, 100, False, Elasticity.RETURNS),
+        (50, 95, False, Elasticity.RETURNS),
+        (40, 80, False, Elasticity.SLOW),
+        (10, 100, False, Elasticity.SLOW),
+        (45, 40, False, Elasticity.STAYS_STRETCHED),
+        (95, 95, False, Elasticity.STAYS_STRETCHED),
+        (40, 100, True, Elasticity.SNAPS),
+    ],
+)
+def test_elasticity(stretch, back, snapped, found):
+    assert judge_elasticity(stretch_percent=stretch, return_percent=back, has_snapped=snapped) is found
+
+
+def test_any_sign_makes_a_salts_test_positive():
+    assert judge_salts(frozenset()) is TestResult.NEGATIVE
+    for sign in SaltsSign:
+        assert judge_salts(frozenset({sign})) is TestResult.POSITIVE
+    with pytest.raises(LimitError, match="stretch_percent"):
+        judge_elasticity(stretch_percent=-1, return_percent=50, has_snapped=False)

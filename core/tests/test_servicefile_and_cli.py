@@ -13,7 +13,9 @@ from jsonschema import Draft202012Validator
 from fervens_core.errors import CoreError
 from fervens_core.lift import level_at
 from fervens_core.plan import make_plan
-from fervens_core.servicefile import plan_to_json, read_service_file
+from fervens_core.servicefile import read_service_file
+from fervens_core.servicewrite import plan_to_json, write_service_file
+from fervens_core.zones import lanes_of
 
 DEMO = sorted((Path(__file__).parents[2] / "demo" / "services").glob("*.json"))
 SCHEMA = json.loads((Path(__file__).parents[2] / "docs" / "format" / "service-file.schema.json").read_text())
@@ -24,16 +26,39 @@ WREN = json.loads(next(p for p in DEMO if "wren" in p.name).read_text())
 def test_demo_files_are_read_and_planned(path):
     file = read_service_file(json.loads(path.read_text()))
     plan = make_plan(file.plan_request())
-    assert [z.zone.key for z in plan.zones] == [z.key for z in file.zones]
-    assert json.loads(json.dumps(plan_to_json(plan)))["zones"][0]["bowls"]
+    planned = [z.zone.key for z in plan.zones] + [x.zone.key for x in plan.left_out]
+    assert sorted(planned) == sorted(x.key for x in lanes_of(file.zones))
+    assert bool(json.loads(json.dumps(plan_to_json(plan)))["bowls"]) == bool(planned)
+
+
+@pytest.mark.parametrize("path", DEMO, ids=lambda p: p.stem)
+def test_written_and_read_back_is_the_same_service(path):
+    file = read_service_file(json.loads(path.read_text()))
+    written = json.loads(json.dumps(write_service_file(file)))
+    assert read_service_file(written) == file
+    Draft202012Validator(SCHEMA).validate(written)
+
+
+def test_version_1_is_read_still():
+    old = {k: v for k, v in WREN.items() if k not in ("strands", "strand_lighteners")}
+    known = ("key", "name", "start_level", "target_level", "history", "thickness", "porosity", "foil_count")
+    old |= {
+        "version": 1,
+        "zones": [{k: z[k] for k in known if k in z} for z in WREN["zones"]],
+        "plan": {"finish_min": 48, "volumes": {"low_back": 30}, "has_additive": True},
+    }
+    file = read_service_file(old)
+    assert file.choice.finish_mins == (48.0,)
+    assert file.choice.volumes == {"low_back": 30.0}
+    assert make_plan(file.plan_request()).waves[0].finish_min == 48.0
 
 
 @pytest.mark.parametrize(
     ("path", "value", "message"),
     [
         (("format",), "other", "format: must be 'fervens-service'"),
-        (("version",), 99, "version: must be 1"),
-        (("version",), True, "version: must be 1"),
+        (("version",), 99, "version: must be 1 or 2"),
+        (("version",), True, "version: must be 1 or 2"),
         (("client",), "", "client: must be 1 to 80 characters"),
         (("zones", 2, "start_level"), 11, r"zones\[2\].start_level: must be a number from 1 to 10 \(level\), got 11"),
         (("zones", 0, "target_level"), 1, r"zones\[0\].target_level: must be at or above start_level 3"),
@@ -49,11 +74,35 @@ def test_demo_files_are_read_and_planned(path):
         (("toners", 0, "dyes"), {"violet": 0.4}, r"toners\[0\].dyes: must be shares that sum to 1"),
         (("toners", 0, "dyes"), {"mauve": 1}, r"toners\[0\].dyes: must be made of yellow"),
         (("plan",), {"volumes": {"chin": 20}}, "plan.volumes: must be one of the zones"),
-        (("plan",), {"finish_min": -4}, "plan.finish_min: must be a number from 1 to 600 min, got -4"),
+        (("plan",), {"finish_min": -4}, "plan.finish_min: must be a number from 1 to 900 min, got -4"),
         (("events", 0, "kind"), "Sang", r"events\[0\].kind: must be one of"),
         (("events", 0, "at_min"), -1, r"events\[0\].at_min"),
         (("findings",), {"age_years": 400}, "findings.age_years: must be a number from 0 to 120 years, got 400"),
         (("extra",), 1, "extra: must be one of"),
+        (("zones", 0, "key"), "a.b", r"zones\[0\].key: must be without a dot"),
+        (
+            ("zones", 0, "root"),
+            {"start_level": 3},
+            r"zones\[0\].root.length_mm: must be a number from 1 to 300 mm, got None",
+        ),
+        (
+            ("zones", 0, "root"),
+            {"start_level": 3, "length_mm": 280},
+            r"zones\[0\].length_mm: must be at least root and",
+        ),
+        (("zones", 0, "dye_hue"), "teal", r"zones\[0\].dye_hue: must be one of red, pink"),
+        (("zones", 0, "areas"), "crown", r"zones\[0\].areas: must be a list of at most 24"),
+        (("findings",), {"home_care": ["tea"]}, r"findings.home_care\[0\]: must be one of violet_shampoo"),
+        (("plan",), {"finish_mins": [40, "x"]}, r"plan.finish_mins\[1\]: must be a number from 1 to 900 min"),
+        (("plan",), {"wave_starts": ["chin"]}, "plan.wave_starts: must be one of the zones"),
+        (("plan",), {"aim": "cheap"}, "plan.aim: must be one of gentle, even, quick"),
+        (("strands",), [{"key": "s", "start_level": 3}], r"strands\[0\].volume_strength: must be a number"),
+        (("strands",), [{"key": "s", "lightener_key": "z"}], r"strands\[0\].lightener_key: must be one of chalk"),
+        (
+            ("strands",),
+            [{"key": "s", "start_level": 3, "volume_strength": 20, "readings": [{"minutes": 500, "level": 4}]}],
+            r"strands\[0\].readings\[0\].minutes: must be a number from 0 to 180 min, got 500",
+        ),
     ],
 )
 def test_bad_files_are_named_by_path(path, value, message):
@@ -150,7 +199,7 @@ def test_plan_and_plain_text(capsys, tmp_path):
     path.write_text(json.dumps(WREN))
     code, out, _ = run(capsys, "plan", str(path), "--json")
     assert code == 0
-    assert len(json.loads(out)["zones"]) == len(WREN["zones"])
+    assert len(json.loads(out)["lanes"]) == len(WREN["zones"])
     for arguments in (
         ["plan", str(path)],
         ["curve", "--from", "3", "--volume", "20"],

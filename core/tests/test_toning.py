@@ -7,11 +7,11 @@ from hypothesis import strategies as st
 
 from fervens_core.colour import delta_e_2000
 from fervens_core.errors import LimitError
-from fervens_core.hair import Porosity
+from fervens_core.hair import Porosity, Tone
 from fervens_core.pigment import absorption_to_lab, hair_absorption
 from fervens_core.products import DyeFamily, TonerShade
 from fervens_core.quantities import Ratio
-from fervens_core.toner import Tone, deposit, minutes_grid, pick_minutes, shade_absorption, toned_absorption, wanted_lab
+from fervens_core.toner import deposit, minutes_grid, pick_minutes, shade_absorption, toned_absorption, wanted_lab
 from fervens_core.toning import natural_lab, propose
 
 

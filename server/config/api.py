@@ -17,6 +17,8 @@ from apps.clients.api import router as clients_router
 from apps.common.problems import problem
 from apps.records.api import router as records_router
 from apps.services.api import router as services_router
+from apps.services.exchange_api import router as exchange_router
+from apps.services.plan_api import router as plan_router
 from apps.shelf.api import router as shelf_router
 from apps.studio.api import router as studio_router
 from apps.studio.auth import member_auth
@@ -27,7 +29,9 @@ api = NinjaAPI(title="Fervens", version="1", auth=member_auth, docs_url=None, op
 api.add_router("", studio_router)
 api.add_router("", clients_router)
 api.add_router("", shelf_router)
+api.add_router("", exchange_router)
 api.add_router("", services_router)
+api.add_router("", plan_router)
 api.add_router("", records_router)
 
 

@@ -27,7 +27,17 @@ BODIES = {
     "/api/services/{service_id}/consultation": {"revision": 0, "zones": []},
     "/api/services/{service_id}/plan/preview": {"revision": 0, "lightener_key": "LIGHTENER"},
     "/api/services/{service_id}/plan": {"revision": 0, "lightener_key": "LIGHTENER"},
+    "/api/services/{service_id}/plan/aims": {"revision": 0, "lightener_key": "LIGHTENER"},
+    "/api/services/{service_id}/plan/versions": {"revision": 1},
     "/api/services/{service_id}/plan/take": {"event_id": str(uuid4())},
+    "/api/services/{service_id}/strands/csv": {"revision": 1, "text": ""},
+    "/api/services/import": {"document": {"format": "fervens-service", "version": 2, "client": "X"}},
+    "/api/mix": {
+        "lightener_key": "LIGHTENER",
+        "product_g": 10,
+        "pours": [{"volume_strength": 20, "mass_g": 15}],
+        "wanted_volume": 20,
+    },
     "/api/services/{service_id}/events": {
         "event_id": str(uuid4()),
         "kind": "ConsultationFinished",
@@ -88,6 +98,8 @@ def test_another_studios_rows_cannot_be_reached_through_a_body(ids, stranger, ow
     client = stranger.post("/clients", {"name": "Theirs"}, 201)
     assert owner.post("/services", {"client_id": client["id"]}, 404)["code"] == "not_found"
     lightener = stranger.get("/shelf")["lighteners"][0]["key"]
+    mix = BODIES["/api/mix"] | {"lightener_key": lightener}
+    assert owner.post("/mix", mix, 404)["code"] == "not_found"
     body = {"revision": 0, "lightener_key": lightener}
     assert owner.post(f"/services/{ids['SERVICE']}/plan/preview", body, 404)["code"] == "not_found"
 
@@ -104,6 +116,8 @@ def test_an_assistant_works_the_chair_but_does_not_lead(ids, assistant, owner):
     assert assistant.event(service, "ServiceClosed", 403)["code"] == "not_allowed"
     body = {"revision": 1, "lightener_key": ids["LIGHTENER"]}
     assert assistant.put(f"/services/{service}/plan", body, 403)["code"] == "not_allowed"
+    assert assistant.post(f"/services/{service}/plan/versions", {"revision": 1}, 403)["code"] == "not_allowed"
+    assert assistant.post("/services/import", BODIES["/api/services/import"], 403)["code"] == "not_allowed"
 
 
 def sign_in(browser, username, password):

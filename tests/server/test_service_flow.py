@@ -122,7 +122,9 @@ def test_developer_over_the_limit_is_refused_at_the_plan_and_at_the_chair(owner)
     service = to_plan(owner, zones=[ZONE | {"is_delicate": True}])
     key = owner.get("/shelf")["lighteners"][0]["key"]
     body = {"revision": service["revision"], "lightener_key": key, "volumes": {"crown": 30}}
-    assert owner.put(f"/services/{service['id']}/plan", body, 409)["code"] == "volume_over_limit"
+    lane = owner.put(f"/services/{service['id']}/plan", body)["lanes"][0]
+    assert lane["volume_strength"] == 20
+    assert "30 vol asked, held at 20 (delicate hair)" in lane["note"]
     owner.post(f"/services/{service['id']}/plan/take", {"event_id": str(uuid4())})
     refused = owner.event(service["id"], "ApplicationStarted", 409, zone_key="crown", volume_strength=30)
     assert refused["code"] == "volume_over_limit"
@@ -133,7 +135,7 @@ def test_the_plan_is_kept_and_taken_as_the_server_computes_it(owner):
     zones = [ZONE, ZONE | {"key": "top", "name": "Top"}]
     service = to_plan(owner, zones=zones)
     key = owner.get("/shelf")["lighteners"][0]["key"]
-    body = {"revision": service["revision"], "lightener_key": key, "finish_min": 40, "order": ["top", "crown"]}
+    body = {"revision": service["revision"], "lightener_key": key, "finish_mins": [40], "order": ["top", "crown"]}
     preview = owner.post(f"/services/{service['id']}/plan/preview", body)
     assert [x["key"] for x in preview["lanes"]] == ["top", "crown"]
     assert [x["key"] for x in owner.get(f"/services/{service['id']}/plan")["lanes"]] == ["crown", "top"]

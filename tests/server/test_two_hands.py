@@ -48,7 +48,9 @@ def test_both_rinse_the_same_zone_and_one_is_told(pair):
     sid = to_chair(one)["id"]
     one.event(sid, "ApplicationStarted", minutes_ago=20, zone_key="crown", volume_strength=20)
     answers = together(post(one, sid, "Rinsed", zone_key="crown"), post(two, sid, "Rinsed", zone_key="crown"))
-    assert sorted(a.get("code", "kept") for a in answers) == ["already_rinsed", "kept"]
+    # whichever came second in the log's own time is told; the other stands
+    codes = sorted(a.get("code", "kept") for a in answers)
+    assert codes in (["already_rinsed", "kept"], ["kept", "later_acts_depend"])
     assert ServiceEvent.objects.filter(service_id=sid, kind="Rinsed").count() == 1
 
 

@@ -9,7 +9,6 @@ import numpy as np
 
 from fervens_core.advice import Act, LaneAdvice, advise
 from fervens_core.colour import lab_to_hex
-from fervens_core.hair import Zone
 from fervens_core.paint import (
     Crossing,
     CurvePoint,
@@ -21,10 +20,13 @@ from fervens_core.paint import (
     window_of,
 )
 from fervens_core.pigment import hair_lab, undertone
-from fervens_core.plan import CHANGEOVER_MIN, kinetics
+from fervens_core.plan import kinetics
 from fervens_core.products import Lightener
 from fervens_core.readings import Belief, Reading, learn, prior
 from fervens_core.service import LaneState, Phase, ServiceState, TakenReading
+from fervens_core.strand import Strand, strand_readings
+from fervens_core.wave import CHANGEOVER_MIN
+from fervens_core.zones import Zone
 
 PAST_WALL_MAX_MIN = 60.0
 """A lane left on past its wall is painted on for so long."""
@@ -123,9 +125,15 @@ class _Times:
 
 
 def _lane_times(state: ServiceState, zones: dict[str, Zone], now: datetime) -> list[_Times]:
-    """When each lane started and ended its application, or is expected to: one pair of hands, lane after lane."""
+    """When each lane started and ended its application, or is expected to: one pair of hands, lane after lane.
+
+    A lane is not expected before the plan has it: roots wait for their lengths, a wave for the one before.
+    """
     times: list[_Times] = []
     free = now
+    planned = dict(zip(state.plan.zone_keys, state.plan.starts_min, strict=False)) if state.plan else {}
+    begun = [(lane.started_at, planned.get(lane.key, 0.0)) for lane in state.lanes if lane.started_at]
+    zero = min((_after(at, -offset) for at, offset in begun), default=now)
     for lane in state.lanes:
         need = zones[lane.key].application_min
         if lane.started_at and lane.finished_at:
@@ -136,20 +144,30 @@ def _lane_times(state: ServiceState, zones: dict[str, Zone], now: datetime) -> l
             free = max(free, _after(end, CHANGEOVER_MIN))
     for index, lane in enumerate(state.lanes):
         if not lane.started_at:
-            end = _after(free, zones[lane.key].application_min)
-            times.insert(index, _Times(free, end, True))
+            start = max(free, _after(zero, planned.get(lane.key, 0.0)))
+            end = _after(start, zones[lane.key].application_min)
+            times.insert(index, _Times(start, end, True))
             free = _after(end, CHANGEOVER_MIN)
     return times
 
 
 def head_belief(
-    state: ServiceState, zones: dict[str, Zone], lightener: Lightener, *, has_additive: bool, now: datetime
+    state: ServiceState,
+    zones: dict[str, Zone],
+    lightener: Lightener,
+    *,
+    has_additive: bool,
+    now: datetime,
+    strands: tuple[Strand, ...] = (),
 ) -> Belief:
-    """What the head's readings so far teach about every lane."""
+    """What the strand tests and the head's readings so far teach about every lane; strands stand after the lanes."""
+    read = tuple(s for s in strands if s.readings)
     before = prior(
         tuple(kinetics(zones[x.key], lightener, x.volume_strength, has_additive=has_additive) for x in state.lanes)
+        + tuple(s.kinetics for s in read),
+        [zones[x.key].zone_key for x in state.lanes] + [s.zone_key or s.key for s in read],
     )
-    readings = []
+    readings = list(strand_readings(read, len(state.lanes)))
     for index, lane in enumerate(state.lanes):
         for taken in lane.readings:
             if lane.finished_at is None or taken.at > now:
@@ -254,15 +272,16 @@ def make_board(
     *,
     has_additive: bool,
     now: datetime,
+    strands: tuple[Strand, ...] = (),
 ) -> Board:
     """The board of a service at a moment.
 
     Args:
-        state: the folded log. zones: by key, one for each lane. now: with time zone.
+        state: the folded log. zones: lanes by key, one for each of the state's. now: with time zone.
     """
     if not state.lanes:
         return Board(now=now, lanes=(), acts=())
-    belief = head_belief(state, zones, lightener, has_additive=has_additive, now=now)
+    belief = head_belief(state, zones, lightener, has_additive=has_additive, now=now, strands=strands)
     times = _lane_times(state, zones, now)
     lanes = tuple(
         _board_lane(i, lane, zones[lane.key], times[i], belief, lightener, now) for i, lane in enumerate(state.lanes)

@@ -32,11 +32,16 @@ class ConsultationFinished:
 
 @dataclass(frozen=True, slots=True)
 class PlanTaken:
-    """The plan was taken to the chair: zone keys in order, with the developer of each."""
+    """The plan was taken to the chair: lanes in order with the developer of each, and when each is to start.
+
+    Args:
+        finish_min: the last finish line. starts_min: planned starts after the first product; empty in older logs.
+    """
 
     zone_keys: tuple[str, ...]
     volumes: tuple[float, ...]
     finish_min: float
+    starts_min: tuple[float, ...] = ()
 
     def __post_init__(self) -> None:
         if not self.zone_keys:
@@ -45,7 +50,11 @@ class PlanTaken:
             raise LimitError("volumes", f"{len(self.zone_keys)} values, one for each zone", len(self.volumes))
         for volume in self.volumes:
             check_volume_strength("volumes", volume)
-        check_range("finish_min", self.finish_min, 0.0, 600.0, "min")
+        check_range("finish_min", self.finish_min, 0.0, 900.0, "min")
+        if self.starts_min and len(self.starts_min) != len(self.zone_keys):
+            raise LimitError("starts_min", f"{len(self.zone_keys)} values, one for each zone", len(self.starts_min))
+        for minutes in self.starts_min:
+            check_range("starts_min", minutes, 0.0, 900.0, "min")
 
 
 @dataclass(frozen=True, slots=True)

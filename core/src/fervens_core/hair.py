@@ -1,12 +1,11 @@
-"""Hair as it is read at the consultation: level, history, thickness, porosity, and where it sits on the head."""
+"""Hair as it is read at the consultation: level, undertone, history, condition; and the tone that is wished for."""
 
 from __future__ import annotations
 
 from dataclasses import dataclass
 from enum import StrEnum
 
-from fervens_core.errors import LimitError
-from fervens_core.quantities import check_level, check_range, check_text
+from fervens_core.quantities import check_level
 
 
 class History(StrEnum):
@@ -15,8 +14,10 @@ class History(StrEnum):
     VIRGIN = "virgin"
     TINTED = "tinted"
     LIGHTENED = "lightened"
+    DIRECT_DYE = "direct_dye"
     HENNA = "henna"
     METALLIC = "metallic"
+    UNKNOWN = "unknown"
 
 
 class Thickness(StrEnum):
@@ -27,12 +28,63 @@ class Thickness(StrEnum):
     COARSE = "coarse"
 
 
+class Density(StrEnum):
+    """How much hair there is."""
+
+    THIN = "thin"
+    MEDIUM = "medium"
+    THICK = "thick"
+
+
 class Porosity(StrEnum):
     """How readily hair takes things up."""
 
     LOW = "low"
     NORMAL = "normal"
     HIGH = "high"
+
+
+class Elasticity(StrEnum):
+    """How a wet strand behaves when stretched by a third to a half."""
+
+    RETURNS = "returns"
+    SLOW = "slow"
+    STAYS_STRETCHED = "stays_stretched"
+    SNAPS = "snaps"
+
+
+class Breakage(StrEnum):
+    """Broken hairs in the zone."""
+
+    NONE = "none"
+    SOME = "some"
+    MUCH = "much"
+
+
+class Undertone(StrEnum):
+    """The warm pigment that shows, by the name of the chart (common practice, no source)."""
+
+    DEEP_RED_BROWN = "deep red-brown"
+    RED_BROWN = "red-brown"
+    RED = "red"
+    RED_ORANGE = "red-orange"
+    ORANGE = "orange"
+    YELLOW_ORANGE = "yellow-orange"
+    YELLOW = "yellow"
+    PALE_YELLOW = "pale yellow"
+    PALEST_YELLOW = "palest yellow"
+
+
+class DyeHue(StrEnum):
+    """Hue of an old direct dye."""
+
+    RED = "red"
+    PINK = "pink"
+    ORANGE = "orange"
+    YELLOW = "yellow"
+    GREEN = "green"
+    BLUE = "blue"
+    VIOLET = "violet"
 
 
 class Covering(StrEnum):
@@ -43,6 +95,17 @@ class Covering(StrEnum):
     FILM = "film"
 
 
+class Tone(StrEnum):
+    """Wanted tones, from coolest to warmest."""
+
+    ICY = "icy"
+    COOL = "cool"
+    NEUTRAL = "neutral"
+    BEIGE = "beige"
+    WARM = "warm"
+    GOLD = "gold"
+
+
 @dataclass(frozen=True, slots=True)
 class Hair:
     """One piece of hair of one kind.
@@ -51,56 +114,28 @@ class Hair:
         start_level: 1 to 10, halves usual.
         history: what was done before; it changes how far the hair lifts.
         thickness, porosity: change how fast it lifts and takes toner.
+        undertone: the warmth that shows now, None when not looked at.
+        tint_level: level of the tint that lies in tinted hair, 1 to 10, None when not known.
+        dye_hue: hue of the old direct dye.
+        elasticity, breakage: what decides whether it may be lightened at all.
     """
 
     start_level: float
     history: History = History.VIRGIN
     thickness: Thickness = Thickness.MEDIUM
     porosity: Porosity = Porosity.NORMAL
+    undertone: Undertone | None = None
+    tint_level: float | None = None
+    dye_hue: DyeHue | None = None
+    elasticity: Elasticity = Elasticity.RETURNS
+    breakage: Breakage = Breakage.NONE
 
     def __post_init__(self) -> None:
         check_level("start_level", self.start_level)
-
-
-@dataclass(frozen=True, slots=True)
-class Zone:
-    """A part of the head handled as one, with what is wanted of it.
-
-    Args:
-        key: stable within a service; name: what the technician calls it.
-        hair: as read.
-        target_level: not below the start level, up to 10.
-        foil_count: 1 to 60 sections; application time and bowl amounts follow from it.
-        pace_min_per_foil: the technician's pace, 0.3 to 6 min a section.
-        covering: open air, foil or film.
-        is_delicate: hairline, temples, nape, fine baby hair: weaker developer, never the whole time.
-        is_on_scalp: product touches the scalp: the label's on-scalp limit holds and warmth speeds the lift.
-    """
-
-    key: str
-    name: str
-    hair: Hair
-    target_level: float
-    foil_count: int = 6
-    pace_min_per_foil: float = 1.2
-    covering: Covering = Covering.FOIL
-    is_delicate: bool = False
-    is_on_scalp: bool = False
-
-    def __post_init__(self) -> None:
-        check_text("key", self.key, 40)
-        check_text("name", self.name, 60)
-        check_level("target_level", self.target_level)
-        check_range("foil_count", self.foil_count, 1, 60, "sections")
-        check_range("pace_min_per_foil", self.pace_min_per_foil, 0.3, 6.0, "min")
-        if self.target_level < self.hair.start_level:
-            raise LimitError(
-                "target_level",
-                f"at or above the start level {self.hair.start_level:g} (lightening does not darken)",
-                self.target_level,
-            )
+        if self.tint_level is not None:
+            check_level("tint_level", self.tint_level)
 
     @property
-    def application_min(self) -> float:
-        """Minutes from the first section to the last."""
-        return self.foil_count * self.pace_min_per_foil
+    def has_old_vivid_dye(self) -> bool:
+        """Green or blue direct dye: lifted with the weakest developer only (common practice, no source)."""
+        return self.history is History.DIRECT_DYE and self.dye_hue in (DyeHue.GREEN, DyeHue.BLUE)

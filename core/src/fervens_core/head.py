@@ -14,6 +14,14 @@ class HeadZone:
     foil_count: int
     is_delicate: bool = False
 
+    @property
+    def mirror(self) -> str | None:
+        """Key of the same zone on the other side; None for one in the middle."""
+        for side, other in (("left_", "right_"), ("right_", "left_")):
+            if self.key.startswith(side):
+                return other + self.key.removeprefix(side)
+        return None
+
 
 USUAL_HEAD: tuple[HeadZone, ...] = (
     HeadZone("low_back", "Low back", 7),

@@ -8,9 +8,10 @@ from dataclasses import dataclass
 import numpy as np
 
 from fervens_core.colour import Floats
-from fervens_core.hair import Covering, Hair, History, Porosity, Thickness, Zone
+from fervens_core.hair import Covering, Hair, History, Porosity, Thickness
 from fervens_core.products import Lightener
 from fervens_core.quantities import LEVEL_MAX, check_level, check_range, check_volume_strength
+from fervens_core.zones import Zone
 
 EFFORT_PER_LEVEL: tuple[float, ...] = (1.2, 1.1, 0.9, 0.9, 1.0, 1.1, 1.2, 1.5, 2.2)
 """[MODEL] work of going from level n to n+1, n = 1..9; fitted to one bench trial (common practice, +-0.7 level)."""
@@ -36,7 +37,11 @@ _HISTORY = {
     History.LIGHTENED: (0.95, 1.25),
     History.HENNA: (0.70, 0.80),
     History.METALLIC: (0.60, 0.80),
+    History.DIRECT_DYE: (0.90, 0.90),
+    History.UNKNOWN: (0.85, 0.90),
 }
+TINT_EXTENT_PER_LEVEL = 0.02
+"""[MODEL] each level a tint is deeper than 6 takes this much more of how far the hair lifts."""
 _THICKNESS = {Thickness.FINE: (1.03, 1.20), Thickness.MEDIUM: (1.0, 1.0), Thickness.COARSE: (0.96, 0.85)}
 _POROSITY = {Porosity.LOW: (0.97, 0.85), Porosity.NORMAL: (1.0, 1.0), Porosity.HIGH: (1.0, 1.20)}
 
@@ -82,7 +87,10 @@ def capacity(volume_strength: Floats | float) -> Floats:
 def hair_factors(hair: Hair) -> LiftFactors:
     """Expected factors of hair of this kind, before anything is known of this head. [MODEL]"""
     tables = (_HISTORY[hair.history], _THICKNESS[hair.thickness], _POROSITY[hair.porosity])
-    return LiftFactors(extent=math.prod(t[0] for t in tables), rate=math.prod(t[1] for t in tables))
+    extent, rate = (math.prod(t[i] for t in tables) for i in (0, 1))
+    if hair.history is History.TINTED and hair.tint_level is not None:
+        extent -= TINT_EXTENT_PER_LEVEL * max(0.0, 6.0 - hair.tint_level)
+    return LiftFactors(extent=extent, rate=rate)
 
 
 def zone_factors(zone: Zone, lightener: Lightener) -> LiftFactors:

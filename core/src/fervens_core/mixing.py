@@ -1,13 +1,12 @@
-"""Bowls: how much to weigh, and a developer blended from two bottles. docs/models/mixing.md."""
+"""A developer blended from two bottles. docs/models/mixing.md."""
 
 from __future__ import annotations
 
-import math
 from dataclasses import dataclass
 
 from fervens_core.errors import LimitError
 from fervens_core.products import Developer
-from fervens_core.quantities import Ratio, check_range, check_volume_strength
+from fervens_core.quantities import check_range, check_volume_strength
 
 MIX_PER_FOIL_G = 7.0
 """[MODEL] mixed product for one section of medium length; "about 18 g for a few foils" (common practice)."""
@@ -22,25 +21,6 @@ class Pour:
 
     developer: Developer
     mass_g: float
-
-
-@dataclass(frozen=True, slots=True)
-class Bowl:
-    """One bowl to mix: grams of lightener, and of each developer bottle."""
-
-    product_g: float
-    pours: tuple[Pour, ...]
-
-    @property
-    def total_g(self) -> float:
-        """Everything in the bowl, g."""
-        return self.product_g + sum(p.mass_g for p in self.pours)
-
-    @property
-    def volume_strength(self) -> float:
-        """Strength of the developer as poured, vol, blended linearly by weight."""
-        poured = sum(p.mass_g for p in self.pours)
-        return sum(p.mass_g * p.developer.volume_strength for p in self.pours) / poured
 
 
 def blend(volume_strength: float, mass_g: float, bottles: tuple[Developer, ...]) -> tuple[Pour, ...]:
@@ -70,30 +50,3 @@ def blend(volume_strength: float, mass_g: float, bottles: tuple[Developer, ...])
     low, high = weaker[-1], stronger[0]
     share = (wanted - low.volume_strength) / (high.volume_strength - low.volume_strength)
     return Pour(low, mass * (1.0 - share)), Pour(high, mass * share)
-
-
-def bowls_for(
-    *,
-    foil_count: int,
-    application_min: float,
-    bowl_life_min: float,
-    ratio: Ratio,
-    volume_strength: float,
-    bottles: tuple[Developer, ...],
-    mix_per_foil_g: float = MIX_PER_FOIL_G,
-) -> tuple[Bowl, ...]:
-    """Bowls for one zone: no bowl lives longer than its label says, so a long zone takes several fresh ones.
-
-    Args:
-        foil_count: 1 to 60 sections. application_min: first section to last, min.
-        bowl_life_min: min. mix_per_foil_g: 1 to 40 g of mixed product a section.
-    Returns:
-        equal bowls that together hold the zone's need plus 8 % to spare.
-    """
-    check_range("foil_count", foil_count, 1, 60, "sections")
-    check_range("mix_per_foil_g", mix_per_foil_g, 1.0, 40.0, "g")
-    check_range("bowl_life_min", bowl_life_min, 1.0, 120.0, "min")
-    count = max(1, math.ceil(round(application_min / bowl_life_min, 6)))
-    each_g = foil_count * mix_per_foil_g * (1.0 + SPARE_SHARE) / count
-    product_g, developer_g = ratio.split_g(each_g)
-    return (Bowl(product_g, blend(volume_strength, developer_g, bottles)),) * count

@@ -9,8 +9,7 @@ import numpy as np
 
 from fervens_core.colour import Floats, lab_to_hex
 from fervens_core.pigment import hair_lab
-from fervens_core.plan import Plan, PlanRequest, kinetics
-from fervens_core.readings import Belief, prior
+from fervens_core.plan import Plan
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,25 +79,12 @@ def crossings(start_level: float, minutes: Floats, likely: Floats) -> tuple[Cros
     return tuple(found)
 
 
-def plan_belief(plan: Plan, request: PlanRequest) -> Belief:
-    """What is expected of a plan's zones before any reading."""
-    return prior(
-        tuple(
-            kinetics(z.zone, request.lightener, z.volume_strength, has_additive=request.has_additive)
-            for z in plan.zones
-        )
-    )
-
-
-def paint_plan(plan: Plan, request: PlanRequest) -> tuple[tuple[tuple[CurvePoint, ...], tuple[Crossing, ...]], ...]:
-    """For each zone of a plan its curve from the end of its application to its wall, and its crossings."""
-    if not plan.zones:
-        return ()
-    belief = plan_belief(plan, request)
+def paint_plan(plan: Plan) -> tuple[tuple[tuple[CurvePoint, ...], tuple[Crossing, ...]], ...]:
+    """For each lane of a plan its curve from the end of its application to its wall, and its crossings."""
     painted = []
     for index, zone in enumerate(plan.zones):
         minutes = minute_grid(zone.wall_min - zone.end_min)
-        bands = belief.outlook(index).level_bands(minutes)
+        bands = plan.belief.outlook(index).level_bands(minutes)
         start = zone.zone.hair.start_level
         colours = lab_to_hex(hair_lab(start, bands[1]))
         painted.append((curve_points(minutes, bands, colours), crossings(start, minutes, bands[1])))

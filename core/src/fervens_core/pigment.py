@@ -5,6 +5,7 @@ from __future__ import annotations
 import numpy as np
 
 from fervens_core.colour import WAVELENGTHS_NM, Floats, lab_to_hex, reflectance_to_lab
+from fervens_core.hair import Undertone
 from fervens_core.quantities import LEVEL_MAX, LEVEL_MIN, check_level
 
 ABSORPTION_AT_LEVEL_10 = 0.010
@@ -30,16 +31,16 @@ _WARM: Floats = _RELATIVE**-WARM_EXPONENT
 _KERATIN: Floats = KERATIN_ABSORPTION * _RELATIVE**-KERATIN_EXPONENT
 
 # Upper bounds in levels of each name; TRADE's chart, common practice. Whole levels sit mid-band.
-_UNDERTONES: tuple[tuple[float, str], ...] = (
-    (2.5, "deep red-brown"),
-    (3.5, "red-brown"),
-    (4.5, "red"),
-    (5.5, "red-orange"),
-    (6.5, "orange"),
-    (7.5, "yellow-orange"),
-    (8.5, "yellow"),
-    (9.5, "pale yellow"),
-    (10.1, "palest yellow"),
+_UNDERTONES: tuple[tuple[float, Undertone], ...] = (
+    (2.5, Undertone.DEEP_RED_BROWN),
+    (3.5, Undertone.RED_BROWN),
+    (4.5, Undertone.RED),
+    (5.5, Undertone.RED_ORANGE),
+    (6.5, Undertone.ORANGE),
+    (7.5, Undertone.YELLOW_ORANGE),
+    (8.5, Undertone.YELLOW),
+    (9.5, Undertone.PALE_YELLOW),
+    (10.1, Undertone.PALEST_YELLOW),
 )
 
 
@@ -78,7 +79,7 @@ def hair_hex(start_level: float, levels: list[float]) -> list[str]:
     return lab_to_hex(hair_lab(start_level, np.array(levels, dtype=float)))
 
 
-def undertone(level: float) -> str:
+def undertone(level: float) -> Undertone:
     """The name of the warm pigment that shows at a level on lightened hair (common practice, no source)."""
     check_level("level", level)
     return next(name for upper, name in _UNDERTONES if level < upper)

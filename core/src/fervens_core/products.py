@@ -83,6 +83,7 @@ class TonerShade:
         developer_volume: the weak developer it is mixed with, vol.
         label_min_min, label_max_min: the label's processing time.
         is_oxidative: an oxidative dye: patch test, not under 16.
+        patch_test_wait_h: hours after which its label has the patch test read, 1 to 168.
     """
 
     key: str
@@ -94,6 +95,7 @@ class TonerShade:
     label_max_min: float
     label_min_min: float = 2.0
     is_oxidative: bool = True
+    patch_test_wait_h: float = 48.0
 
     def __post_init__(self) -> None:
         check_text("name", self.name)
@@ -101,6 +103,7 @@ class TonerShade:
         check_volume_strength("developer_volume", self.developer_volume)
         check_range("label_max_min", self.label_max_min, 1.0, 60.0, "min")
         check_range("label_min_min", self.label_min_min, 0.5, self.label_max_min, "min")
+        check_range("patch_test_wait_h", self.patch_test_wait_h, 1.0, 168.0, "h")
         if not self.dyes:
             raise LimitError("dyes", "at least one dye family", self.dyes)
         for family, share in self.dyes:

@@ -6,6 +6,7 @@ reading of one moves all. The update is a Gauss-Newton fit with the curvature at
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 from statistics import NormalDist
@@ -27,6 +28,8 @@ from fervens_core.quantities import LEVEL_MAX, check_level, check_range
 HEAD_EXTENT_STD, ZONE_EXTENT_STD = 0.09, 0.06
 HEAD_RATE_STD, ZONE_RATE_STD = 0.22, 0.14
 """[MODEL] spreads of the log factors: between heads, and between zones of one head."""
+SAME_ZONE_SHARE = 0.7
+"""[MODEL] of a zone's own deviation, the share that its root, lengths, ends and strands have in common."""
 DARK_LIGHTENER_SPREAD = 1.6
 """[MODEL] a blue or charcoal lightener hides the level: readings through it spread this much more."""
 ROUNDING_STD = 0.5 / 12.0**0.5
@@ -181,12 +184,41 @@ class Belief:
         return Outlook(self.lanes[lane], base.extent * np.exp(logs[:, 0]), base.rate * np.exp(logs[:, 1]))
 
 
-def prior(lanes: tuple[LaneKinetics, ...]) -> Belief:
-    """What is believed of a head before any reading: expected factors, spread between heads and between zones."""
+def ready_windows(belief: Belief, targets: Sequence[float]) -> Floats:
+    """Every lane's (early, likely, late) minutes to its target, as `Outlook.ready_window` has them; shape (n, 3)."""
+    n = len(belief.lanes)
+    if n == 0:
+        return np.zeros((0, 3))
+    blocks = belief.covariance.reshape(n, 2, n, 2)[np.arange(n), :, np.arange(n), :]
+    roots = np.linalg.cholesky(blocks + 1e-12 * np.eye(2))
+    logs = belief.mean.reshape(n, 1, 2) + _POINTS @ roots.transpose(0, 2, 1)
+    base = np.array([(ln.factors.extent, ln.factors.rate, float(capacity(ln.volume))) for ln in belief.lanes])
+    starts = level_to_effort(np.array([ln.start_level for ln in belief.lanes]))
+    work = (level_to_effort(np.asarray(targets, dtype=float)) - starts)[:, None]
+    share = work / (base[:, :1] * np.exp(logs[:, :, 0]) * base[:, 2:])
+    rate = base[:, 1:2] * np.exp(logs[:, :, 1])
+    with np.errstate(divide="ignore", invalid="ignore"):
+        times = -TIME_CONSTANT_MIN / rate * np.log1p(-share)
+    times = np.where(work <= 0.0, 0.0, np.where(share < 1.0, times, np.inf))
+    ordered: Floats = np.sort(times, axis=1)[:, _RANKS]
+    return ordered
+
+
+def prior(lanes: tuple[LaneKinetics, ...], zone_keys: Sequence[str] | None = None) -> Belief:
+    """What is believed of a head before any reading: expected factors, spread between heads and between zones.
+
+    Args:
+        zone_keys: which zone each lane belongs to; None when every lane is a zone of its own.
+    """
     n = len(lanes)
+    keys = list(zone_keys) if zone_keys is not None else [str(i) for i in range(n)]
+    codes = {k: i for i, k in enumerate(dict.fromkeys(keys))}
+    numbers = np.array([codes[k] for k in keys], dtype=int)
+    together = np.where(numbers[:, None] == numbers[None, :], SAME_ZONE_SHARE, 0.0)
+    np.fill_diagonal(together, 1.0)
     covariance = np.zeros((2 * n, 2 * n))
-    covariance[0::2, 0::2] = HEAD_EXTENT_STD**2 + ZONE_EXTENT_STD**2 * np.eye(n)
-    covariance[1::2, 1::2] = HEAD_RATE_STD**2 + ZONE_RATE_STD**2 * np.eye(n)
+    covariance[0::2, 0::2] = HEAD_EXTENT_STD**2 + ZONE_EXTENT_STD**2 * together
+    covariance[1::2, 1::2] = HEAD_RATE_STD**2 + ZONE_RATE_STD**2 * together
     return Belief(lanes=lanes, mean=np.zeros(2 * n), covariance=covariance)
 
 

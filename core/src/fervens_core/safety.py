@@ -2,80 +2,32 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import dataclass
 from enum import StrEnum
 
-from fervens_core.hair import History, Zone
+from fervens_core.findings import PATCH_TEST_WAIT_H, Findings, PatchState, Scalp, TestResult, patch_state
+from fervens_core.hair import Breakage, Elasticity, Hair, History
 from fervens_core.products import Lightener, TonerShade
-from fervens_core.quantities import VOLUME_MAX, check_range
+from fervens_core.quantities import VOLUME_MAX
+from fervens_core.zones import Part, Zone, lanes_of
 
-PATCH_TEST_WAIT_H = 48.0
-"""As most labels say (common practice, no source); the product's label wins."""
 DELICATE_MAX_VOLUME = 20.0
-"""[MODEL] strongest developer proposed for hairline, temples, nape and fine baby hair."""
+"""[MODEL] strongest developer proposed for hairline, temples, nape, fine baby hair; and for hair that is not sound."""
+OLD_VIVID_DYE_MAX_VOLUME = 5.0
+"""Old green or blue direct dye is lifted with 1.5 % (common practice, no source)."""
 OXIDATIVE_AGE_MIN = 16
 """Not intended for people under 16, says the label: Regulation (EC) No 1223/2009, Annex III (from memory)."""
 ONE_VISIT_WHITE_FROM_LEVEL = 7.0
+WHITE_FROM_LEVEL = 9.5
 """White in one visit is realistic from level 7 up (common practice, no source)."""
 
 
 class Severity(StrEnum):
-    """Blocks cannot be passed; warnings are acknowledged by name and time; the rest is for reading."""
+    """Blocks cannot be passed; warnings are acknowledged by name and time."""
 
     BLOCK = "block"
     WARN = "warn"
-
-
-class Scalp(StrEnum):
-    """State of the scalp."""
-
-    SOUND = "sound"
-    SENSITIVE = "sensitive"
-    BROKEN = "broken"
-
-
-class Elasticity(StrEnum):
-    """How a wet strand behaves when stretched by a third to a half."""
-
-    RETURNS = "returns"
-    SLOW = "slow"
-    STAYS_STRETCHED = "stays_stretched"
-    SNAPS = "snaps"
-
-
-class TestResult(StrEnum):
-    """Result of a patch test or a salts test."""
-
-    __test__ = False  # not a pytest class
-
-    NOT_DONE = "not_done"
-    NEGATIVE = "negative"
-    POSITIVE = "positive"
-
-
-@dataclass(frozen=True, slots=True)
-class Findings:
-    """What the consultation found out about the person.
-
-    Args:
-        age_years: full years, 0 to 120, or None when not asked.
-        patch_test: result, and hours since it was placed (None when not placed).
-        has_reacted_before: any past reaction to oxidative colour.
-    """
-
-    scalp: Scalp = Scalp.SOUND
-    elasticity: Elasticity = Elasticity.RETURNS
-    salts_test: TestResult = TestResult.NOT_DONE
-    patch_test: TestResult = TestResult.NOT_DONE
-    patch_test_age_h: float | None = None
-    has_reacted_before: bool = False
-    age_years: int | None = None
-
-    def __post_init__(self) -> None:
-        if self.age_years is not None:
-            check_range("age_years", self.age_years, 0, 120, "years")
-        if self.patch_test_age_h is not None:
-            check_range("patch_test_age_h", self.patch_test_age_h, 0.0, 24.0 * 3650, "h")
 
 
 @dataclass(frozen=True, slots=True)
@@ -96,105 +48,121 @@ def _warn(code: str, title: str, advice: str) -> Caution:
     return Caution(code, Severity.WARN, title, advice)
 
 
-def lightening_cautions(findings: Findings, zones: tuple[Zone, ...]) -> tuple[Caution, ...]:
-    """Everything that blocks a lightening, then everything to acknowledge. An empty head is neither."""
+def _names(lanes: Iterable[Zone]) -> str:
+    return ", ".join(dict.fromkeys(lane.name for lane in lanes))
+
+
+def all_hair(zones: tuple[Zone, ...]) -> list[Hair]:
+    """Every piece of hair that was read, kept ones too."""
+    segments = [s.hair for z in zones for s in (z.root, z.ends) if s]
+    return [z.hair for z in zones] + segments
+
+
+_GUMMY = {Elasticity.STAYS_STRETCHED: "stays stretched", Elasticity.SNAPS: "snaps"}
+
+
+def _person_cautions(findings: Findings) -> list[Caution]:
     found: list[Caution] = []
     if findings.scalp is Scalp.BROKEN:
-        found.append(
-            _block(
-                "scalp_broken",
-                "Scalp is broken, sore or sunburnt",
-                "Do not lighten. Book again once it has healed.",
-            )
-        )
-    if findings.elasticity in (Elasticity.STAYS_STRETCHED, Elasticity.SNAPS):
-        behaviour = "stays stretched" if findings.elasticity is Elasticity.STAYS_STRETCHED else "snaps"
-        found.append(
-            _block(
-                "elasticity",
-                f"A wet strand {behaviour}",
-                "Do not lighten. Care and cutting first, then test again.",
-            )
-        )
+        advice = "Do not lighten. Book again once it has healed."
+        found.append(_block("scalp_broken", "Scalp is broken, sore or sunburnt", advice))
+    if findings.elasticity in _GUMMY:
+        title = f"A wet strand {_GUMMY[findings.elasticity]}"
+        found.append(_block("elasticity", title, "Do not lighten. Care and cutting first, then test again."))
     if findings.salts_test is TestResult.POSITIVE:
-        found.append(
-            _block(
-                "metallic_salts",
-                "Salts test is positive",
-                "Do not lighten: metallic salts react violently with peroxide. The hair has to grow out.",
-            )
-        )
-    histories = {z.hair.history for z in zones}
-    if History.METALLIC in histories and findings.salts_test is not TestResult.POSITIVE:
-        found.append(
-            _block(
-                "metallic_history",
-                "Metallic salts in the hair's history",
-                "Do not lighten. The hair that carries them has to grow out or be cut.",
-            )
-        )
-    if History.HENNA in histories:
-        if findings.salts_test is TestResult.NOT_DONE:
-            found.append(
-                _block(
-                    "henna_untested",
-                    "Henna, and no salts test",
-                    "Do the salts test on a cut strand before anything else.",
-                )
-            )
-        else:
-            found.append(_warn("henna", "Henna lifts little and unevenly", "Strand test first; promise less."))
+        advice = "Do not lighten: metallic salts react violently with peroxide. The hair has to grow out."
+        found.append(_block("metallic_salts", "Salts test is positive", advice))
+    if findings.has_build_up:
+        advice = "Clarify first: wash the build-up out, then read the hair again and tick it."
+        found.append(_block("build_up", "Build-up from products at home", advice))
     if findings.scalp is Scalp.SENSITIVE:
         found.append(_warn("scalp_sensitive", "Sensitive scalp", "Stay off the scalp; stop at the first burning."))
     if findings.elasticity is Elasticity.SLOW:
-        found.append(
-            _warn(
-                "elasticity_slow",
-                "A wet strand returns slowly",
-                "Weaker developer, shorter time, strand test.",
-            )
-        )
-    if findings.patch_test is not TestResult.NEGATIVE or (findings.patch_test_age_h or 0.0) < PATCH_TEST_WAIT_H:
-        found.append(
-            _warn(
-                "patch_test_open",
-                f"No patch test read after {PATCH_TEST_WAIT_H:.0f} h",
-                "Oxidative toner stays locked; plan a non-oxidative one, or book the tone.",
-            )
-        )
-    if any(z.is_delicate for z in zones):
-        found.append(
-            _warn(
-                "delicate",
-                "Delicate hair: " + ", ".join(z.name for z in zones if z.is_delicate),
-                f"Lifts fast and breaks: {DELICATE_MAX_VOLUME:.0f} vol at most, later, and never the whole time.",
-            )
-        )
-    if any(z.hair.history is History.LIGHTENED for z in zones):
-        found.append(
-            _warn(
-                "lightened",
-                "Hair that has been lightened",
-                "Never overlap hair that is already light; keep to the new growth.",
-            )
-        )
-    if any(z.target_level >= 9.5 and z.hair.start_level < ONE_VISIT_WHITE_FROM_LEVEL for z in zones):
-        found.append(
-            _warn(
-                "white_in_one",
-                "White from below level 7",
-                "Realistic in one visit from level 7 up; agree on two visits or a lower target.",
-            )
-        )
+        advice = "Weaker developer, shorter time, strand test."
+        found.append(_warn("elasticity_slow", "A wet strand returns slowly", advice))
+    if patch_state(findings.patch_test, findings.patch_test_age_h) is not PatchState.CLEAR:
+        advice = "Oxidative toner stays locked; plan a non-oxidative one, or book the tone."
+        found.append(_warn("patch_test_open", f"No patch test read after {PATCH_TEST_WAIT_H:.0f} h", advice))
+    if findings.allergies.strip():
+        found.append(_warn("allergies", "Allergies told", f"“{findings.allergies.strip()[:120]}”: check every label."))
+    if findings.medication.strip():
+        advice = "Some medicines change skin and hair: strand test, and ask a doctor when in doubt."
+        found.append(_warn("medication", "Medication told", advice))
+    if findings.age_years is not None and findings.age_years < OXIDATIVE_AGE_MIN:
+        advice = "Oxidative dye is not intended for people under 16; local codes decide the rest."
+        found.append(_warn("under_16", f"Under {OXIDATIVE_AGE_MIN}", advice))
+    return found
+
+
+def _hair_cautions(findings: Findings, zones: tuple[Zone, ...], lanes: tuple[Zone, ...]) -> list[Caution]:
+    found: list[Caution] = []
+    histories = {h.history for h in all_hair(zones)}
+    if History.METALLIC in histories and findings.salts_test is not TestResult.POSITIVE:
+        advice = "Do not lighten. The hair that carries them has to grow out or be cut."
+        found.append(_block("metallic_history", "Metallic salts in the hair's history", advice))
+    if findings.salts_test is TestResult.NOT_DONE:
+        advice = "Do the salts test on a cut strand before anything else."
+        if History.HENNA in histories:
+            found.append(_block("henna_untested", "Henna, and no salts test", advice))
+        if History.UNKNOWN in histories:
+            found.append(_block("unknown_untested", "Unknown history, and no salts test", advice))
+    elif History.HENNA in histories:
+        found.append(_warn("henna", "Henna lifts little and unevenly", "Strand test first; promise less."))
+    gummy = [x for x in lanes if x.hair.elasticity in _GUMMY]
+    if gummy:
+        advice = "Leave these out, or cut and care first, then test again."
+        found.append(_block("elasticity_zone", f"Stretches and stays, or snaps: {_names(gummy)}", advice))
+    broken = [x for x in lanes if x.hair.breakage is Breakage.MUCH]
+    if broken:
+        found.append(_block("breakage", f"Breaking hair: {_names(broken)}", "Leave these out; cut and care first."))
+    frail = [x for x in lanes if x.hair.breakage is Breakage.SOME or x.hair.elasticity is Elasticity.SLOW]
+    if frail:
+        advice = f"{DELICATE_MAX_VOLUME:.0f} vol at most there, short, and look often."
+        found.append(_warn("frail", f"Not quite sound: {_names(frail)}", advice))
+    vivid = [x for x in lanes if x.hair.has_old_vivid_dye]
+    if vivid:
+        advice = "1.5 % only, several visits; leave brown pieces out; a green rest is countered with red or pink."
+        found.append(_warn("direct_dye", f"Old green or blue dye: {_names(vivid)}", advice))
+    delicate = [x for x in lanes if x.is_delicate]
+    if delicate:
+        advice = f"Lifts fast and breaks: {DELICATE_MAX_VOLUME:.0f} vol at most, later, and never the whole time."
+        found.append(_warn("delicate", f"Delicate hair: {_names(delicate)}", advice))
+    if any(x.hair.history is History.LIGHTENED for x in lanes):
+        advice = "Never overlap hair that is already light; keep to the new growth."
+        found.append(_warn("lightened", "Hair that has been lightened", advice))
+    if any(x.target_level >= WHITE_FROM_LEVEL and x.hair.start_level < ONE_VISIT_WHITE_FROM_LEVEL for x in lanes):
+        advice = "Realistic in one visit from level 7 up; agree on two visits or a lower target."
+        found.append(_warn("white_in_one", "White from below level 7", advice))
+    banding = [x for x in lanes if x.part is Part.REGROWTH]
+    if banding:
+        advice = "Two root applications are planned: off the scalp first, then the last 12 mm."
+        found.append(_warn("long_regrowth", f"Regrowth past 12 mm: {_names(banding)}", advice))
+    return found
+
+
+_TEST_FIRST = {History.TINTED, History.HENNA, History.DIRECT_DYE, History.UNKNOWN, History.LIGHTENED}
+
+
+def lightening_cautions(
+    findings: Findings, zones: tuple[Zone, ...], *, has_strand_test: bool = True
+) -> tuple[Caution, ...]:
+    """Everything that blocks a lightening, then everything to acknowledge.
+
+    Args:
+        zones: as read; parts that are kept or left out do not count, except for metallic salts and henna.
+        has_strand_test: a strand of this head has been read.
+    """
+    lanes = lanes_of(zones)
+    found = _person_cautions(findings) + _hair_cautions(findings, zones, lanes)
+    if not has_strand_test and any(x.hair.history in _TEST_FIRST for x in lanes):
+        advice = "Hair that was worked on before lifts its own way: test a hidden strand, the plan learns from it."
+        found.append(_warn("no_strand_test", "No strand test", advice))
     if zones:
-        found.append(
-            _warn(
-                "professional_use",
-                "Label, gloves, air",
-                "Follow the product's label and data sheet; gloves, fresh air, fold powder in without dust. "
-                "Burning: cool water at once. Eyes: rinse 15 min and get help.",
-            )
+        advice = (
+            "Follow the product's label and data sheet; gloves, fresh air, fold powder in without dust. "
+            "Burning: cool water at once. Eyes: rinse 15 min and get help."
         )
+        found.append(_warn("professional_use", "Label, gloves, air", advice))
     return tuple(sorted(found, key=lambda c: c.severity is not Severity.BLOCK))
 
 
@@ -206,19 +174,20 @@ def toner_block(findings: Findings, shade: TonerShade) -> Caution | None:
         return _block("dye_reaction", "Reacted to oxidative dye", "Pigmented shampoo and conditioner only.")
     if findings.age_years is not None and findings.age_years < OXIDATIVE_AGE_MIN:
         return _block("under_16", "Under 16", "Oxidative dye is not intended for people under 16.")
+    wait = f"{shade.patch_test_wait_h:g} h"
     if findings.patch_test is not TestResult.NEGATIVE:
-        return _block(
-            "patch_test",
-            "Patch test not read",
-            "Place it, read it after 48 h, or take a non-oxidative shade.",
-        )
-    if findings.patch_test_age_h is None or findings.patch_test_age_h < PATCH_TEST_WAIT_H:
-        return _block("patch_test_early", "Patch test younger than 48 h", "Wait for it, or take a non-oxidative shade.")
+        advice = f"Place it, read it after {wait}, or take a non-oxidative shade."
+        return _block("patch_test", "Patch test not read", advice)
+    state = patch_state(findings.patch_test, findings.patch_test_age_h, shade.patch_test_wait_h)
+    if state is PatchState.EXPIRED:
+        return _block("patch_test_old", "Patch test too old", f"Place a new one and read it after {wait}.")
+    if state is not PatchState.CLEAR:
+        return _block("patch_test_early", f"Patch test younger than {wait}", "Wait, or take a non-oxidative shade.")
     return None
 
 
 def strongest_volume(zone: Zone, lightener: Lightener) -> tuple[float, str]:
-    """Strongest developer allowed on a zone, vol, and what sets the limit."""
+    """Strongest developer allowed on a lane, vol, and what sets the limit."""
     limits = [
         (VOLUME_MAX, "40 vol is the most for hair"),
         (lightener.max_volume, f"label of {lightener.name}"),
@@ -227,4 +196,8 @@ def strongest_volume(zone: Zone, lightener: Lightener) -> tuple[float, str]:
         limits.append((lightener.max_volume_on_scalp, f"on the scalp, label of {lightener.name}"))
     if zone.is_delicate:
         limits.append((DELICATE_MAX_VOLUME, "delicate hair"))
+    if zone.hair.breakage is not Breakage.NONE or zone.hair.elasticity is not Elasticity.RETURNS:
+        limits.append((DELICATE_MAX_VOLUME, "hair that is not quite sound"))
+    if zone.hair.has_old_vivid_dye:
+        limits.append((OLD_VIVID_DYE_MAX_VOLUME, "old direct dye is lifted with 1.5 %"))
     return min(limits, key=lambda pair: pair[0])

@@ -3,13 +3,12 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from enum import StrEnum
 
 import numpy as np
 
 from fervens_core.colour import WAVELENGTHS_NM, Floats, chroma, delta_e_2000
 from fervens_core.errors import LimitError
-from fervens_core.hair import Porosity
+from fervens_core.hair import Porosity, Tone
 from fervens_core.products import DyeFamily, TonerShade
 from fervens_core.quantities import check_range
 
@@ -32,17 +31,6 @@ UPTAKE: dict[Porosity, tuple[float, float]] = {
     Porosity.NORMAL: (1.0, 8.0),
     Porosity.HIGH: (1.4, 4.0),
 }
-
-
-class Tone(StrEnum):
-    """Wanted tones, from coolest to warmest."""
-
-    ICY = "icy"
-    COOL = "cool"
-    NEUTRAL = "neutral"
-    BEIGE = "beige"
-    WARM = "warm"
-    GOLD = "gold"
 
 
 # [MODEL] chroma beside natural hair of that level, and hue angle in degrees.

@@ -8,12 +8,15 @@ from datetime import datetime, timedelta
 import numpy as np
 
 from fervens_core.board import achieved_level, head_belief, minutes_between
-from fervens_core.hair import Zone
+from fervens_core.findings import Findings
+from fervens_core.hair import Tone
 from fervens_core.products import Lightener, TonerShade
-from fervens_core.safety import Findings, toner_block
+from fervens_core.safety import toner_block
 from fervens_core.service import LaneState, Phase, ServiceState
-from fervens_core.toner import Tone, TonerChoice
+from fervens_core.strand import Strand
+from fervens_core.toner import TonerChoice
 from fervens_core.toning import propose, toned_hex
+from fervens_core.zones import Zone
 
 TONER_PER_FOIL_G = 5.0
 """[MODEL] mixed toner for one section of about 3 mm thickness and medium length."""
@@ -149,9 +152,10 @@ def tone_lanes(
     tone: Tone,
     now: datetime,
     most_options: int = 5,
+    strands: tuple[Strand, ...] = (),
 ) -> tuple[ToneLane, ...]:
     """Every rinsed zone with its shades, best and allowed ones first."""
-    belief = head_belief(state, zones, lightener, has_additive=has_additive, now=now)
+    belief = head_belief(state, zones, lightener, has_additive=has_additive, now=now, strands=strands)
     by_key = {s.key: s for s in shades}
     found = []
     for index, lane in enumerate(state.lanes):

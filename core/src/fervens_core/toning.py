@@ -8,19 +8,11 @@ import numpy as np
 
 from fervens_core.colour import Floats, chroma, lab_to_hex
 from fervens_core.errors import LimitError
-from fervens_core.hair import Porosity
+from fervens_core.hair import Porosity, Tone
 from fervens_core.pigment import absorption_to_lab, hair_absorption, hair_lab, undertone
 from fervens_core.products import DyeFamily, TonerShade
 from fervens_core.quantities import check_level
-from fervens_core.toner import (
-    Tone,
-    TonerChoice,
-    dye_absorption,
-    minutes_grid,
-    pick_minutes,
-    toned_absorption,
-    wanted_lab,
-)
+from fervens_core.toner import TonerChoice, dye_absorption, minutes_grid, pick_minutes, toned_absorption, wanted_lab
 
 MAX_DEPTH_LOST_L = 8.0
 """[MODEL] most L* a toner may cost before a zone counts as darkened: a level or so among the blondes."""

@@ -4,14 +4,16 @@ import numpy as np
 import pytest
 
 from fervens_core.colour import hue_deg
-from fervens_core.hair import Hair, Porosity, Zone
+from fervens_core.hair import Hair, History, Porosity, Tone
 from fervens_core.lift import effective_volume, level_at, time_to_level
 from fervens_core.pigment import hair_lab, undertone
-from fervens_core.plan import PlanRequest, make_plan
+from fervens_core.plan import PlanChoice, PlanRequest, make_plan
 from fervens_core.products import Developer, DyeFamily, Lightener, TonerShade
 from fervens_core.quantities import Ratio
-from fervens_core.toner import Tone, deposit, minutes_grid
+from fervens_core.toner import deposit, minutes_grid
 from fervens_core.toning import propose, rank_neutralisers, toned_hex
+from fervens_core.visits import head_visits, visits_needed
+from fervens_core.zones import Segment, Zone, lanes_of_zone, regrowth_mm
 
 BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (7, 10, 20, 30, 40))
 POWDER = Lightener("p", "Powder", Ratio(1.5), label_max_min=50)
@@ -41,6 +43,36 @@ def test_level_7_reaches_9_to_10_with_20_volume_in_one_application():
 def test_level_2_to_9_needs_two_applications():
     assert float(level_at(50, start_level=2.0, volume_strength=40)) < 9.0
     assert time_to_level(9.0, start_level=2.0, volume_strength=20) is None
+
+
+def test_plans_say_so_too():
+    seven, two = (Zone("a", "A", Hair(start), target, foil_count=5) for start, target in ((7.0, 9.5), (2.0, 9.0)))
+    twenty = make_plan(PlanRequest((seven,), POWDER, BOTTLES[:3])).zones[0]
+    assert twenty.reason is None
+    assert twenty.volume_strength <= 20.0
+    visits = head_visits(PlanRequest((two,), POWDER, BOTTLES))
+    assert visits_needed(visits) == 2
+    assert visits_needed(head_visits(PlanRequest((seven,), POWDER, BOTTLES))) == 1
+
+
+def test_white_from_below_level_7_takes_two_visits():
+    for start, visits in ((6.5, 2), (7.0, 1)):
+        zone = Zone("a", "A", Hair(start), 9.5, foil_count=3)
+        assert visits_needed(head_visits(PlanRequest((zone,), POWDER, BOTTLES))) == visits
+
+
+# Hair grows about 12 mm a month; 0.3 to 0.4 mm a day is reported.
+def test_growth():
+    assert regrowth_mm(365.2425) == pytest.approx(12 * 12.0)
+    assert 0.3 <= regrowth_mm(100.0) / 100.0 <= 0.4
+
+
+# Regrowth longer than 12 mm cannot be done in one root application without a band.
+@pytest.mark.parametrize(("mm", "parts"), [(8.0, ["root"]), (12.0, ["root"]), (12.5, ["regrowth", "root"])])
+def test_twelve_millimetres(mm, parts):
+    light = Hair(9.0, History.LIGHTENED)
+    zone = Zone("a", "A", light, 9.0, root=Segment(Hair(5.0), mm))
+    assert [x.part for x in lanes_of_zone(zone)] == parts
 
 
 def test_additive_makes_40_act_like_about_30():
@@ -93,7 +125,8 @@ def test_neutralising_with_the_warm_family_is_worst():
 )
 def test_ladder_from_first_zone_to_last(start, target, zone_count, finish_min, first, last):
     zones = tuple(Zone(f"z{i}", f"Zone {i}", Hair(start), target, foil_count=6) for i in range(zone_count))
-    plan = make_plan(PlanRequest(zones=zones, lightener=POWDER, bottles=BOTTLES, finish_min=finish_min))
+    one_wave = PlanChoice(finish_mins=(finish_min,), wave_starts=())
+    plan = make_plan(PlanRequest(zones=zones, lightener=POWDER, bottles=BOTTLES, choice=one_wave))
     volumes = [z.volume_strength for z in plan.zones]
     assert volumes == sorted(volumes)
     # ladders are told in steps of five or ten volumes

@@ -9,12 +9,12 @@ from django.utils import timezone
 from ninja import Schema
 
 from apps.services import queries
-from apps.services.present import event_text
+from apps.services.present import event_text, zone_names
 from apps.services.queries import Loaded
 from fervens_core.board import Lane
 from fervens_core.events import BowlMixed, CautionAcknowledged, TonerApplied
+from fervens_core.hair import Tone
 from fervens_core.service import Step, live_events
-from fervens_core.toner import Tone
 
 
 class RecordLine(Schema):
@@ -116,7 +116,7 @@ def record_of(loaded: Loaded) -> RecordOut:
     """The record of a service as it stands; complete once it is filed."""
     now = timezone.now()
     row, state = loaded.row, loaded.state
-    names = {z.key: z.name for z in loaded.zones}
+    names = zone_names(loaded)
     live = live_events(loaded.events)
     alive = {e.event_id for e in live}
     told = sorted((e for e in loaded.events if e.kind != "EventVoided"), key=lambda e: (e.occurred_at, e.recorded_at))

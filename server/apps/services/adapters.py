@@ -3,58 +3,88 @@
 from __future__ import annotations
 
 import datetime as dt
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Any
 
 from django.utils import timezone
 
 from apps.clients.models import Client
 from apps.services.models import Service, ServiceEvent, Zone
-from fervens_core import hair
+from fervens_core import zones
 from fervens_core.events import Event, data_from_json
-from fervens_core.safety import Elasticity, Findings, Scalp, TestResult
+from fervens_core.findings import Findings
+from fervens_core.headfile import (
+    read_choice,
+    read_findings,
+    read_strand,
+    read_zone,
+    strand_to_json,
+    zone_to_json,
+)
+from fervens_core.jsonreader import JsonReader
+from fervens_core.plan import PlanChoice
+from fervens_core.products import Lightener
+from fervens_core.strand import Strand
+
+FACTS = ("allergies", "medication", "home_care", "is_clarified", "time_min", "booked_min")
+"""Findings that a service row keeps among its facts."""
 
 
-def zone_value(row: Zone) -> hair.Zone:
+def zone_value(row: Zone) -> zones.Zone:
     """A zone row as the core knows it."""
-    return hair.Zone(
-        key=row.key,
-        name=row.name,
-        hair=hair.Hair(
-            start_level=row.start_level,
-            history=hair.History(row.history),
-            thickness=hair.Thickness(row.thickness),
-            porosity=hair.Porosity(row.porosity),
-        ),
-        target_level=row.target_level,
-        foil_count=row.foil_count,
-        pace_min_per_foil=row.pace_min_per_foil,
-        covering=hair.Covering(row.covering),
-        is_delicate=row.is_delicate,
-        is_on_scalp=row.is_on_scalp,
-    )
+    return read_zone(JsonReader(row.data, row.key))
 
 
-def zone_row(service: Service, zone: hair.Zone, position: int, volume_override: float | None = None) -> Zone:
+def zone_row(service: Service, zone: zones.Zone, position: int) -> Zone:
     """A new row of a zone value."""
-    return Zone(
-        service=service,
-        key=zone.key,
-        name=zone.name,
-        position=position,
-        start_level=zone.hair.start_level,
-        target_level=zone.target_level,
-        history=zone.hair.history.value,
-        thickness=zone.hair.thickness.value,
-        porosity=zone.hair.porosity.value,
-        covering=zone.covering.value,
-        foil_count=zone.foil_count,
-        pace_min_per_foil=zone.pace_min_per_foil,
-        is_delicate=zone.is_delicate,
-        is_on_scalp=zone.is_on_scalp,
-        volume_override=volume_override,
-    )
+    return Zone(service=service, key=zone.key, position=position, data=zone_to_json(zone))
 
 
-def zone_values(service: Service) -> tuple[hair.Zone, ...]:
+@dataclass(frozen=True, slots=True)
+class StrandRow:
+    """A strand of a test with the times of its clock."""
+
+    value: Strand
+    started_at: dt.datetime | None
+    ended_at: dt.datetime | None
+
+
+def _moment(text: str | None) -> dt.datetime | None:
+    return dt.datetime.fromisoformat(text) if text else None
+
+
+def strand_rows(service: Service, lighteners: Mapping[str, Lightener]) -> tuple[StrandRow, ...]:
+    """The service's strands; one whose lightener has left the shelf is left out."""
+    found = []
+    for data in service.strands:
+        plain = {k: v for k, v in data.items() if k not in ("started_at", "ended_at")}
+        if plain.get("lightener_key") not in lighteners:
+            continue
+        value = read_strand(JsonReader(plain, "strands"), lighteners, None)
+        found.append(StrandRow(value, _moment(data.get("started_at")), _moment(data.get("ended_at"))))
+    return tuple(found)
+
+
+def strand_data(row: StrandRow) -> dict[str, Any]:
+    """A strand as the service row keeps it."""
+    times = {"started_at": row.started_at, "ended_at": row.ended_at}
+    return strand_to_json(row.value) | {k: v and v.isoformat() for k, v in times.items()}
+
+
+def choice_value(service: Service, keys: list[str]) -> PlanChoice:
+    """What was chosen for the plan; choices for zones that are gone are gone with them."""
+    data = dict(service.choice)
+    starts = data.get("wave_starts")
+    kept = None if starts is None else [k for k in starts if k in keys]
+    if starts is not None and len(kept or []) != len(starts):
+        kept, data["finish_mins"] = None, []
+    data["wave_starts"] = kept
+    data["volumes"] = {k: v for k, v in (data.get("volumes") or {}).items() if k.split(".")[0] in keys}
+    return read_choice(JsonReader(data, "plan"), keys)
+
+
+def zone_values(service: Service) -> tuple[zones.Zone, ...]:
     """The service's zones in order."""
     return tuple(zone_value(z) for z in service.zones.all())
 
@@ -86,12 +116,14 @@ def findings_value(service: Service, client: Client) -> Findings:
     """What is known of the person, at this moment."""
     now = timezone.now()
     placed = client.patch_test_placed_at
-    return Findings(
-        scalp=Scalp(service.scalp),
-        elasticity=Elasticity(service.elasticity),
-        salts_test=TestResult(service.salts_test),
-        patch_test=TestResult(client.patch_test_result),
-        patch_test_age_h=max((now - placed).total_seconds() / 3600.0, 0.0) if placed else None,
-        has_reacted_before=client.has_reacted_before,
-        age_years=age_years(client.birth_date, now.date()),
-    )
+    known = {
+        "scalp": service.scalp,
+        "elasticity": service.elasticity,
+        "salts_test": service.salts_test,
+        "patch_test": client.patch_test_result,
+        "patch_test_age_h": min(max((now - placed).total_seconds() / 3600.0, 0.0), 87600.0) if placed else None,
+        "has_reacted_before": client.has_reacted_before,
+        "age_years": age_years(client.birth_date, now.date()),
+    }
+    told = {k: v for k, v in service.facts.items() if k in FACTS}
+    return read_findings(JsonReader(known | told, "findings"))

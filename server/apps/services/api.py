@@ -11,26 +11,26 @@ from ninja import Router
 
 from apps.common.problems import ERRORS, Problem
 from apps.services import actions, present, queries
+from apps.services.reading import consultation_of
 from apps.services.schemas import (
     BoardOut,
     ConsultationIn,
     DayOut,
     EventIn,
+    HeadOut,
     HeadZoneOut,
     PaletteOut,
-    PlanIn,
-    PlanOut,
     ServiceIn,
     ServiceOut,
-    TakePlanIn,
     ToneOut,
 )
+from apps.shelf.queries import lighteners
 from apps.studio.auth import member_of
 from fervens_core.events import data_from_json
 from fervens_core.head import USUAL_HEAD
 from fervens_core.pigment import hair_hex, undertone
-from fervens_core.plan import make_plan
 from fervens_core.quantities import check_level
+from fervens_core.zones import ROOT_MM, USUAL_LENGTH_MM
 
 router = Router(tags=["services"])
 
@@ -40,14 +40,24 @@ def read_day(request: HttpRequest, day: dt.date | None = None) -> DayOut:
     """The services of a day (today if none is given) and where each stands."""
     now = timezone.now()
     wanted = day or timezone.localdate(now)
-    rows = queries.of_day(member_of(request), wanted)
-    return DayOut(day=wanted, services=[present.day_service(r, now) for r in rows], server_now=now)
+    member = member_of(request)
+    return DayOut(
+        day=wanted,
+        services=[present.day_service(r, now) for r in queries.of_day(member, wanted)],
+        patch_tests=[present.patch_test_out(c, now) for c in queries.patch_tests(member, now)],
+        server_now=now,
+    )
 
 
-@router.get("/head", response={200: list[HeadZoneOut], ERRORS: Problem})
-def read_head(request: HttpRequest) -> list[HeadZoneOut]:
-    """The zones of the usual head, in their usual order."""
-    return [HeadZoneOut.from_orm(z) for z in USUAL_HEAD]
+@router.get("/head", response={200: HeadOut, ERRORS: Problem})
+def read_head(request: HttpRequest) -> HeadOut:
+    """The zones of the usual head, in their usual order, and the member's own pace."""
+    return HeadOut(
+        zones=[HeadZoneOut.from_orm(z) for z in USUAL_HEAD],
+        pace_min_per_foil=member_of(request).pace,
+        usual_length_mm=USUAL_LENGTH_MM,
+        root_mm=ROOT_MM,
+    )
 
 
 @router.get("/palette", response={200: PaletteOut, ERRORS: Problem})
@@ -79,46 +89,9 @@ def read_service(request: HttpRequest, service_id: UUID) -> ServiceOut:
 @router.put("/services/{service_id}/consultation", response={200: ServiceOut, ERRORS: Problem})
 def write_consultation(request: HttpRequest, service_id: UUID, payload: ConsultationIn) -> ServiceOut:
     """Keep what was read at the consultation."""
-    loaded = actions.write_consultation(
-        member_of(request),
-        service_id,
-        revision=payload.revision,
-        values=payload.dict(exclude={"revision", "zones"}),
-        zones=tuple(z.value() for z in payload.zones),
-    )
-    return present.service_out(loaded)
-
-
-@router.get("/services/{service_id}/plan", response={200: PlanOut, ERRORS: Problem})
-def read_plan(request: HttpRequest, service_id: UUID) -> PlanOut:
-    """The plan of the saved choices."""
-    loaded = queries.load(queries.get(member_of(request), service_id))
-    wanted = queries.plan_request(loaded)
-    return present.plan_out(loaded, make_plan(wanted), wanted)
-
-
-@router.post("/services/{service_id}/plan/preview", response={200: PlanOut, ERRORS: Problem})
-def preview_plan(request: HttpRequest, service_id: UUID, payload: PlanIn) -> PlanOut:
-    """The plan of other choices, without keeping them."""
     member = member_of(request)
-    loaded = queries.load(queries.get(member, service_id))
-    plan, wanted = actions.preview_plan(loaded, member, payload.dict(exclude={"revision"}))
-    return present.plan_out(loaded, plan, wanted)
-
-
-@router.put("/services/{service_id}/plan", response={200: PlanOut, ERRORS: Problem})
-def write_plan(request: HttpRequest, service_id: UUID, payload: PlanIn) -> PlanOut:
-    """Keep the choices of a plan."""
-    loaded, plan, wanted = actions.write_plan(
-        member_of(request), service_id, revision=payload.revision, choice=payload.dict(exclude={"revision"})
-    )
-    return present.plan_out(loaded, plan, wanted)
-
-
-@router.post("/services/{service_id}/plan/take", response={200: BoardOut, ERRORS: Problem})
-def take_plan(request: HttpRequest, service_id: UUID, payload: TakePlanIn) -> BoardOut:
-    """Take the saved plan to the chair."""
-    return present.board_out(actions.take_plan(member_of(request), service_id, event_id=payload.event_id))
+    read = consultation_of(payload, {x.key: x for x in lighteners(member.studio_id)})
+    return present.service_out(actions.write_consultation(member, service_id, revision=payload.revision, read=read))
 
 
 @router.get("/services/{service_id}/board", response={200: BoardOut, ERRORS: Problem})

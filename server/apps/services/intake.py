@@ -3,17 +3,20 @@
 from __future__ import annotations
 
 import datetime as dt
+from dataclasses import replace
 from uuid import uuid4
 
 from django.db import transaction
 from django.utils import timezone
 
 from apps.clients.models import Client
-from apps.services.adapters import event_value, zone_row
+from apps.services.adapters import FACTS, StrandRow, event_value, strand_data, zone_row
 from apps.services.models import Service, ServiceEvent
+from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
 from apps.studio.models import Studio
 from fervens_core.events import SCHEMA_VERSION, Event, EventData, TonerApplied, data_to_json
+from fervens_core.headfile import choice_to_json, findings_to_json
 from fervens_core.service import check_addition, fold
 from fervens_core.servicefile import ServiceFile
 
@@ -46,14 +49,14 @@ def take_in(
     file: ServiceFile,
     *,
     starts_at: dt.datetime,
-    lightener: Lightener | None,
+    lighteners: dict[str, Lightener],
     shade_keys: dict[str, str],
 ) -> Service:
     """Make the client and the service of a file.
 
     Args:
         starts_at: the moment the file's minutes count from.
-        lightener: the studio's own row for the file's lightener.
+        lighteners: the file's lightener keys to the studio's rows.
         shade_keys: the file's toner keys to the studio's.
     Raises:
         ConflictError: the file's log does not fit together.
@@ -70,11 +73,16 @@ def take_in(
         scalp=findings.scalp.value,
         elasticity=findings.elasticity.value,
         salts_test=findings.salts_test.value,
-        lightener=lightener,
-        finish_min=file.finish_min,
-        has_additive=file.has_additive,
+        facts={k: v for k, v in findings_to_json(findings).items() if k in FACTS},
+        strands=[
+            strand_data(StrandRow(replace(s, lightener=lightener_value(lighteners[s.lightener.key])), None, None))
+            for s in file.strands
+        ],
+        lightener=lighteners[file.lightener.key] if file.lightener else None,
+        choice=choice_to_json(file.choice),
+        toner_idea=shade_keys.get(file.toner_idea or "", ""),
     )
-    service.zones.bulk_create([zone_row(service, z, i, file.volumes.get(z.key)) for i, z in enumerate(file.zones)])
+    service.zones.bulk_create([zone_row(service, z, i) for i, z in enumerate(file.zones)])
     events: list[Event] = []
     rows = []
     for entry in file.events:

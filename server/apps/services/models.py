@@ -26,9 +26,11 @@ class Service(models.Model):
     scalp = models.CharField(max_length=20, default="sound")
     elasticity = models.CharField(max_length=20, default="returns")
     salts_test = models.CharField(max_length=20, default="not_done")
+    facts = models.JSONField(default=dict, help_text="What else was found out, as the service file has it.")
+    strands = models.JSONField(default=list, help_text="Strand tests, as the service file has them, with their times.")
     lightener = models.ForeignKey(Lightener, null=True, blank=True, on_delete=models.PROTECT)
-    finish_min = models.FloatField(null=True, blank=True)
-    has_additive = models.BooleanField(default=False)
+    choice = models.JSONField(default=dict, help_text="What was chosen for the plan, as the service file has it.")
+    toner_idea = models.CharField(max_length=60, blank=True)
     revision = models.PositiveIntegerField(default=0)
     created_at = models.DateTimeField(auto_now_add=True)
 
@@ -40,30 +42,38 @@ class Service(models.Model):
 
 
 class Zone(models.Model):
-    """A zone of the head in one service, in order of application."""
+    """A zone of the head in one service, in order of application; `data` as the service file has it."""
 
     service = models.ForeignKey(Service, on_delete=models.CASCADE, related_name="zones")
     key = models.CharField(max_length=40)
-    name = models.CharField(max_length=60)
     position = models.PositiveSmallIntegerField()
-    start_level = models.FloatField()
-    target_level = models.FloatField()
-    history = models.CharField(max_length=20)
-    thickness = models.CharField(max_length=20)
-    porosity = models.CharField(max_length=20)
-    covering = models.CharField(max_length=20, default="foil")
-    foil_count = models.PositiveSmallIntegerField()
-    pace_min_per_foil = models.FloatField()
-    is_delicate = models.BooleanField(default=False)
-    is_on_scalp = models.BooleanField(default=False)
-    volume_override = models.FloatField(null=True, blank=True)
+    data = models.JSONField(default=dict)
 
     class Meta:
         ordering = ["position"]
         constraints = [models.UniqueConstraint(fields=["service", "key"], name="zone_key_once")]
 
     def __str__(self) -> str:
-        return self.name
+        return self.key
+
+
+class PlanVersion(models.Model):
+    """A plan as it was once kept: what was chosen, and what it came to."""
+
+    service = models.ForeignKey(Service, on_delete=models.CASCADE, related_name="versions")
+    number = models.PositiveSmallIntegerField()
+    kept_at = models.DateTimeField()
+    by_name = models.CharField(max_length=160)
+    label = models.CharField(max_length=80, blank=True)
+    choice = models.JSONField()
+    summary = models.JSONField()
+
+    class Meta:
+        ordering = ["number"]
+        constraints = [models.UniqueConstraint(fields=["service", "number"], name="version_number_once")]
+
+    def __str__(self) -> str:
+        return f"{self.number} {self.label}"
 
 
 class ServiceEvent(models.Model):

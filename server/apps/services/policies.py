@@ -31,6 +31,7 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
             check_consultation(loaded)
             for key, volume in zip(data.zone_keys, data.volumes, strict=True):
                 _check_volume(loaded, key, volume)
+            check_toner_idea(loaded)
         case ApplicationStarted() | BowlMixed():
             _check_volume(loaded, data.zone_key, data.volume_strength)
         case TonerApplied():
@@ -56,9 +57,19 @@ def check_consultation(loaded: Loaded) -> None:
     for caution in loaded.cautions:
         if caution.severity is Severity.BLOCK:
             raise BlockedError(caution.code, f"{caution.title}. {caution.advice}")
+    if not loaded.lanes:
+        raise ConflictError("nothing_to_lift", "No zone is wanted lighter than it is; there is nothing to plan.")
     missing = [c.title for c in loaded.cautions if c.code not in loaded.state.acknowledged]
     if missing:
         raise ConflictError("cautions_open", f"Still to acknowledge: {'; '.join(missing)}.")
+
+
+def check_toner_idea(loaded: Loaded) -> None:
+    """The toner in mind may go on this person. Raises BlockedError."""
+    shade = next((t for t in toners(loaded.row.studio_id) if t.key == loaded.row.toner_idea), None)
+    block = toner_block(loaded.findings, shade) if shade else None
+    if block and shade:
+        raise BlockedError(block.code, f"{shade.name}: {block.title}. {block.advice}")
 
 
 def _check_volume(loaded: Loaded, key: str, volume: float) -> None:

@@ -7,18 +7,20 @@ import datetime as dt
 import numpy as np
 from django.utils import timezone
 
+from apps.clients.models import Client
 from apps.services import queries
+from apps.services.adapters import StrandRow
 from apps.services.models import Service
+from apps.services.plan_schemas import BowlOut
+from apps.services.present_plan import bowl_out
 from apps.services.queries import Loaded
 from apps.services.schemas import (
     BoardOut,
-    BowlOut,
     CautionOut,
+    DayPatchTest,
     DayService,
-    PlanLane,
-    PlanOut,
-    PourOut,
     ServiceOut,
+    StrandOut,
     ToneOut,
     UndoOut,
     ZoneOut,
@@ -40,13 +42,16 @@ from fervens_core.events import (
     TonerApplied,
     TonerRinsed,
 )
-from fervens_core.hair import Zone
-from fervens_core.paint import paint_plan, window_of
+from fervens_core.findings import PATCH_TEST_WAIT_H, patch_state
+from fervens_core.hair import Tone
+from fervens_core.headfile import strand_to_json, zone_to_json
+from fervens_core.paint import curve_points, minute_grid
 from fervens_core.pigment import hair_lab
-from fervens_core.plan import Plan, PlanRequest, make_plan
+from fervens_core.plan import make_plan
 from fervens_core.service import Phase, Step, live_events
-from fervens_core.toner import Tone
+from fervens_core.strand import HeadMove, fit_strands, head_move, teach
 from fervens_core.toning import natural_lab
+from fervens_core.zones import Zone
 
 
 def event_text(event: Event, names: dict[str, str]) -> str:
@@ -79,12 +84,17 @@ def event_text(event: Event, names: dict[str, str]) -> str:
     return event.kind
 
 
+def zone_names(loaded: Loaded) -> dict[str, str]:
+    """Names of zones and lanes by key; a lane's own where both have the key."""
+    return {z.key: z.name for z in (*loaded.zones, *loaded.lanes)}
+
+
 def undo_of(loaded: Loaded) -> UndoOut | None:
     """The latest act, unless the service is filed."""
     event = loaded.state.undoable
     if event is None or loaded.state.closed:
         return None
-    return UndoOut(event_id=event.event_id, text=event_text(event, {z.key: z.name for z in loaded.zones}))
+    return UndoOut(event_id=event.event_id, text=event_text(event, zone_names(loaded)))
 
 
 def _zone_hexes(zones: tuple[Zone, ...]) -> tuple[list[str], list[str]]:
@@ -95,10 +105,67 @@ def _zone_hexes(zones: tuple[Zone, ...]) -> tuple[list[str], list[str]]:
     return lab_to_hex(hair_lab(start, start)), lab_to_hex(hair_lab(start, target))
 
 
+def _zones_out(loaded: Loaded) -> list[ZoneOut]:
+    start_hex, target_hex = _zone_hexes(loaded.zones)
+    found = []
+    for zone, before, wanted in zip(loaded.zones, start_hex, target_hex, strict=True):
+        parts = [
+            lab_to_hex(hair_lab(s.hair.start_level, np.array([s.hair.start_level])))[0] if s else None
+            for s in (zone.root, zone.ends)
+        ]
+        values = zone_to_json(zone)
+        found.append(ZoneOut(**values, start_hex=before, target_hex=wanted, root_hex=parts[0], ends_hex=parts[1]))
+    return found
+
+
+def _move(loaded: Loaded) -> HeadMove | None:
+    """How the strands moved the head; None when none was read or nothing is to be lifted."""
+    strands = loaded.strand_values
+    if not any(s.readings for s in strands) or not loaded.lanes or loaded.row.lightener is None:
+        return None
+    return head_move(teach(loaded.lanes, strands, lightener_value(loaded.row.lightener)))
+
+
+def _strands_out(rows: tuple[StrandRow, ...]) -> list[StrandOut]:
+    """Strands with their fitted curves, painted in the colour each should have."""
+    found = []
+    values = tuple(r.value for r in rows)
+    for row, fit in zip(rows, fit_strands(values), strict=True):
+        strand = row.value
+        start = strand.hair.start_level
+        minutes = minute_grid(max(strand.lightener.label_max_min, *(r.minutes for r in strand.readings), 10.0))
+        bands = fit.bands(minutes)
+        seen = np.array([start, *(r.level for r in strand.readings)])
+        hexes = lab_to_hex(hair_lab(start, np.maximum(np.concatenate([bands[1], seen]), start)))
+        n = minutes.size
+        found.append(
+            StrandOut(
+                **strand_to_json(strand),
+                started_at=row.started_at,
+                ended_at=row.ended_at,
+                curve=list(curve_points(minutes, bands, hexes[:n])),
+                start_hex=hexes[n],
+                reading_hexes=hexes[n + 1 :],
+                extent_ratio=fit.extent_ratio,
+                rate_ratio=fit.rate_ratio,
+                has_suffered=strand.has_suffered,
+                label_max_min=strand.lightener.label_max_min,
+            )
+        )
+    return found
+
+
+def patch_test_out(client: Client, now: dt.datetime) -> DayPatchTest:
+    """A patch test that waits to be read."""
+    placed = client.patch_test_placed_at or now
+    due = placed + dt.timedelta(hours=PATCH_TEST_WAIT_H)
+    return DayPatchTest(client_id=client.pk, client_name=client.name, placed_at=placed, due_at=due, is_due=due <= now)
+
+
 def service_out(loaded: Loaded) -> ServiceOut:
     """A service with its consultation."""
     row, findings = loaded.row, loaded.findings
-    start_hex, target_hex = _zone_hexes(loaded.zones)
+    move = _move(loaded)
     taken = {e.data.caution: e for e in reversed(live_events(loaded.events)) if isinstance(e.data, CautionAcknowledged)}
     return ServiceOut(
         id=row.pk,
@@ -108,6 +175,7 @@ def service_out(loaded: Loaded) -> ServiceOut:
         has_reacted_before=findings.has_reacted_before,
         patch_test=findings.patch_test,
         patch_test_placed_at=row.client.patch_test_placed_at,
+        patch_state=patch_state(findings.patch_test, findings.patch_test_age_h),
         starts_at=row.starts_at,
         step=loaded.state.step,
         revision=row.revision,
@@ -117,25 +185,18 @@ def service_out(loaded: Loaded) -> ServiceOut:
         scalp=findings.scalp,
         elasticity=findings.elasticity,
         salts_test=findings.salts_test,
-        zones=[
-            ZoneOut(
-                key=z.key,
-                name=z.name,
-                start_level=z.hair.start_level,
-                target_level=z.target_level,
-                history=z.hair.history,
-                thickness=z.hair.thickness,
-                porosity=z.hair.porosity,
-                covering=z.covering,
-                foil_count=z.foil_count,
-                pace_min_per_foil=z.pace_min_per_foil,
-                is_delicate=z.is_delicate,
-                is_on_scalp=z.is_on_scalp,
-                start_hex=a,
-                target_hex=b,
-            )
-            for z, a, b in zip(loaded.zones, start_hex, target_hex, strict=True)
-        ],
+        salts_signs=row.facts.get("salts_signs"),
+        stretch=row.facts.get("stretch"),
+        allergies=findings.allergies,
+        medication=findings.medication,
+        home_care=sorted(findings.home_care),
+        is_clarified=findings.is_clarified,
+        time_min=findings.time_min,
+        booked_min=findings.booked_min,
+        zones=_zones_out(loaded),
+        strands=_strands_out(loaded.strands),
+        move_text=move.text if move else None,
+        verdict=queries.verdict(loaded) if loaded.state.step in (Step.CONSULTATION, Step.PLAN) else None,
         cautions=[
             CautionOut(
                 caution=c,
@@ -204,75 +265,6 @@ def day_service(row: Service, now: dt.datetime) -> DayService:
     )
 
 
-def bowls_out(plan: Plan) -> list[BowlOut]:
-    """The mixing list: each bowl with the minute it is to be mixed."""
-    return [
-        BowlOut(
-            zone_key=z.zone.key,
-            zone_name=z.zone.name,
-            number=i + 1,
-            mix_min=z.start_min + i * (z.end_min - z.start_min) / len(z.bowls),
-            volume_strength=z.volume_strength,
-            lightener_g=b.product_g,
-            developer_g=sum(p.mass_g for p in b.pours),
-            total_g=b.total_g,
-            pours=[
-                PourOut(name=p.developer.name, volume_strength=p.developer.volume_strength, mass_g=p.mass_g)
-                for p in b.pours
-            ],
-        )
-        for z in plan.zones
-        for i, b in enumerate(z.bowls)
-    ]
-
-
-def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest) -> PlanOut:
-    """A plan, painted."""
-    painted = paint_plan(plan, request)
-    lanes = []
-    for zone, (curve, crossed) in zip(plan.zones, painted, strict=True):
-        start = zone.zone.hair.start_level
-        colours = lab_to_hex(hair_lab(start, np.array([zone.level_at_rinse, zone.zone.target_level])))
-        lanes.append(
-            PlanLane(
-                key=zone.zone.key,
-                name=zone.zone.name,
-                start_level=start,
-                target_level=zone.zone.target_level,
-                volume_strength=zone.volume_strength,
-                is_own_volume=zone.zone.key in request.volumes,
-                strongest_volume=zone.strongest_volume,
-                limit_reason=zone.limit_reason,
-                start_min=zone.start_min,
-                end_min=zone.end_min,
-                wall_min=zone.wall_min,
-                rinse_min=zone.rinse_min,
-                ready_min=window_of(zone.ready_min),
-                level_at_rinse=zone.level_at_rinse,
-                hex_at_rinse=colours[0],
-                hex_target=colours[1],
-                reason=zone.reason,
-                curve=list(curve),
-                crossings=list(crossed),
-            )
-        )
-    bowls = bowls_out(plan)
-    return PlanOut(
-        revision=loaded.row.revision,
-        lightener_key=request.lightener.key,
-        has_additive=request.has_additive,
-        finish_min=plan.finish_min,
-        finish_least_min=plan.finish_range_min[0],
-        finish_most_min=plan.finish_range_min[1],
-        is_proposed_finish=request.finish_min is None,
-        contact_load_volume_min=plan.contact_load_volume_min,
-        lightener_g=sum(b.lightener_g for b in bowls),
-        lanes=lanes,
-        bowls=bowls,
-        cautions=[c.title for c in loaded.cautions],
-    )
-
-
 def board_out(loaded: Loaded) -> BoardOut:
     """The chair now."""
     row = loaded.row
@@ -280,7 +272,7 @@ def board_out(loaded: Loaded) -> BoardOut:
     bowls: list[BowlOut] = []
     if loaded.state.plan and any(x.phase is Phase.WAITING for x in loaded.state.lanes):
         try:
-            bowls = bowls_out(make_plan(queries.plan_request(loaded)))
+            bowls = [bowl_out(b) for b in make_plan(queries.plan_request(loaded)).bowls]
         except CoreError:
             bowls = []  # the shelf changed since the plan was taken; the chair goes on without amounts
     return BoardOut(
@@ -300,7 +292,7 @@ def board_out(loaded: Loaded) -> BoardOut:
 def tone_out(loaded: Loaded) -> ToneOut:
     """The tone step now."""
     row, now = loaded.row, timezone.now()
-    names = {z.key: z.name for z in loaded.zones}
+    names = zone_names(loaded)
     return ToneOut(
         service_id=row.pk,
         step=loaded.state.step,

@@ -10,22 +10,28 @@ from django.db.models import QuerySet
 from django.shortcuts import get_object_or_404
 from django.utils import timezone
 
-from apps.services.adapters import event_values, findings_value, zone_values
-from apps.services.models import Service
+from apps.clients.models import Client
+from apps.services.adapters import StrandRow, choice_value, event_values, findings_value, strand_rows, zone_values
+from apps.services.models import PlanVersion, Service
 from apps.shelf.adapters import lightener_value
-from apps.shelf.queries import developers, toners
+from apps.shelf.queries import developers, lighteners, toners
 from apps.studio.models import Membership
 from fervens_core.board import Board, make_board
-from fervens_core.errors import ConflictError
+from fervens_core.errors import ConflictError, CoreError
 from fervens_core.events import Event
-from fervens_core.hair import Zone
+from fervens_core.findings import Findings
+from fervens_core.hair import Tone
 from fervens_core.plan import PlanRequest
-from fervens_core.safety import Caution, Findings, Severity, lightening_cautions
+from fervens_core.safety import Caution, Severity, lightening_cautions
 from fervens_core.service import ServiceState, fold
-from fervens_core.toner import Tone
+from fervens_core.strand import Strand
 from fervens_core.tonestep import ToneLane, tone_lanes
+from fervens_core.verdict import Verdict, make_verdict
+from fervens_core.zones import Zone, lanes_of
 
 DAY_MAX = 100
+VERSIONS_MAX = 50
+PATCH_TEST_OPEN_DAYS = 14
 OPEN_SINCE_H = 12
 
 
@@ -61,14 +67,22 @@ class Loaded:
 
     row: Service
     zones: tuple[Zone, ...]
+    lanes: tuple[Zone, ...]
+    strands: tuple[StrandRow, ...]
     events: list[Event]
     state: ServiceState
     findings: Findings
 
     @property
+    def strand_values(self) -> tuple[Strand, ...]:
+        """The strands as the core knows them."""
+        return tuple(s.value for s in self.strands)
+
+    @property
     def cautions(self) -> tuple[Caution, ...]:
         """Cautions of the consultation, blocks first."""
-        return lightening_cautions(self.findings, self.zones)
+        has_test = any(s.readings for s in self.strand_values)
+        return lightening_cautions(self.findings, self.zones, has_strand_test=has_test)
 
     @property
     def is_blocked(self) -> bool:
@@ -76,8 +90,8 @@ class Loaded:
         return any(c.severity is Severity.BLOCK for c in self.cautions)
 
     def zone(self, key: str) -> Zone:
-        """A zone by key. Raises ConflictError."""
-        found = next((z for z in self.zones if z.key == key), None)
+        """A lane, or a zone, by key. Raises ConflictError."""
+        found = next((z for z in (*self.lanes, *self.zones) if z.key == key), None)
         if found is None:
             raise ConflictError("unknown_zone", f"This service has no zone {key!r}.")
         return found
@@ -85,8 +99,17 @@ class Loaded:
 
 def load(row: Service) -> Loaded:
     """Everything of a service as core values."""
-    events = event_values(row)
-    return Loaded(row, zone_values(row), events, fold(events), findings_value(row, row.client))
+    events, zones = event_values(row), zone_values(row)
+    shelf = {x.key: x for x in lighteners(row.studio_id)} if row.strands else {}
+    return Loaded(
+        row=row,
+        zones=zones,
+        lanes=lanes_of(zones),
+        strands=strand_rows(row, shelf),
+        events=events,
+        state=fold(events),
+        findings=findings_value(row, row.client),
+    )
 
 
 def plan_request(loaded: Loaded) -> PlanRequest:
@@ -98,10 +121,31 @@ def plan_request(loaded: Loaded) -> PlanRequest:
         zones=loaded.zones,
         lightener=lightener_value(row.lightener),
         bottles=tuple(developers(row.studio_id)),
-        finish_min=row.finish_min,
-        volumes={z.key: z.volume_override for z in row.zones.all() if z.volume_override is not None},
-        has_additive=row.has_additive,
+        choice=choice_value(row, [z.key for z in loaded.zones]),
+        strands=loaded.strand_values,
     )
+
+
+def verdict(loaded: Loaded) -> Verdict:
+    """What the consultation comes to, with the plan's lightener and the shelf's bottles."""
+    try:
+        request: PlanRequest | None = plan_request(loaded)
+    except CoreError:
+        request = None
+    return make_verdict(loaded.findings, loaded.zones, loaded.cautions, request)
+
+
+def versions(member: Membership, service_id: UUID) -> list[PlanVersion]:
+    """The kept plans of a service, newest first. 404 for another studio's."""
+    row = get_object_or_404(of_studio(member), pk=service_id)
+    return list(row.versions.order_by("-number")[:VERSIONS_MAX])
+
+
+def patch_tests(member: Membership, now: dt.datetime) -> list[Client]:
+    """Clients whose patch test was placed in the last two weeks and is not read yet, the oldest first."""
+    rows = Client.objects.filter(studio_id=member.studio_id, patch_test_result="not_done")
+    since = now - dt.timedelta(days=PATCH_TEST_OPEN_DAYS)
+    return list(rows.filter(patch_test_placed_at__gte=since).order_by("patch_test_placed_at")[:DAY_MAX])
 
 
 def board(loaded: Loaded, now: dt.datetime) -> Board:
@@ -111,10 +155,11 @@ def board(loaded: Loaded, now: dt.datetime) -> Board:
         return Board(now=now, lanes=(), acts=())
     return make_board(
         loaded.state,
-        {z.key: z for z in loaded.zones},
+        {z.key: z for z in loaded.lanes},
         lightener_value(row.lightener),
-        has_additive=row.has_additive,
+        has_additive=bool(row.choice.get("has_additive")),
         now=now,
+        strands=loaded.strand_values,
     )
 
 
@@ -125,10 +170,11 @@ def tone(loaded: Loaded, now: dt.datetime, *, most_options: int = 5) -> tuple[To
         return ()
     return tone_lanes(
         loaded.state,
-        {z.key: z for z in loaded.zones},
+        {z.key: z for z in loaded.lanes},
         lightener_value(row.lightener),
         tuple(toners(row.studio_id)),
-        has_additive=row.has_additive,
+        has_additive=bool(row.choice.get("has_additive")),
+        strands=loaded.strand_values,
         findings=loaded.findings,
         tone=Tone(row.tone),
         now=now,

@@ -9,55 +9,130 @@ from uuid import UUID
 from ninja import Schema
 from pydantic import Field
 
-from fervens_core import hair
+from apps.services.plan_schemas import BowlOut
 from fervens_core.board import Board
-from fervens_core.paint import Crossing, CurvePoint, Window
-from fervens_core.safety import Caution, Elasticity, Scalp, TestResult
+from fervens_core.findings import HomeCare, PatchState, SaltsSign, Scalp, TestResult
+from fervens_core.hair import (
+    Breakage,
+    Covering,
+    Density,
+    DyeHue,
+    Elasticity,
+    History,
+    Porosity,
+    Thickness,
+    Tone,
+    Undertone,
+)
+from fervens_core.paint import CurvePoint
+from fervens_core.readings import ReadingMode
+from fervens_core.safety import Caution
 from fervens_core.service import Conflict, Step
-from fervens_core.toner import Tone
 from fervens_core.tonestep import ToneLane
+from fervens_core.verdict import Verdict
+from fervens_core.zones import USUAL_LENGTH_MM
 
 
-class ZoneIn(Schema):
+class HairIn(Schema):
+    """Hair as read."""
+
+    start_level: float
+    history: History = History.VIRGIN
+    thickness: Thickness = Thickness.MEDIUM
+    porosity: Porosity = Porosity.NORMAL
+    undertone: Undertone | None = None
+    tint_level: float | None = None
+    dye_hue: DyeHue | None = None
+    elasticity: Elasticity = Elasticity.RETURNS
+    breakage: Breakage = Breakage.NONE
+
+
+class SegmentIn(HairIn):
+    """Root or ends, read apart."""
+
+    length_mm: float
+    target_level: float | None = None
+    is_left_out: bool = False
+
+
+class ZoneIn(HairIn):
     """A zone as read."""
 
     key: str
     name: str
-    start_level: float
     target_level: float
-    history: hair.History = hair.History.VIRGIN
-    thickness: hair.Thickness = hair.Thickness.MEDIUM
-    porosity: hair.Porosity = hair.Porosity.NORMAL
-    covering: hair.Covering = hair.Covering.FOIL
     foil_count: int
     pace_min_per_foil: float = 1.2
+    covering: Covering = Covering.FOIL
     is_delicate: bool = False
     is_on_scalp: bool = False
-
-    def value(self) -> hair.Zone:
-        """The zone as the core knows it. Raises LimitError."""
-        return hair.Zone(
-            key=self.key,
-            name=self.name,
-            hair=hair.Hair(self.start_level, self.history, self.thickness, self.porosity),
-            target_level=self.target_level,
-            foil_count=self.foil_count,
-            pace_min_per_foil=self.pace_min_per_foil,
-            covering=self.covering,
-            is_delicate=self.is_delicate,
-            is_on_scalp=self.is_on_scalp,
-        )
+    density: Density = Density.MEDIUM
+    length_mm: float = USUAL_LENGTH_MM
+    root: SegmentIn | None = None
+    ends: SegmentIn | None = None
+    keeps_depth: bool = False
+    tone: Tone | None = None
+    areas: list[str] = []
 
 
 class ZoneOut(ZoneIn):
-    """A zone with the colours it has and is to have."""
+    """A zone with the colours it has and is to have; a segment's stand beside it."""
 
     start_hex: str
     target_hex: str
+    root_hex: str | None
+    ends_hex: str | None
+
+
+class StrandReadingIn(Schema):
+    """A level read on a strand, so many minutes in."""
+
+    minutes: float
+    level: float
+    mode: ReadingMode = ReadingMode.WIPED
+
+
+class StrandIn(HairIn):
+    """A strand of a test, with the times of its clock."""
+
+    key: str
+    zone_key: str = ""
+    lightener_key: str
+    volume_strength: float
+    covering: Covering = Covering.FOIL
+    has_additive: bool = False
+    readings: list[StrandReadingIn] = []
+    stretch_before_percent: float | None = None
+    stretch_after_percent: float | None = None
+    started_at: dt.datetime | None = None
+    ended_at: dt.datetime | None = None
+
+
+class StrandOut(StrandIn):
+    """A strand with its fitted curve, painted, and what it says."""
+
+    curve: list[CurvePoint]
+    reading_hexes: list[str]
+    start_hex: str
+    extent_ratio: float
+    rate_ratio: float
+    has_suffered: bool
+    label_max_min: float
+
+
+class StretchIn(Schema):
+    """A wet strand, stretched."""
+
+    stretch_percent: float
+    return_percent: float
+    has_snapped: bool = False
 
 
 class ConsultationIn(Schema):
-    """What was read at the consultation; `revision` is the one it was read at."""
+    """What was read at the consultation; `revision` is the one it was read at.
+
+    `salts_signs` and `stretch` are the small tests' observations; given, the results follow from them.
+    """
 
     revision: int
     wish: str = Field("", max_length=2000)
@@ -66,7 +141,16 @@ class ConsultationIn(Schema):
     scalp: Scalp = Scalp.SOUND
     elasticity: Elasticity = Elasticity.RETURNS
     salts_test: TestResult = TestResult.NOT_DONE
+    salts_signs: list[SaltsSign] | None = None
+    stretch: StretchIn | None = None
+    allergies: str = Field("", max_length=500)
+    medication: str = Field("", max_length=500)
+    home_care: list[HomeCare] = []
+    is_clarified: bool = False
+    time_min: float | None = None
+    booked_min: float | None = None
     zones: list[ZoneIn] = Field(max_length=60)
+    strands: list[StrandIn] = Field([], max_length=12)
 
 
 class CautionOut(Schema):
@@ -94,6 +178,7 @@ class ServiceOut(Schema):
     has_reacted_before: bool
     patch_test: TestResult
     patch_test_placed_at: dt.datetime | None
+    patch_state: PatchState
     starts_at: dt.datetime
     step: Step
     revision: int
@@ -103,7 +188,18 @@ class ServiceOut(Schema):
     scalp: Scalp
     elasticity: Elasticity
     salts_test: TestResult
+    salts_signs: list[SaltsSign] | None
+    stretch: StretchIn | None
+    allergies: str
+    medication: str
+    home_care: list[HomeCare]
+    is_clarified: bool
+    time_min: float | None
+    booked_min: float | None
     zones: list[ZoneOut]
+    strands: list[StrandOut]
+    move_text: str | None
+    verdict: Verdict | None
     cautions: list[CautionOut]
     is_blocked: bool
     lightener_key: str | None
@@ -137,86 +233,23 @@ class DayService(Schema):
     level_to: float | None
 
 
+class DayPatchTest(Schema):
+    """A patch test that is placed and not read."""
+
+    client_id: UUID
+    client_name: str
+    placed_at: dt.datetime
+    due_at: dt.datetime
+    is_due: bool
+
+
 class DayOut(Schema):
-    """The services of a day."""
+    """The services of a day, and the patch tests that wait to be read."""
 
     day: dt.date
     services: list[DayService]
+    patch_tests: list[DayPatchTest]
     server_now: dt.datetime
-
-
-class PlanIn(Schema):
-    """Choices of a plan. `order` empty keeps the saved one; `finish_min` null asks for a proposal."""
-
-    revision: int
-    lightener_key: UUID
-    finish_min: float | None = None
-    has_additive: bool = False
-    volumes: dict[str, float] = {}
-    order: list[str] = []
-
-
-class PourOut(Schema):
-    """Grams of one bottle."""
-
-    name: str
-    volume_strength: float
-    mass_g: float
-
-
-class BowlOut(Schema):
-    """One bowl of the mixing list."""
-
-    zone_key: str
-    zone_name: str
-    number: int
-    mix_min: float
-    volume_strength: float
-    lightener_g: float
-    developer_g: float
-    total_g: float
-    pours: list[PourOut]
-
-
-class PlanLane(Schema):
-    """One zone of a plan; minutes count from the first product on hair, the curve's from `end_min`."""
-
-    key: str
-    name: str
-    start_level: float
-    target_level: float
-    volume_strength: float
-    is_own_volume: bool
-    strongest_volume: float
-    limit_reason: str
-    start_min: float
-    end_min: float
-    wall_min: float
-    rinse_min: float
-    ready_min: Window
-    level_at_rinse: float
-    hex_at_rinse: str
-    hex_target: str
-    reason: str | None
-    curve: list[CurvePoint]
-    crossings: list[Crossing]
-
-
-class PlanOut(Schema):
-    """A plan, painted, with its mixing list."""
-
-    revision: int
-    lightener_key: str
-    has_additive: bool
-    finish_min: float
-    finish_least_min: float
-    finish_most_min: float
-    is_proposed_finish: bool
-    contact_load_volume_min: float
-    lightener_g: float
-    lanes: list[PlanLane]
-    bowls: list[BowlOut]
-    cautions: list[str]
 
 
 class EventIn(Schema):
@@ -226,12 +259,6 @@ class EventIn(Schema):
     kind: str
     occurred_at: dt.datetime
     data: dict[str, Any] = {}
-
-
-class TakePlanIn(Schema):
-    """Take the saved plan to the chair, once for each id."""
-
-    event_id: UUID
 
 
 class BoardOut(Schema):
@@ -272,9 +299,54 @@ class PaletteOut(Schema):
 
 
 class HeadZoneOut(Schema):
-    """A zone of the usual head."""
+    """A zone of the usual head; `mirror` is its twin on the other side."""
 
     key: str
     name: str
     foil_count: int
     is_delicate: bool
+    mirror: str | None
+
+
+class HeadOut(Schema):
+    """The usual head, and the member's own pace."""
+
+    zones: list[HeadZoneOut]
+    pace_min_per_foil: float
+    usual_length_mm: float
+    root_mm: float
+
+
+class CsvIn(Schema):
+    """Strand tests as CSV."""
+
+    revision: int
+    text: str = Field(max_length=200_000)
+
+
+class CsvOut(Schema):
+    """Strand tests as CSV."""
+
+    text: str
+
+
+class ImportIn(Schema):
+    """A service file, as JSON, and when the visit is."""
+
+    document: dict[str, Any]
+    starts_at: dt.datetime | None = None
+
+
+class ImportOut(Schema):
+    """The service made of a file, and what was put on the shelf for it."""
+
+    service_id: UUID
+    client_name: str
+    added_to_shelf: list[str]
+
+
+class FileOut(Schema):
+    """A service as a service file."""
+
+    document: dict[str, Any]
+    file_name: str

@@ -2,9 +2,14 @@
 
 from __future__ import annotations
 
+import numpy as np
+
 from apps.shelf.models import Developer, Lightener, Toner
 from fervens_core import products as core
+from fervens_core.colour import lab_to_hex
+from fervens_core.pigment import absorption_to_lab, hair_absorption
 from fervens_core.quantities import Ratio
+from fervens_core.toner import shade_absorption
 
 
 def lightener_value(row: Lightener) -> core.Lightener:
@@ -40,4 +45,11 @@ def toner_value(row: Toner) -> core.TonerShade:
         label_min_min=row.label_min_min,
         label_max_min=row.label_max_min,
         is_oxidative=row.is_oxidative,
+        patch_test_wait_h=row.patch_test_wait_h,
     )
+
+
+def shade_hex(shade: core.TonerShade) -> str:
+    """A shade on palest hair, taken fully, as a screen colour."""
+    pale = hair_absorption(8.0, np.array(10.0))
+    return lab_to_hex(absorption_to_lab(pale + shade_absorption(shade)))[0]

@@ -7,11 +7,9 @@ from ninja import Router, Schema
 
 from apps.common.problems import ERRORS, Problem
 from apps.shelf import queries
+from apps.shelf.adapters import shade_hex
 from apps.studio.auth import member_of
-from fervens_core.colour import lab_to_hex
-from fervens_core.pigment import absorption_to_lab, hair_absorption
 from fervens_core.quantities import nominal_percent
-from fervens_core.toner import shade_absorption
 
 router = Router(tags=["shelf"])
 
@@ -61,7 +59,6 @@ class ShelfOut(Schema):
 def read_shelf(request: HttpRequest) -> ShelfOut:
     """The studio's products."""
     studio_id = member_of(request).studio_id
-    pale = hair_absorption(8.0, 10.0)  # type: ignore[arg-type]
     return ShelfOut(
         lighteners=[
             LightenerOut(
@@ -89,7 +86,7 @@ def read_shelf(request: HttpRequest) -> ShelfOut:
                 level=x.level,
                 label_max_min=x.label_max_min,
                 is_oxidative=x.is_oxidative,
-                hex=lab_to_hex(absorption_to_lab(pale + shade_absorption(x)))[0],
+                hex=shade_hex(x),
             )
             for x in queries.toners(studio_id)
         ],

@@ -52,3 +52,4 @@ class Toner(Product):
     label_min_min = models.FloatField(default=2)
     label_max_min = models.FloatField(default=20)
     is_oxidative = models.BooleanField(default=True)
+    patch_test_wait_h = models.FloatField(default=48)

@@ -33,9 +33,15 @@ class Membership(models.Model):
     user = models.OneToOneField(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="membership")
     studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="members")
     role = models.CharField(max_length=20, choices=Role.choices, default=Role.TECHNICIAN)
+    pace_min_per_foil = models.FloatField(null=True, blank=True, help_text="Own minutes a section.")
 
     def __str__(self) -> str:
         return f"{self.name} ({self.role})"
+
+    @property
+    def pace(self) -> float:
+        """Minutes a section: the member's own, or the studio's."""
+        return self.pace_min_per_foil or self.studio.pace_min_per_foil
 
     @property
     def name(self) -> str:

@@ -100,6 +100,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/services/{service_id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read File
+         * @description The service as a service file.
+         */
+        get: operations["apps_services_exchange_api_read_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Import File
+         * @description A service file becomes a client and a service, all or nothing.
+         */
+        post: operations["apps_services_exchange_api_import_file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/strands/csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Strand Csv
+         * @description The strand tests as CSV.
+         */
+        get: operations["apps_services_exchange_api_read_strand_csv"];
+        put?: never;
+        /**
+         * Write Strand Csv
+         * @description Strand tests from CSV take the place of those there are, all or nothing.
+         */
+        post: operations["apps_services_exchange_api_write_strand_csv"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/day": {
         parameters: {
             query?: never;
@@ -129,7 +193,7 @@ export interface paths {
         };
         /**
          * Read Head
-         * @description The zones of the usual head, in their usual order.
+         * @description The zones of the usual head, in their usual order, and the member's own pace.
          */
         get: operations["apps_services_api_read_head"];
         put?: never;
@@ -220,70 +284,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/services/{service_id}/plan": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Read Plan
-         * @description The plan of the saved choices.
-         */
-        get: operations["apps_services_api_read_plan"];
-        /**
-         * Write Plan
-         * @description Keep the choices of a plan.
-         */
-        put: operations["apps_services_api_write_plan"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/services/{service_id}/plan/preview": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Preview Plan
-         * @description The plan of other choices, without keeping them.
-         */
-        post: operations["apps_services_api_preview_plan"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/services/{service_id}/plan/take": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Take Plan
-         * @description Take the saved plan to the chair.
-         */
-        post: operations["apps_services_api_take_plan"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/services/{service_id}/board": {
         parameters: {
             query?: never;
@@ -336,6 +336,154 @@ export interface paths {
          * @description The tone step now.
          */
         get: operations["apps_services_api_read_tone"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Plan
+         * @description The plan of the saved choices.
+         */
+        get: operations["apps_services_plan_api_read_plan"];
+        /**
+         * Write Plan
+         * @description Keep the choices of a plan.
+         */
+        put: operations["apps_services_plan_api_write_plan"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/plan/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Preview Plan
+         * @description The plan of other choices, without keeping them.
+         */
+        post: operations["apps_services_plan_api_preview_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/plan/aims": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Compare Aims
+         * @description Gentle, even and quick side by side, for these choices.
+         */
+        post: operations["apps_services_plan_api_compare_aims"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/plan/versions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Versions
+         * @description The kept plans, newest first.
+         */
+        get: operations["apps_services_plan_api_read_versions"];
+        put?: never;
+        /**
+         * Keep Version
+         * @description Keep the plan as it stands.
+         */
+        post: operations["apps_services_plan_api_keep_version"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/plan/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take Plan
+         * @description Take the saved plan to the chair.
+         */
+        post: operations["apps_services_plan_api_take_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Check Mix
+         * @description What is in a bowl as weighed, and how to put it right.
+         */
+        post: operations["apps_services_plan_api_check_mix"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Scale
+         * @description What the simulated scale shows while a hand pours.
+         */
+        get: operations["apps_services_plan_api_read_scale"];
         put?: never;
         post?: never;
         delete?: never;
@@ -578,8 +726,571 @@ export interface components {
             hex: string;
         };
         /**
+         * FileOut
+         * @description A service as a service file.
+         */
+        FileOut: {
+            /** Document */
+            document: {
+                [key: string]: unknown;
+            };
+            /** File Name */
+            file_name: string;
+        };
+        /**
+         * ImportOut
+         * @description The service made of a file, and what was put on the shelf for it.
+         */
+        ImportOut: {
+            /**
+             * Service Id
+             * Format: uuid
+             */
+            service_id: string;
+            /** Client Name */
+            client_name: string;
+            /** Added To Shelf */
+            added_to_shelf: string[];
+        };
+        /**
+         * ImportIn
+         * @description A service file, as JSON, and when the visit is.
+         */
+        ImportIn: {
+            /** Document */
+            document: {
+                [key: string]: unknown;
+            };
+            /** Starts At */
+            starts_at?: string | null;
+        };
+        /**
+         * CsvOut
+         * @description Strand tests as CSV.
+         */
+        CsvOut: {
+            /** Text */
+            text: string;
+        };
+        /**
+         * Breakage
+         * @description Broken hairs in the zone.
+         * @enum {string}
+         */
+        Breakage: "none" | "some" | "much";
+        /**
+         * Caution
+         * @description One caution: a stable code, whether it blocks, and what to say and do.
+         */
+        Caution: {
+            /** Code */
+            code: string;
+            severity: components["schemas"]["Severity"];
+            /** Title */
+            title: string;
+            /** Advice */
+            advice: string;
+        };
+        /**
+         * CautionOut
+         * @description A caution, and who took it on.
+         */
+        CautionOut: {
+            caution: components["schemas"]["Caution"];
+            /** Acknowledged By */
+            acknowledged_by: string | null;
+            /** Acknowledged At */
+            acknowledged_at: string | null;
+        };
+        /**
+         * ChairItem
+         * @description One part of the visit, min.
+         */
+        ChairItem: {
+            /** Name */
+            name: string;
+            /** Minutes */
+            minutes: number;
+        };
+        /**
+         * Conflict
+         * @description An event that did not fit what had happened before it; shown, not dropped.
+         */
+        Conflict: {
+            /** Event Id */
+            event_id: string;
+            /** Code */
+            code: string;
+            /** Message */
+            message: string;
+        };
+        /**
+         * Covering
+         * @description How a zone is covered while it lifts.
+         * @enum {string}
+         */
+        Covering: "open_air" | "foil" | "film";
+        /**
+         * CurvePoint
+         * @description One minute of a lane: levels (slow, likely, fast) and the colour the hair should have.
+         */
+        CurvePoint: {
+            /** Minute */
+            minute: number;
+            /** Level Slow */
+            level_slow: number;
+            /** Level Likely */
+            level_likely: number;
+            /** Level Fast */
+            level_fast: number;
+            /** Hex */
+            hex: string;
+        };
+        /**
+         * Density
+         * @description How much hair there is.
+         * @enum {string}
+         */
+        Density: "thin" | "medium" | "thick";
+        /**
+         * DyeHue
+         * @description Hue of an old direct dye.
+         * @enum {string}
+         */
+        DyeHue: "red" | "pink" | "orange" | "yellow" | "green" | "blue" | "violet";
+        /**
+         * Elasticity
+         * @description How a wet strand behaves when stretched by a third to a half.
+         * @enum {string}
+         */
+        Elasticity: "returns" | "slow" | "stays_stretched" | "snaps";
+        /**
+         * History
+         * @description What was done to the hair before.
+         * @enum {string}
+         */
+        History: "virgin" | "tinted" | "lightened" | "direct_dye" | "henna" | "metallic" | "unknown";
+        /**
+         * HomeCare
+         * @description Products and habits at home that change the work.
+         * @enum {string}
+         */
+        HomeCare: "violet_shampoo" | "ash_shampoo" | "minerals" | "heat_tools";
+        /**
+         * PatchState
+         * @description Where a patch test stands.
+         * @enum {string}
+         */
+        PatchState: "not_placed" | "waiting" | "due" | "clear" | "expired" | "reacted";
+        /**
+         * Porosity
+         * @description How readily hair takes things up.
+         * @enum {string}
+         */
+        Porosity: "low" | "normal" | "high";
+        /**
+         * ReadingMode
+         * @description How the level was read.
+         * @enum {string}
+         */
+        ReadingMode: "through_product" | "wiped" | "rinsed_wet" | "dry";
+        /**
+         * SaltsSign
+         * @description What a strand does in the salts test.
+         * @enum {string}
+         */
+        SaltsSign: "warms" | "fizzes" | "turns";
+        /**
+         * Scalp
+         * @description State of the scalp.
+         * @enum {string}
+         */
+        Scalp: "sound" | "sensitive" | "broken";
+        /**
+         * SegmentIn
+         * @description Root or ends, read apart.
+         */
+        SegmentIn: {
+            /** Start Level */
+            start_level: number;
+            /** @default virgin */
+            history: components["schemas"]["History"];
+            /** @default medium */
+            thickness: components["schemas"]["Thickness"];
+            /** @default normal */
+            porosity: components["schemas"]["Porosity"];
+            undertone?: components["schemas"]["Undertone"] | null;
+            /** Tint Level */
+            tint_level?: number | null;
+            dye_hue?: components["schemas"]["DyeHue"] | null;
+            /** @default returns */
+            elasticity: components["schemas"]["Elasticity"];
+            /** @default none */
+            breakage: components["schemas"]["Breakage"];
+            /** Length Mm */
+            length_mm: number;
+            /** Target Level */
+            target_level?: number | null;
+            /**
+             * Is Left Out
+             * @default false
+             */
+            is_left_out: boolean;
+        };
+        /**
+         * ServiceOut
+         * @description A service: where it stands, and its consultation.
+         */
+        ServiceOut: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /** Client Name */
+            client_name: string;
+            /** Client Age Years */
+            client_age_years: number | null;
+            /** Has Reacted Before */
+            has_reacted_before: boolean;
+            patch_test: components["schemas"]["TestResult"];
+            /** Patch Test Placed At */
+            patch_test_placed_at: string | null;
+            patch_state: components["schemas"]["PatchState"];
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+            step: components["schemas"]["Step"];
+            /** Revision */
+            revision: number;
+            /** Wish */
+            wish: string;
+            tone: components["schemas"]["Tone"];
+            /** Wanted Level */
+            wanted_level: number | null;
+            scalp: components["schemas"]["Scalp"];
+            elasticity: components["schemas"]["Elasticity"];
+            salts_test: components["schemas"]["TestResult"];
+            /** Salts Signs */
+            salts_signs: components["schemas"]["SaltsSign"][] | null;
+            stretch: components["schemas"]["StretchIn"] | null;
+            /** Allergies */
+            allergies: string;
+            /** Medication */
+            medication: string;
+            /** Home Care */
+            home_care: components["schemas"]["HomeCare"][];
+            /** Is Clarified */
+            is_clarified: boolean;
+            /** Time Min */
+            time_min: number | null;
+            /** Booked Min */
+            booked_min: number | null;
+            /** Zones */
+            zones: components["schemas"]["ZoneOut"][];
+            /** Strands */
+            strands: components["schemas"]["StrandOut"][];
+            /** Move Text */
+            move_text: string | null;
+            verdict: components["schemas"]["Verdict"] | null;
+            /** Cautions */
+            cautions: components["schemas"]["CautionOut"][];
+            /** Is Blocked */
+            is_blocked: boolean;
+            /** Lightener Key */
+            lightener_key: string | null;
+            undo: components["schemas"]["UndoOut"] | null;
+            /** Conflicts */
+            conflicts: components["schemas"]["Conflict"][];
+            /**
+             * Server Now
+             * Format: date-time
+             */
+            server_now: string;
+        };
+        /**
+         * Severity
+         * @description Blocks cannot be passed; warnings are acknowledged by name and time.
+         * @enum {string}
+         */
+        Severity: "block" | "warn";
+        /**
+         * Sign
+         * @description How a line counts: for it, with care, for more visits, against it.
+         * @enum {string}
+         */
+        Sign: "good" | "care" | "visits" | "stop";
+        /**
+         * Step
+         * @description Where a service stands; it is always at one step.
+         * @enum {string}
+         */
+        Step: "consultation" | "plan" | "chair" | "tone" | "record";
+        /**
+         * StrandOut
+         * @description A strand with its fitted curve, painted, and what it says.
+         */
+        StrandOut: {
+            /** Start Level */
+            start_level: number;
+            /** @default virgin */
+            history: components["schemas"]["History"];
+            /** @default medium */
+            thickness: components["schemas"]["Thickness"];
+            /** @default normal */
+            porosity: components["schemas"]["Porosity"];
+            undertone?: components["schemas"]["Undertone"] | null;
+            /** Tint Level */
+            tint_level?: number | null;
+            dye_hue?: components["schemas"]["DyeHue"] | null;
+            /** @default returns */
+            elasticity: components["schemas"]["Elasticity"];
+            /** @default none */
+            breakage: components["schemas"]["Breakage"];
+            /** Key */
+            key: string;
+            /**
+             * Zone Key
+             * @default
+             */
+            zone_key: string;
+            /** Lightener Key */
+            lightener_key: string;
+            /** Volume Strength */
+            volume_strength: number;
+            /** @default foil */
+            covering: components["schemas"]["Covering"];
+            /**
+             * Has Additive
+             * @default false
+             */
+            has_additive: boolean;
+            /**
+             * Readings
+             * @default []
+             */
+            readings: components["schemas"]["StrandReadingIn"][];
+            /** Stretch Before Percent */
+            stretch_before_percent?: number | null;
+            /** Stretch After Percent */
+            stretch_after_percent?: number | null;
+            /** Started At */
+            started_at?: string | null;
+            /** Ended At */
+            ended_at?: string | null;
+            /** Curve */
+            curve: components["schemas"]["CurvePoint"][];
+            /** Reading Hexes */
+            reading_hexes: string[];
+            /** Start Hex */
+            start_hex: string;
+            /** Extent Ratio */
+            extent_ratio: number;
+            /** Rate Ratio */
+            rate_ratio: number;
+            /** Has Suffered */
+            has_suffered: boolean;
+            /** Label Max Min */
+            label_max_min: number;
+        };
+        /**
+         * StrandReadingIn
+         * @description A level read on a strand, so many minutes in.
+         */
+        StrandReadingIn: {
+            /** Minutes */
+            minutes: number;
+            /** Level */
+            level: number;
+            /** @default wiped */
+            mode: components["schemas"]["ReadingMode"];
+        };
+        /**
+         * StretchIn
+         * @description A wet strand, stretched.
+         */
+        StretchIn: {
+            /** Stretch Percent */
+            stretch_percent: number;
+            /** Return Percent */
+            return_percent: number;
+            /**
+             * Has Snapped
+             * @default false
+             */
+            has_snapped: boolean;
+        };
+        /**
+         * Thickness
+         * @description Thickness of the single strand.
+         * @enum {string}
+         */
+        Thickness: "fine" | "medium" | "coarse";
+        /**
+         * Tone
+         * @description Wanted tones, from coolest to warmest.
+         * @enum {string}
+         */
+        Tone: "icy" | "cool" | "neutral" | "beige" | "warm" | "gold";
+        /**
+         * Undertone
+         * @description The warm pigment that shows, by the name of the chart (common practice, no source).
+         * @enum {string}
+         */
+        Undertone: "deep red-brown" | "red-brown" | "red" | "red-orange" | "orange" | "yellow-orange" | "yellow" | "pale yellow" | "palest yellow";
+        /**
+         * UndoOut
+         * @description The latest act, which can be taken back.
+         */
+        UndoOut: {
+            /** Event Id */
+            event_id: string;
+            /** Text */
+            text: string;
+        };
+        /**
+         * Verdict
+         * @description The verdict with its reasons.
+         *
+         *     Args:
+         *         visits: how many; None when six do not reach the wish or nothing can be said.
+         *         reach: what each visit can reach. chair: parts of today's visit. needed_min: their sum.
+         */
+        Verdict: {
+            kind: components["schemas"]["VerdictKind"];
+            /** Title */
+            title: string;
+            /** Visits */
+            visits: number | null;
+            /** Lines */
+            lines: components["schemas"]["VerdictLine"][];
+            /** Reach */
+            reach: components["schemas"]["VisitReach"][];
+            /** Chair */
+            chair: components["schemas"]["ChairItem"][];
+            /** Needed Min */
+            needed_min: number;
+        };
+        /**
+         * VerdictKind
+         * @description What the consultation comes to.
+         * @enum {string}
+         */
+        VerdictKind: "unread" | "today" | "visits" | "clarify" | "not_today";
+        /**
+         * VerdictLine
+         * @description One reason.
+         */
+        VerdictLine: {
+            sign: components["schemas"]["Sign"];
+            /** Text */
+            text: string;
+        };
+        /**
+         * VisitReach
+         * @description What one visit can reach.
+         */
+        VisitReach: {
+            /** Visit */
+            visit: number;
+            /** Text */
+            text: string;
+        };
+        /**
+         * ZoneOut
+         * @description A zone with the colours it has and is to have; a segment's stand beside it.
+         */
+        ZoneOut: {
+            /** Start Level */
+            start_level: number;
+            /** @default virgin */
+            history: components["schemas"]["History"];
+            /** @default medium */
+            thickness: components["schemas"]["Thickness"];
+            /** @default normal */
+            porosity: components["schemas"]["Porosity"];
+            undertone?: components["schemas"]["Undertone"] | null;
+            /** Tint Level */
+            tint_level?: number | null;
+            dye_hue?: components["schemas"]["DyeHue"] | null;
+            /** @default returns */
+            elasticity: components["schemas"]["Elasticity"];
+            /** @default none */
+            breakage: components["schemas"]["Breakage"];
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Target Level */
+            target_level: number;
+            /** Foil Count */
+            foil_count: number;
+            /**
+             * Pace Min Per Foil
+             * @default 1.2
+             */
+            pace_min_per_foil: number;
+            /** @default foil */
+            covering: components["schemas"]["Covering"];
+            /**
+             * Is Delicate
+             * @default false
+             */
+            is_delicate: boolean;
+            /**
+             * Is On Scalp
+             * @default false
+             */
+            is_on_scalp: boolean;
+            /** @default medium */
+            density: components["schemas"]["Density"];
+            /**
+             * Length Mm
+             * @default 250
+             */
+            length_mm: number;
+            root?: components["schemas"]["SegmentIn"] | null;
+            ends?: components["schemas"]["SegmentIn"] | null;
+            /**
+             * Keeps Depth
+             * @default false
+             */
+            keeps_depth: boolean;
+            tone?: components["schemas"]["Tone"] | null;
+            /**
+             * Areas
+             * @default []
+             */
+            areas: string[];
+            /** Start Hex */
+            start_hex: string;
+            /** Target Hex */
+            target_hex: string;
+            /** Root Hex */
+            root_hex: string | null;
+            /** Ends Hex */
+            ends_hex: string | null;
+        };
+        /**
+         * CsvIn
+         * @description Strand tests as CSV.
+         */
+        CsvIn: {
+            /** Revision */
+            revision: number;
+            /** Text */
+            text: string;
+        };
+        /**
          * DayOut
-         * @description The services of a day.
+         * @description The services of a day, and the patch tests that wait to be read.
          */
         DayOut: {
             /**
@@ -589,11 +1300,38 @@ export interface components {
             day: string;
             /** Services */
             services: components["schemas"]["DayService"][];
+            /** Patch Tests */
+            patch_tests: components["schemas"]["DayPatchTest"][];
             /**
              * Server Now
              * Format: date-time
              */
             server_now: string;
+        };
+        /**
+         * DayPatchTest
+         * @description A patch test that is placed and not read.
+         */
+        DayPatchTest: {
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
+            /** Client Name */
+            client_name: string;
+            /**
+             * Placed At
+             * Format: date-time
+             */
+            placed_at: string;
+            /**
+             * Due At
+             * Format: date-time
+             */
+            due_at: string;
+            /** Is Due */
+            is_due: boolean;
         };
         /**
          * DayService
@@ -632,20 +1370,22 @@ export interface components {
             level_to: number | null;
         };
         /**
-         * Step
-         * @description Where a service stands; it is always at one step.
-         * @enum {string}
+         * HeadOut
+         * @description The usual head, and the member's own pace.
          */
-        Step: "consultation" | "plan" | "chair" | "tone" | "record";
-        /**
-         * Tone
-         * @description Wanted tones, from coolest to warmest.
-         * @enum {string}
-         */
-        Tone: "icy" | "cool" | "neutral" | "beige" | "warm" | "gold";
+        HeadOut: {
+            /** Zones */
+            zones: components["schemas"]["HeadZoneOut"][];
+            /** Pace Min Per Foil */
+            pace_min_per_foil: number;
+            /** Usual Length Mm */
+            usual_length_mm: number;
+            /** Root Mm */
+            root_mm: number;
+        };
         /**
          * HeadZoneOut
-         * @description A zone of the usual head.
+         * @description A zone of the usual head; `mirror` is its twin on the other side.
          */
         HeadZoneOut: {
             /** Key */
@@ -656,6 +1396,8 @@ export interface components {
             foil_count: number;
             /** Is Delicate */
             is_delicate: boolean;
+            /** Mirror */
+            mirror: string | null;
         };
         /**
          * PaletteOut
@@ -670,194 +1412,6 @@ export interface components {
             hexes: string[];
             /** Undertones */
             undertones: string[];
-        };
-        /**
-         * Caution
-         * @description One caution: a stable code, whether it blocks, and what to say and do.
-         */
-        Caution: {
-            /** Code */
-            code: string;
-            severity: components["schemas"]["Severity"];
-            /** Title */
-            title: string;
-            /** Advice */
-            advice: string;
-        };
-        /**
-         * CautionOut
-         * @description A caution, and who took it on.
-         */
-        CautionOut: {
-            caution: components["schemas"]["Caution"];
-            /** Acknowledged By */
-            acknowledged_by: string | null;
-            /** Acknowledged At */
-            acknowledged_at: string | null;
-        };
-        /**
-         * Conflict
-         * @description An event that did not fit what had happened before it; shown, not dropped.
-         */
-        Conflict: {
-            /** Event Id */
-            event_id: string;
-            /** Code */
-            code: string;
-            /** Message */
-            message: string;
-        };
-        /**
-         * Covering
-         * @description How a zone is covered while it lifts.
-         * @enum {string}
-         */
-        Covering: "open_air" | "foil" | "film";
-        /**
-         * Elasticity
-         * @description How a wet strand behaves when stretched by a third to a half.
-         * @enum {string}
-         */
-        Elasticity: "returns" | "slow" | "stays_stretched" | "snaps";
-        /**
-         * History
-         * @description What was done to the hair before.
-         * @enum {string}
-         */
-        History: "virgin" | "tinted" | "lightened" | "henna" | "metallic";
-        /**
-         * Porosity
-         * @description How readily hair takes things up.
-         * @enum {string}
-         */
-        Porosity: "low" | "normal" | "high";
-        /**
-         * Scalp
-         * @description State of the scalp.
-         * @enum {string}
-         */
-        Scalp: "sound" | "sensitive" | "broken";
-        /**
-         * ServiceOut
-         * @description A service: where it stands, and its consultation.
-         */
-        ServiceOut: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /**
-             * Client Id
-             * Format: uuid
-             */
-            client_id: string;
-            /** Client Name */
-            client_name: string;
-            /** Client Age Years */
-            client_age_years: number | null;
-            /** Has Reacted Before */
-            has_reacted_before: boolean;
-            patch_test: components["schemas"]["TestResult"];
-            /** Patch Test Placed At */
-            patch_test_placed_at: string | null;
-            /**
-             * Starts At
-             * Format: date-time
-             */
-            starts_at: string;
-            step: components["schemas"]["Step"];
-            /** Revision */
-            revision: number;
-            /** Wish */
-            wish: string;
-            tone: components["schemas"]["Tone"];
-            /** Wanted Level */
-            wanted_level: number | null;
-            scalp: components["schemas"]["Scalp"];
-            elasticity: components["schemas"]["Elasticity"];
-            salts_test: components["schemas"]["TestResult"];
-            /** Zones */
-            zones: components["schemas"]["ZoneOut"][];
-            /** Cautions */
-            cautions: components["schemas"]["CautionOut"][];
-            /** Is Blocked */
-            is_blocked: boolean;
-            /** Lightener Key */
-            lightener_key: string | null;
-            undo: components["schemas"]["UndoOut"] | null;
-            /** Conflicts */
-            conflicts: components["schemas"]["Conflict"][];
-            /**
-             * Server Now
-             * Format: date-time
-             */
-            server_now: string;
-        };
-        /**
-         * Severity
-         * @description Blocks cannot be passed; warnings are acknowledged by name and time; the rest is for reading.
-         * @enum {string}
-         */
-        Severity: "block" | "warn";
-        /**
-         * Thickness
-         * @description Thickness of the single strand.
-         * @enum {string}
-         */
-        Thickness: "fine" | "medium" | "coarse";
-        /**
-         * UndoOut
-         * @description The latest act, which can be taken back.
-         */
-        UndoOut: {
-            /** Event Id */
-            event_id: string;
-            /** Text */
-            text: string;
-        };
-        /**
-         * ZoneOut
-         * @description A zone with the colours it has and is to have.
-         */
-        ZoneOut: {
-            /** Key */
-            key: string;
-            /** Name */
-            name: string;
-            /** Start Level */
-            start_level: number;
-            /** Target Level */
-            target_level: number;
-            /** @default virgin */
-            history: components["schemas"]["History"];
-            /** @default medium */
-            thickness: components["schemas"]["Thickness"];
-            /** @default normal */
-            porosity: components["schemas"]["Porosity"];
-            /** @default foil */
-            covering: components["schemas"]["Covering"];
-            /** Foil Count */
-            foil_count: number;
-            /**
-             * Pace Min Per Foil
-             * @default 1.2
-             */
-            pace_min_per_foil: number;
-            /**
-             * Is Delicate
-             * @default false
-             */
-            is_delicate: boolean;
-            /**
-             * Is On Scalp
-             * @default false
-             */
-            is_on_scalp: boolean;
-            /** Start Hex */
-            start_hex: string;
-            /** Target Hex */
-            target_hex: string;
         };
         /**
          * ServiceIn
@@ -875,6 +1429,8 @@ export interface components {
         /**
          * ConsultationIn
          * @description What was read at the consultation; `revision` is the one it was read at.
+         *
+         *     `salts_signs` and `stretch` are the small tests' observations; given, the results follow from them.
          */
         ConsultationIn: {
             /** Revision */
@@ -894,30 +1450,121 @@ export interface components {
             elasticity: components["schemas"]["Elasticity"];
             /** @default not_done */
             salts_test: components["schemas"]["TestResult"];
+            /** Salts Signs */
+            salts_signs?: components["schemas"]["SaltsSign"][] | null;
+            stretch?: components["schemas"]["StretchIn"] | null;
+            /**
+             * Allergies
+             * @default
+             */
+            allergies: string;
+            /**
+             * Medication
+             * @default
+             */
+            medication: string;
+            /**
+             * Home Care
+             * @default []
+             */
+            home_care: components["schemas"]["HomeCare"][];
+            /**
+             * Is Clarified
+             * @default false
+             */
+            is_clarified: boolean;
+            /** Time Min */
+            time_min?: number | null;
+            /** Booked Min */
+            booked_min?: number | null;
             /** Zones */
             zones: components["schemas"]["ZoneIn"][];
+            /**
+             * Strands
+             * @default []
+             */
+            strands: components["schemas"]["StrandIn"][];
         };
         /**
-         * ZoneIn
-         * @description A zone as read.
+         * StrandIn
+         * @description A strand of a test, with the times of its clock.
          */
-        ZoneIn: {
-            /** Key */
-            key: string;
-            /** Name */
-            name: string;
+        StrandIn: {
             /** Start Level */
             start_level: number;
-            /** Target Level */
-            target_level: number;
             /** @default virgin */
             history: components["schemas"]["History"];
             /** @default medium */
             thickness: components["schemas"]["Thickness"];
             /** @default normal */
             porosity: components["schemas"]["Porosity"];
+            undertone?: components["schemas"]["Undertone"] | null;
+            /** Tint Level */
+            tint_level?: number | null;
+            dye_hue?: components["schemas"]["DyeHue"] | null;
+            /** @default returns */
+            elasticity: components["schemas"]["Elasticity"];
+            /** @default none */
+            breakage: components["schemas"]["Breakage"];
+            /** Key */
+            key: string;
+            /**
+             * Zone Key
+             * @default
+             */
+            zone_key: string;
+            /** Lightener Key */
+            lightener_key: string;
+            /** Volume Strength */
+            volume_strength: number;
             /** @default foil */
             covering: components["schemas"]["Covering"];
+            /**
+             * Has Additive
+             * @default false
+             */
+            has_additive: boolean;
+            /**
+             * Readings
+             * @default []
+             */
+            readings: components["schemas"]["StrandReadingIn"][];
+            /** Stretch Before Percent */
+            stretch_before_percent?: number | null;
+            /** Stretch After Percent */
+            stretch_after_percent?: number | null;
+            /** Started At */
+            started_at?: string | null;
+            /** Ended At */
+            ended_at?: string | null;
+        };
+        /**
+         * ZoneIn
+         * @description A zone as read.
+         */
+        ZoneIn: {
+            /** Start Level */
+            start_level: number;
+            /** @default virgin */
+            history: components["schemas"]["History"];
+            /** @default medium */
+            thickness: components["schemas"]["Thickness"];
+            /** @default normal */
+            porosity: components["schemas"]["Porosity"];
+            undertone?: components["schemas"]["Undertone"] | null;
+            /** Tint Level */
+            tint_level?: number | null;
+            dye_hue?: components["schemas"]["DyeHue"] | null;
+            /** @default returns */
+            elasticity: components["schemas"]["Elasticity"];
+            /** @default none */
+            breakage: components["schemas"]["Breakage"];
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Target Level */
+            target_level: number;
             /** Foil Count */
             foil_count: number;
             /**
@@ -925,6 +1572,8 @@ export interface components {
              * @default 1.2
              */
             pace_min_per_foil: number;
+            /** @default foil */
+            covering: components["schemas"]["Covering"];
             /**
              * Is Delicate
              * @default false
@@ -935,185 +1584,26 @@ export interface components {
              * @default false
              */
             is_on_scalp: boolean;
-        };
-        /**
-         * BowlOut
-         * @description One bowl of the mixing list.
-         */
-        BowlOut: {
-            /** Zone Key */
-            zone_key: string;
-            /** Zone Name */
-            zone_name: string;
-            /** Number */
-            number: number;
-            /** Mix Min */
-            mix_min: number;
-            /** Volume Strength */
-            volume_strength: number;
-            /** Lightener G */
-            lightener_g: number;
-            /** Developer G */
-            developer_g: number;
-            /** Total G */
-            total_g: number;
-            /** Pours */
-            pours: components["schemas"]["PourOut"][];
-        };
-        /**
-         * Crossing
-         * @description When a lane is likely to pass a whole level.
-         */
-        Crossing: {
-            /** Level */
-            level: number;
-            /** Minute */
-            minute: number;
-        };
-        /**
-         * CurvePoint
-         * @description One minute of a lane: levels (slow, likely, fast) and the colour the hair should have.
-         */
-        CurvePoint: {
-            /** Minute */
-            minute: number;
-            /** Level Slow */
-            level_slow: number;
-            /** Level Likely */
-            level_likely: number;
-            /** Level Fast */
-            level_fast: number;
-            /** Hex */
-            hex: string;
-        };
-        /**
-         * PlanLane
-         * @description One zone of a plan; minutes count from the first product on hair, the curve's from `end_min`.
-         */
-        PlanLane: {
-            /** Key */
-            key: string;
-            /** Name */
-            name: string;
-            /** Start Level */
-            start_level: number;
-            /** Target Level */
-            target_level: number;
-            /** Volume Strength */
-            volume_strength: number;
-            /** Is Own Volume */
-            is_own_volume: boolean;
-            /** Strongest Volume */
-            strongest_volume: number;
-            /** Limit Reason */
-            limit_reason: string;
-            /** Start Min */
-            start_min: number;
-            /** End Min */
-            end_min: number;
-            /** Wall Min */
-            wall_min: number;
-            /** Rinse Min */
-            rinse_min: number;
-            ready_min: components["schemas"]["Window"];
-            /** Level At Rinse */
-            level_at_rinse: number;
-            /** Hex At Rinse */
-            hex_at_rinse: string;
-            /** Hex Target */
-            hex_target: string;
-            /** Reason */
-            reason: string | null;
-            /** Curve */
-            curve: components["schemas"]["CurvePoint"][];
-            /** Crossings */
-            crossings: components["schemas"]["Crossing"][];
-        };
-        /**
-         * PlanOut
-         * @description A plan, painted, with its mixing list.
-         */
-        PlanOut: {
-            /** Revision */
-            revision: number;
-            /** Lightener Key */
-            lightener_key: string;
-            /** Has Additive */
-            has_additive: boolean;
-            /** Finish Min */
-            finish_min: number;
-            /** Finish Least Min */
-            finish_least_min: number;
-            /** Finish Most Min */
-            finish_most_min: number;
-            /** Is Proposed Finish */
-            is_proposed_finish: boolean;
-            /** Contact Load Volume Min */
-            contact_load_volume_min: number;
-            /** Lightener G */
-            lightener_g: number;
-            /** Lanes */
-            lanes: components["schemas"]["PlanLane"][];
-            /** Bowls */
-            bowls: components["schemas"]["BowlOut"][];
-            /** Cautions */
-            cautions: string[];
-        };
-        /**
-         * PourOut
-         * @description Grams of one bottle.
-         */
-        PourOut: {
-            /** Name */
-            name: string;
-            /** Volume Strength */
-            volume_strength: number;
-            /** Mass G */
-            mass_g: number;
-        };
-        /**
-         * Window
-         * @description When a level should be reached, min: 10, 50 and 90 % sure; None where it is not reached at all.
-         */
-        Window: {
-            /** Early */
-            early: number | null;
-            /** Likely */
-            likely: number | null;
-            /** Late */
-            late: number | null;
-        };
-        /**
-         * PlanIn
-         * @description Choices of a plan. `order` empty keeps the saved one; `finish_min` null asks for a proposal.
-         */
-        PlanIn: {
-            /** Revision */
-            revision: number;
+            /** @default medium */
+            density: components["schemas"]["Density"];
             /**
-             * Lightener Key
-             * Format: uuid
+             * Length Mm
+             * @default 250
              */
-            lightener_key: string;
-            /** Finish Min */
-            finish_min?: number | null;
+            length_mm: number;
+            root?: components["schemas"]["SegmentIn"] | null;
+            ends?: components["schemas"]["SegmentIn"] | null;
             /**
-             * Has Additive
+             * Keeps Depth
              * @default false
              */
-            has_additive: boolean;
+            keeps_depth: boolean;
+            tone?: components["schemas"]["Tone"] | null;
             /**
-             * Volumes
-             * @default {}
-             */
-            volumes: {
-                [key: string]: number;
-            };
-            /**
-             * Order
+             * Areas
              * @default []
              */
-            order: string[];
+            areas: string[];
         };
         /**
          * Act
@@ -1177,6 +1667,70 @@ export interface components {
             mode: string;
             /** Hex */
             hex: string;
+        };
+        /**
+         * BowlOut
+         * @description One bowl of the mixing list.
+         */
+        BowlOut: {
+            /** Number */
+            number: number;
+            /** Mix Min */
+            mix_min: number;
+            /** Volume Strength */
+            volume_strength: number;
+            /** Lightener G */
+            lightener_g: number;
+            /** Developer G */
+            developer_g: number;
+            /** Total G */
+            total_g: number;
+            /** Waste G */
+            waste_g: number;
+            /** Oldest Min */
+            oldest_min: number;
+            /** Life Min */
+            life_min: number;
+            /** Lift Lost Share */
+            lift_lost_share: number;
+            /** Pours */
+            pours: components["schemas"]["PourOut"][];
+            /** Fills */
+            fills: components["schemas"]["Fill"][];
+        };
+        /**
+         * Crossing
+         * @description When a lane is likely to pass a whole level.
+         */
+        Crossing: {
+            /** Level */
+            level: number;
+            /** Minute */
+            minute: number;
+        };
+        /**
+         * Fill
+         * @description A lane that is filled from a bowl.
+         *
+         *     Args:
+         *         start_min, end_min: when; oldest_min: age of the bowl at the last section, min.
+         *         lift_lost_share: how much less far its last section lifts for the bowl's age, 0 to 1.
+         */
+        Fill: {
+            /** Lane Key */
+            lane_key: string;
+            /** Lane Name */
+            lane_name: string;
+            /** Mass G */
+            mass_g: number;
+            /** Start Min */
+            start_min: number;
+            /** End Min */
+            end_min: number;
+            /** Oldest Min */
+            oldest_min: number;
+            /** Lift Lost Share */
+            lift_lost_share: number;
         };
         /**
          * Lane
@@ -1303,15 +1857,28 @@ export interface components {
          */
         Phase: "waiting" | "applying" | "processing" | "rinsed";
         /**
-         * TakePlanIn
-         * @description Take the saved plan to the chair, once for each id.
+         * PourOut
+         * @description Grams of one bottle.
          */
-        TakePlanIn: {
-            /**
-             * Event Id
-             * Format: uuid
-             */
-            event_id: string;
+        PourOut: {
+            /** Name */
+            name: string;
+            /** Volume Strength */
+            volume_strength: number;
+            /** Mass G */
+            mass_g: number;
+        };
+        /**
+         * Window
+         * @description When a level should be reached, min: 10, 50 and 90 % sure; None where it is not reached at all.
+         */
+        Window: {
+            /** Early */
+            early: number | null;
+            /** Likely */
+            likely: number | null;
+            /** Late */
+            late: number | null;
         };
         /**
          * EventIn
@@ -1467,6 +2034,424 @@ export interface components {
             rinsed_at: string | null;
             /** Curve */
             curve: components["schemas"]["ToneMinute"][];
+        };
+        /**
+         * Aim
+         * @description What a plan is good for: weak and long, all alike, or soon done.
+         * @enum {string}
+         */
+        Aim: "gentle" | "even" | "quick";
+        /**
+         * BowlStyle
+         * @description Small and fresh, or one large bowl; both schools exist.
+         * @enum {string}
+         */
+        BowlStyle: "fresh" | "large";
+        /**
+         * DeveloperMove
+         * @description A lane whose developer the strand tests changed.
+         */
+        DeveloperMove: {
+            /** Lane Name */
+            lane_name: string;
+            /** Expected Volume */
+            expected_volume: number;
+            /** Volume */
+            volume: number;
+        };
+        /**
+         * LeftOutLane
+         * @description A lane no product goes on, and why.
+         */
+        LeftOutLane: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Reason */
+            reason: string;
+        };
+        /**
+         * Part
+         * @description Which part of a zone a lane is.
+         * @enum {string}
+         */
+        Part: "whole" | "lengths" | "regrowth" | "root" | "ends";
+        /**
+         * Placed
+         * @description A zone's place in the order and why.
+         */
+        Placed: {
+            /** Key */
+            key: string;
+            /** Reason */
+            reason: string;
+        };
+        /**
+         * PlanLane
+         * @description One lane of a plan; minutes count from the first product on hair, the curve's from `end_min`.
+         */
+        PlanLane: {
+            /** Key */
+            key: string;
+            /** Zone Key */
+            zone_key: string;
+            part: components["schemas"]["Part"];
+            /** Name */
+            name: string;
+            /** Wave */
+            wave: number;
+            /** Start Level */
+            start_level: number;
+            /** Target Level */
+            target_level: number;
+            /** Volume Strength */
+            volume_strength: number;
+            /** Is Own Volume */
+            is_own_volume: boolean;
+            /** Strongest Volume */
+            strongest_volume: number;
+            /** Limit Reason */
+            limit_reason: string;
+            /** Start Min */
+            start_min: number;
+            /** End Min */
+            end_min: number;
+            /** Wall Min */
+            wall_min: number;
+            /** Rinse Min */
+            rinse_min: number;
+            ready_min: components["schemas"]["Window"];
+            /** Level At Rinse */
+            level_at_rinse: number;
+            /** Hex At Rinse */
+            hex_at_rinse: string;
+            /** Hex Target */
+            hex_target: string;
+            /** Reason */
+            reason: string | null;
+            /** Note */
+            note: string;
+            /** Curve */
+            curve: components["schemas"]["CurvePoint"][];
+            /** Crossings */
+            crossings: components["schemas"]["Crossing"][];
+        };
+        /**
+         * PlanOut
+         * @description A plan, painted, with its mixing list and its price.
+         */
+        PlanOut: {
+            /** Revision */
+            revision: number;
+            /** Lightener Key */
+            lightener_key: string;
+            /** Order */
+            order: string[];
+            /** Zone Names */
+            zone_names: {
+                [key: string]: string;
+            };
+            /** Wave Starts */
+            wave_starts: string[];
+            /** Volumes */
+            volumes: {
+                [key: string]: number;
+            };
+            /** Has Additive */
+            has_additive: boolean;
+            aim: components["schemas"]["Aim"];
+            step: components["schemas"]["VolumeStep"];
+            bowl_style: components["schemas"]["BowlStyle"];
+            /** Toner Key */
+            toner_key: string;
+            /** Finish Min */
+            finish_min: number;
+            /** Is Proposed */
+            is_proposed: boolean;
+            /** Contact Load Volume Min */
+            contact_load_volume_min: number;
+            /** Contact Min */
+            contact_min: number;
+            /** Spread Levels */
+            spread_levels: number;
+            /** Strongest Volume */
+            strongest_volume: number;
+            /** Lightener G */
+            lightener_g: number;
+            /** Waste G */
+            waste_g: number;
+            /** Lanes */
+            lanes: components["schemas"]["PlanLane"][];
+            /** Waves */
+            waves: components["schemas"]["WavePlan"][];
+            /** Left Out */
+            left_out: components["schemas"]["LeftOutLane"][];
+            /** Bowls */
+            bowls: components["schemas"]["BowlOut"][];
+            /** Poured */
+            poured: components["schemas"]["PourOut"][];
+            /** Move Text */
+            move_text: string | null;
+            /** Moves */
+            moves: components["schemas"]["DeveloperMove"][];
+            /** Proposed Order */
+            proposed_order: components["schemas"]["Placed"][];
+            /** Toner Ideas */
+            toner_ideas: components["schemas"]["TonerIdea"][];
+            /** Chair */
+            chair: components["schemas"]["ChairItem"][];
+            /** Chair Min */
+            chair_min: number;
+            /** Booked Min */
+            booked_min: number | null;
+            /** Cautions */
+            cautions: string[];
+        };
+        /**
+         * TonerIdea
+         * @description A shade that may be planned, or why it may not.
+         */
+        TonerIdea: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Level */
+            level: number;
+            /** Is Oxidative */
+            is_oxidative: boolean;
+            /** Hex */
+            hex: string;
+            /** Blocked */
+            blocked: string | null;
+        };
+        /**
+         * VolumeStep
+         * @description Which strengths a plan may ask for.
+         * @enum {string}
+         */
+        VolumeStep: "exact" | "whole" | "bottles";
+        /**
+         * WavePlan
+         * @description One wave: its zones, its line and where that may stand; `start_min` is its first product.
+         */
+        WavePlan: {
+            /** Number */
+            number: number;
+            /** Zone Keys */
+            zone_keys: string[];
+            /** Start Min */
+            start_min: number;
+            /** Finish Min */
+            finish_min: number;
+            /** Finish Least Min */
+            finish_least_min: number;
+            /** Finish Most Min */
+            finish_most_min: number;
+            /** Is Own Finish */
+            is_own_finish: boolean;
+        };
+        /**
+         * PlanIn
+         * @description Choices of a plan. `order` empty keeps the saved one; missing lines and null `wave_starts` are proposed.
+         */
+        PlanIn: {
+            /** Revision */
+            revision: number;
+            /**
+             * Lightener Key
+             * Format: uuid
+             */
+            lightener_key: string;
+            /**
+             * Finish Mins
+             * @default []
+             */
+            finish_mins: number[];
+            /** Wave Starts */
+            wave_starts?: string[] | null;
+            /**
+             * Has Additive
+             * @default false
+             */
+            has_additive: boolean;
+            /**
+             * Volumes
+             * @default {}
+             */
+            volumes: {
+                [key: string]: number;
+            };
+            /**
+             * Order
+             * @default []
+             */
+            order: string[];
+            /** @default even */
+            aim: components["schemas"]["Aim"];
+            /** @default whole */
+            step: components["schemas"]["VolumeStep"];
+            /** @default fresh */
+            bowl_style: components["schemas"]["BowlStyle"];
+            /**
+             * Toner Key
+             * @default
+             */
+            toner_key: string;
+        };
+        /**
+         * AimLane
+         * @description A lane of an aim, in small.
+         */
+        AimLane: {
+            /** Name */
+            name: string;
+            /** Volume Strength */
+            volume_strength: number;
+            /** Start Min */
+            start_min: number;
+            /** End Min */
+            end_min: number;
+            /** Rinse Min */
+            rinse_min: number;
+            /** Hexes */
+            hexes: string[];
+            /** Is Short */
+            is_short: boolean;
+        };
+        /**
+         * AimOut
+         * @description One aim and its price; `visits` null when six do not reach the wish.
+         */
+        AimOut: {
+            aim: components["schemas"]["Aim"];
+            /** Finish Min */
+            finish_min: number;
+            /** Spread Levels */
+            spread_levels: number;
+            /** Strongest Volume */
+            strongest_volume: number;
+            /** Contact Load Volume Min */
+            contact_load_volume_min: number;
+            /** Contact Min */
+            contact_min: number;
+            /** Bowl Count */
+            bowl_count: number;
+            /** Wave Count */
+            wave_count: number;
+            /** Short Count */
+            short_count: number;
+            /** Visits */
+            visits: number | null;
+            /** Chair Min */
+            chair_min: number;
+            /** Lanes */
+            lanes: components["schemas"]["AimLane"][];
+        };
+        /**
+         * VersionOut
+         * @description A kept plan.
+         */
+        VersionOut: {
+            /** Number */
+            number: number;
+            /** Label */
+            label: string;
+            /**
+             * Kept At
+             * Format: date-time
+             */
+            kept_at: string;
+            /** By Name */
+            by_name: string;
+            /** Choice */
+            choice: {
+                [key: string]: unknown;
+            };
+            /** Finish Min */
+            finish_min: number;
+            /** Strongest Volume */
+            strongest_volume: number;
+            /** Spread Levels */
+            spread_levels: number;
+            /** Contact Load Volume Min */
+            contact_load_volume_min: number;
+            /** Short Count */
+            short_count: number;
+        };
+        /**
+         * VersionIn
+         * @description Keep the plan as it stands under a number and a few words.
+         */
+        VersionIn: {
+            /** Revision */
+            revision: number;
+            /**
+             * Label
+             * @default
+             */
+            label: string;
+        };
+        /**
+         * TakePlanIn
+         * @description Take the saved plan to the chair, once for each id.
+         */
+        TakePlanIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+        };
+        /**
+         * WeighedMix
+         * @description What is in the bowl: the developer's strength, the ratio, and what is off, said plainly; "" when it is right.
+         */
+        WeighedMix: {
+            /** Volume Strength */
+            volume_strength: number;
+            /** Developer Parts */
+            developer_parts: number;
+            /** Developer G */
+            developer_g: number;
+            /** Advice */
+            advice: string;
+        };
+        /**
+         * MixIn
+         * @description A bowl as weighed, and the strength that was wanted.
+         */
+        MixIn: {
+            /**
+             * Lightener Key
+             * Format: uuid
+             */
+            lightener_key: string;
+            /** Product G */
+            product_g: number;
+            /** Pours */
+            pours: components["schemas"]["WeighedPourIn"][];
+            /** Wanted Volume */
+            wanted_volume: number;
+        };
+        /**
+         * WeighedPourIn
+         * @description Grams of a developer, as weighed.
+         */
+        WeighedPourIn: {
+            /** Volume Strength */
+            volume_strength: number;
+            /** Mass G */
+            mass_g: number;
+        };
+        /**
+         * ScaleOut
+         * @description What a simulated scale shows, one value after the other, in g.
+         */
+        ScaleOut: {
+            /** Shown G */
+            shown_g: number[];
         };
         /**
          * RecordBowl
@@ -2104,6 +3089,280 @@ export interface operations {
             };
         };
     };
+    apps_services_exchange_api_read_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_exchange_api_import_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_exchange_api_read_strand_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CsvOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_exchange_api_write_strand_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CsvIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ServiceOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     apps_services_api_read_day: {
         parameters: {
             query?: {
@@ -2186,7 +3445,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HeadZoneOut"][];
+                    "application/json": components["schemas"]["HeadOut"];
                 };
             };
             /** @description Unauthorized */
@@ -2510,286 +3769,6 @@ export interface operations {
             };
         };
     };
-    apps_services_api_read_plan: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                service_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    apps_services_api_write_plan: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                service_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PlanIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    apps_services_api_preview_plan: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                service_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PlanIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlanOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    apps_services_api_take_plan: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                service_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["TakePlanIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BoardOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     apps_services_api_read_board: {
         parameters: {
             query?: never;
@@ -2946,6 +3925,632 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ToneOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_plan_api_read_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_plan_api_write_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_plan_api_preview_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_plan_api_compare_aims: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AimOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_plan_api_read_versions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_plan_api_keep_version: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VersionIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_plan_api_take_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakePlanIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoardOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_plan_api_check_mix: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MixIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeighedMix"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_plan_api_read_scale: {
+        parameters: {
+            query: {
+                wanted_g: number;
+                seed?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleOut"];
                 };
             };
             /** @description Unauthorized */

@@ -71,7 +71,7 @@ class Command(BaseCommand):
                 studio,
                 file,
                 starts_at=now + dt.timedelta(minutes=visit["starts_in_min"]),
-                lightener=lighteners[file.lightener.key] if file.lightener else None,
+                lighteners=lighteners,
                 shade_keys=shade_keys,
             )
         self.stdout.write(f"Loaded {len(day)} services.")

@@ -1,0 +1,142 @@
+"""Zones read in segments, the lanes they become, and when roots and ends join."""
+
+import itertools
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from make import POWDER, request, zone
+
+from fervens_core.bowls import section_mix_g
+from fervens_core.errors import LimitError
+from fervens_core.hair import Density, Hair, History, Porosity, Thickness
+from fervens_core.lift import level_at, zone_factors
+from fervens_core.order import propose_order
+from fervens_core.plan import make_plan
+from fervens_core.zones import ROOT_MM, Part, Segment, lanes_of, lanes_of_zone, regrowth_mm
+
+PALE_ENDS = Segment(Hair(8.0, History.LIGHTENED, porosity=Porosity.HIGH), 40.0)
+
+
+def keys(*zones):
+    return [x.key for x in lanes_of(zones)]
+
+
+def test_a_zone_read_as_one_is_one_lane():
+    whole = zone("crown")
+    assert lanes_of_zone(whole) == (whole,)
+    assert lanes_of_zone(zone("crown", start=8, target=8)) == ()
+    assert lanes_of_zone(zone("crown", keeps_depth=True)) == ()
+
+
+def test_lengths_first_then_root_then_ends():
+    made = zone("crown", 5, 9, root=Segment(Hair(5.0), 10.0), ends=PALE_ENDS, is_on_scalp=True)
+    lengths, root, ends = lanes_of_zone(made)
+    assert [x.part for x in (lengths, root, ends)] == [Part.LENGTHS, Part.ROOT, Part.ENDS]
+    assert [x.key for x in (lengths, root, ends)] == ["crown", "crown.root", "crown.ends"]
+    assert (root.waits_for, ends.waits_for) == ("crown", "crown")
+    assert (lengths.is_on_scalp, root.is_on_scalp, ends.is_on_scalp) == (False, True, False)
+    assert lengths.length_mm == 250 - 10 - 40
+    assert root.application_min < lengths.application_min
+    assert section_mix_g(root) < section_mix_g(lengths)
+
+
+def test_long_regrowth_is_two_applications_and_says_why():
+    light = zone("top", 9, 9, history=History.LIGHTENED, root=Segment(Hair(5.0), 30.0))
+    beyond, root = lanes_of_zone(light)
+    assert (beyond.part, beyond.length_mm, root.length_mm) == (Part.REGROWTH, 18.0, ROOT_MM)
+    assert root.waits_for == beyond.key
+    assert "30 mm of regrowth would band" in beyond.note
+
+
+def test_left_out_and_lone_parts():
+    out = Segment(PALE_ENDS.hair, 40.0, is_left_out=True)
+    assert keys(zone("a", 5, 9, ends=out)) == ["a"]
+    only_root = zone("a", 9, 9, root=Segment(Hair(5.0), 10.0, 9.0))
+    (root,) = lanes_of_zone(only_root)
+    assert root.waits_for is None
+    assert root.application_min == only_root.application_min
+
+
+def test_segments_fit_in_the_hair():
+    with pytest.raises(LimitError, match="at most the hair's length, 60 mm, got 70"):
+        zone("a", length_mm=60, root=Segment(Hair(5), 30), ends=Segment(Hair(5), 40))
+    with pytest.raises(LimitError, match="length_mm: must be a number from 1 to 300 mm"):
+        Segment(Hair(5), 400.0)
+    with pytest.raises(LimitError, match="days"):
+        regrowth_mm(-1.0)
+
+
+def test_roots_join_when_their_lengths_are_within_a_level():
+    plan = make_plan(request(zone("crown", 5, 9, foil_count=5, root=Segment(Hair(5.0), 10.0), ends=PALE_ENDS)))
+    lengths, root, ends = plan.zones
+    factors = zone_factors(lengths.zone, POWDER)
+    then = float(
+        level_at(
+            root.start_min - lengths.end_min,
+            start_level=5.0,
+            volume_strength=lengths.volume_strength,
+            factors=factors,
+        )
+    )
+    assert then >= 8.0 - 0.01
+    assert root.volume_strength <= 20.0
+    assert ends.start_min > root.end_min
+    assert {z.rinse_min for z in (lengths, root)} == {plan.finish_min}
+    # porous light ends would pass the target: they go on late, with the weakest bottle
+    assert ends.volume_strength == 7.0
+    assert ends.level_at_rinse == pytest.approx(9.0, abs=0.1)
+
+
+@settings(max_examples=40)
+@given(
+    st.lists(
+        st.tuples(
+            st.floats(2, 8), st.floats(0, 3), st.floats(1, 60), st.floats(1, 60), st.booleans(), st.integers(1, 8)
+        ),
+        min_size=1,
+        max_size=6,
+    ),
+    st.booleans(),
+)
+def test_any_head_in_segments_is_planned_or_told_why(shapes, is_one_wave):
+    zones = tuple(
+        zone(
+            f"z{i}",
+            start,
+            min(start + gain, 10.0),
+            foil_count=n,
+            root=Segment(Hair(max(start - 1.0, 1.0)), root_mm),
+            ends=Segment(Hair(start, porosity=Porosity.HIGH), ends_mm, is_left_out=out),
+        )
+        for i, (start, gain, root_mm, ends_mm, out, n) in enumerate(shapes)
+    )
+    plan = make_plan(request(*zones, wave_starts=() if is_one_wave else None))
+    assert {z.zone.key for z in plan.zones} == set(keys(*zones))
+    for z in plan.zones:
+        assert (z.reason is None) == (z.level_at_rinse >= z.zone.target_level - 0.25)
+        assert z.rinse_min <= max(z.wall_min, z.end_min) + 1e-9
+        if z.zone.waits_for:
+            assert z.start_min >= next(x.end_min for x in plan.zones if x.zone.key == z.zone.waits_for)
+    hands = sorted((z.start_min, z.end_min) for z in plan.zones)
+    assert all(b[0] >= a[1] - 1e-9 for a, b in itertools.pairwise(hands))
+
+
+def test_order_resistant_first_delicate_last_back_before_front():
+    zones = (
+        zone("fringe", is_delicate=True),
+        zone("top"),
+        zone("low_back"),
+        zone("crown", thickness=Thickness.COARSE),
+        zone("temples", porosity=Porosity.LOW, areas=("left_temple", "right_temple")),
+    )
+    placed = propose_order(zones)
+    assert [p.key for p in placed] == ["crown", "temples", "low_back", "top", "fringe"]
+    assert placed[0].reason.startswith("coarse")
+    assert placed[-1].reason == "delicate: last and weaker"
+
+
+def test_density_matters_for_amounts_only():
+    thin, thick = (make_plan(request(zone("a", 5, 8, density=d))) for d in (Density.THIN, Density.THICK))
+    assert thin.zones[0].volume_strength == thick.zones[0].volume_strength
+    assert sum(b.total_g for b in thick.bowls) > sum(b.total_g for b in thin.bowls)

@@ -1,0 +1,118 @@
+"""The verdict, the visits it takes and the time in the chair."""
+
+import pytest
+from make import request, zone
+
+from fervens_core.chairtime import chair_time, total_min
+from fervens_core.findings import Findings, HomeCare, Scalp, TestResult
+from fervens_core.hair import Density, Undertone
+from fervens_core.lift import level_at
+from fervens_core.plan import WAVE_BREAK_MIN, Aim, make_plan
+from fervens_core.safety import lightening_cautions
+from fervens_core.verdict import Sign, VerdictKind, make_verdict
+from fervens_core.visits import head_visits, visits_needed
+
+CLEAR = {"patch_test": TestResult.NEGATIVE, "patch_test_age_h": 50.0}
+
+
+def verdict(*zones, **findings):
+    found = Findings(**CLEAR | findings)
+    return make_verdict(found, zones, lightening_cautions(found, zones), request(*zones) if zones else None)
+
+
+def test_go_today():
+    found = verdict(zone("a", 6, 8, foil_count=5), zone("b", 6, 8, foil_count=5), booked_min=240.0)
+    assert (found.kind, found.title, found.visits) == (VerdictKind.TODAY, "Go today", 1)
+    assert all(line.sign is not Sign.STOP for line in found.lines)
+    assert found.reach[0].text == "all to 8"
+    assert "240 min is booked" in " ".join(x.text for x in found.lines)
+
+
+def test_two_visits_with_what_each_reaches():
+    found = verdict(zone("a", 2, 9, foil_count=5), zone("b", 4, 8, foil_count=4))
+    assert (found.kind, found.title) == (VerdictKind.VISITS, "Go in 2 visits")
+    assert [r.visit for r in found.reach] == [1, 2]
+    assert found.reach[1].text.endswith("A to 9")
+    likely = float(level_at(50 - 6.0, start_level=2.0, volume_strength=40.0))
+    assert f"about {likely:.1f} today" in found.lines[0].text
+
+
+def test_not_today_and_clarify_first():
+    broken = verdict(zone("a", 6, 8), scalp=Scalp.BROKEN)
+    assert broken.kind is VerdictKind.NOT_TODAY
+    assert broken.lines[0].sign is Sign.STOP
+    assert broken.chair == ()
+    build_up = {"home_care": frozenset({HomeCare.ASH_SHAMPOO})}
+    assert verdict(zone("a", 6, 8), **build_up).kind is VerdictKind.CLARIFY
+    assert verdict(zone("a", 6, 8), **build_up, scalp=Scalp.BROKEN).kind is VerdictKind.NOT_TODAY
+    assert verdict(zone("a", 6, 8), **build_up, is_clarified=True).kind is VerdictKind.TODAY
+
+
+def test_nothing_read_and_nothing_to_lift():
+    assert verdict().kind is VerdictKind.UNREAD
+    kept = verdict(zone("a", 8, 8))
+    assert kept.kind is VerdictKind.UNREAD
+    assert "nothing" not in kept.title.lower()
+    assert "No zone has anything to lift" in kept.lines[-1].text
+
+
+def test_a_wish_out_of_reach():
+    # delicate hair stays at 20 vol, and each visit lifts a little less far
+    found = verdict(zone("a", 1, 10, is_delicate=True, foil_count=30, pace_min_per_foil=1.4))
+    assert found.kind is VerdictKind.VISITS
+    assert found.visits is None or found.visits > 2
+
+
+def test_too_little_time_asks_for_another_visit():
+    zones = [zone(f"z{i}", 5, 8, foil_count=6) for i in range(6)]
+    found = verdict(*zones, time_min=90.0)
+    assert found.kind is VerdictKind.VISITS
+    assert any("90 min the client has" in line.text for line in found.lines)
+
+
+def test_an_undertone_of_another_level_is_named():
+    found = verdict(zone("a", 9, 10, undertone=Undertone.YELLOW_ORANGE))
+    assert any("yellow-orange is what a 7 shows" in line.text for line in found.lines)
+    assert not any("shows" in x.text for x in verdict(zone("a", 7, 9, undertone=Undertone.YELLOW_ORANGE)).lines)
+
+
+def test_an_open_patch_test_is_said():
+    found = verdict(zone("a", 6, 8), patch_test=TestResult.NOT_DONE, patch_test_age_h=None)
+    assert any("non-oxidative toner today" in x.text for x in found.lines)
+
+
+def test_an_empty_shelf_is_said():
+    zones = (zone("a", 6, 8),)
+    found = make_verdict(Findings(**CLEAR), zones, (), None)
+    assert any("shelf has no lightener" in x.text for x in found.lines)
+
+
+def test_gentle_takes_more_visits_than_quick():
+    hard = zone("a", 3, 9, foil_count=4)
+    assert visits_needed(head_visits(request(hard, aim=Aim.GENTLE))) == 2
+    assert visits_needed(head_visits(request(hard, aim=Aim.QUICK))) == 1
+    levels = head_visits(request(hard, aim=Aim.GENTLE))[0].levels
+    assert levels[0] < 8.2 < levels[1]
+    assert visits_needed(()) == 0
+
+
+@pytest.mark.parametrize("count", [1, 8])
+def test_chair_time_is_the_sum_of_its_parts(count):
+    zones = tuple(zone(f"z{i}", 5, 8.5, foil_count=6, density=Density.THICK) for i in range(count))
+    plan = make_plan(request(*zones))
+    items = {x.name: x.minutes for x in chair_time(plan, zones)}
+    assert items["applying"] == pytest.approx(count * 7.2)
+    assert items["rinse and tone between waves"] == WAVE_BREAK_MIN * (len(plan.waves) - 1)
+    assert items["drying"] == 30.0
+    lightening = items["applying"] + items["rinse and tone between waves"] + items["processing and changing zones"]
+    assert lightening == pytest.approx(plan.finish_min)
+    assert total_min(chair_time(plan, zones)) > plan.finish_min
+    assert chair_time(make_plan(request()), ()) == ()
+
+
+def test_own_pace_makes_the_chair_time():
+    slow, brisk = (
+        total_min(chair_time(make_plan(request(*z)), z))
+        for z in (tuple(zone(f"z{i}", 6, 8, pace_min_per_foil=p) for i in range(4)) for p in (2.0, 0.8))
+    )
+    assert slow > brisk + 4 * 6 * (2.0 - 0.8) * 0.9

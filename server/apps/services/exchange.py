@@ -1,0 +1,104 @@
+"""Carrying services out as files and taking files in."""
+
+from __future__ import annotations
+
+import datetime as dt
+from dataclasses import replace
+from typing import Any
+from uuid import UUID
+
+from django.db import transaction
+from django.utils import timezone
+
+from apps.services import queries
+from apps.services.actions import check_revision, locked
+from apps.services.adapters import StrandRow, choice_value, strand_data
+from apps.services.intake import take_in
+from apps.services.models import Service
+from apps.services.queries import Loaded, load
+from apps.shelf.adapters import lightener_value
+from apps.shelf.intake import match_shelf
+from apps.shelf.queries import developers, lighteners, toners
+from apps.studio.actions import audit
+from apps.studio.models import Membership
+from apps.studio.policies import require_lead
+from fervens_core.errors import ConflictError, LimitError
+from fervens_core.hair import Tone
+from fervens_core.service import Step, live_events
+from fervens_core.servicefile import FileEvent, ServiceFile, read_service_file
+from fervens_core.strandcsv import strands_from_csv
+
+YEARS_MAX = 2
+
+
+def service_file(member: Membership, loaded: Loaded) -> ServiceFile:
+    """A service with the studio's shelf as a service file; audited, for client data leaves by a member's act."""
+    row = loaded.row
+    events = live_events(loaded.events)
+    zero = min([row.starts_at, *(e.occurred_at for e in events)])
+    audit(member, "service file taken out", row.pk)
+    return ServiceFile(
+        client_name=row.client.name,
+        wish=row.wish,
+        tone=Tone(row.tone),
+        wanted_level=row.wanted_level,
+        findings=loaded.findings,
+        zones=loaded.zones,
+        lightener=lightener_value(row.lightener) if row.lightener else None,
+        developers=tuple(developers(row.studio_id)),
+        toners=tuple(toners(row.studio_id)),
+        choice=choice_value(row, [z.key for z in loaded.zones]),
+        strands=loaded.strand_values,
+        toner_idea=row.toner_idea or None,
+        events=tuple(
+            FileEvent(
+                at_min=round((e.occurred_at - zero).total_seconds() / 60.0, 4), by=e.by[:80] or "unknown", data=e.data
+            )
+            for e in events
+        ),
+    )
+
+
+@transaction.atomic
+def import_file(
+    member: Membership, document: dict[str, Any], starts_at: dt.datetime | None
+) -> tuple[Service, list[str]]:
+    """A service made of a file, and the products that were put on the shelf for it; all or nothing.
+
+    Raises:
+        CoreError: the file is not one, or its log does not fit together.
+    """
+    require_lead(member, "take a service file in")
+    file = read_service_file(document)
+    now = timezone.now()
+    at = starts_at or now
+    if at.tzinfo is None or abs(at - now) > dt.timedelta(days=366 * YEARS_MAX):
+        raise LimitError("starts_at", f"a moment with time zone, at most {YEARS_MAX} years away", at.isoformat())
+    if file.events and starts_at is None:
+        at = now - dt.timedelta(minutes=max(e.at_min for e in file.events))
+    shelf = match_shelf(member.studio, file)
+    service = take_in(member.studio, file, starts_at=at, lighteners=shelf.lighteners, shade_keys=shelf.shade_keys)
+    audit(member, "service file taken in", service.pk)
+    return service, shelf.added
+
+
+@transaction.atomic
+def import_strands(member: Membership, service_id: UUID, *, revision: int, text: str) -> Loaded:
+    """Strands of a CSV in place of the service's own. Raises LimitError naming line and column."""
+    loaded = locked(member, service_id)
+    check_revision(loaded, revision)
+    if loaded.state.step not in (Step.CONSULTATION, Step.PLAN):
+        raise ConflictError("already_started", "The plan is at the chair; strand tests are closed.")
+    shelf = {x.name: x for x in lighteners(member.studio_id)}
+    strands = strands_from_csv(text, shelf)
+    by_zone = {z.key: z for z in loaded.zones}
+    rows = []
+    for strand in strands:
+        zone = by_zone.get(strand.zone_key)
+        hair = replace(zone.hair, start_level=strand.hair.start_level) if zone else strand.hair
+        rows.append(StrandRow(replace(strand, hair=hair), None, None))
+    loaded.row.strands = [strand_data(r) for r in rows]
+    loaded.row.revision += 1
+    loaded.row.save()
+    audit(member, "strand tests taken in", service_id)
+    return load(queries.get(member, service_id))

@@ -1,0 +1,159 @@
+"""Acts on a plan: look at other choices, keep them, keep a version, take it to the chair."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from typing import Any
+from uuid import UUID
+
+from django.db import transaction
+from django.db.models import Max
+from django.shortcuts import get_object_or_404
+from django.utils import timezone
+
+from apps.services import queries
+from apps.services.actions import append, check_revision, locked
+from apps.services.models import PlanVersion, Service
+from apps.services.policies import check_toner_idea
+from apps.services.queries import Loaded, load
+from apps.shelf.adapters import lightener_value
+from apps.shelf.models import Lightener
+from apps.shelf.queries import developers
+from apps.studio.actions import audit
+from apps.studio.models import Membership
+from apps.studio.policies import require_lead
+from fervens_core.errors import ConflictError, LimitError
+from fervens_core.events import PlanTaken
+from fervens_core.headfile import choice_to_json
+from fervens_core.plan import Plan, PlanChoice, PlanRequest, make_plan
+from fervens_core.service import Step
+
+
+@dataclass(frozen=True, slots=True)
+class Choices:
+    """Everything a technician sets on the plan; `order` empty keeps the saved one, `toner_key` "" has no toner yet."""
+
+    lightener_key: UUID
+    order: list[str]
+    toner_key: str
+    choice: PlanChoice
+
+
+def request_of(loaded: Loaded, member: Membership, choices: Choices) -> PlanRequest:
+    """A request to plan other choices. 404 for another studio's lightener; LimitError for an order that is none."""
+    lightener = get_object_or_404(Lightener, studio_id=member.studio_id, pk=choices.lightener_key)
+    zones = loaded.zones
+    if choices.order:
+        if sorted(choices.order) != sorted(z.key for z in zones):
+            raise LimitError("order", f"all zones once ({', '.join(z.key for z in zones)})", choices.order)
+        by_key = {z.key: z for z in zones}
+        zones = tuple(by_key[k] for k in choices.order)
+    return PlanRequest(
+        zones=zones,
+        lightener=lightener_value(lightener),
+        bottles=tuple(developers(member.studio_id)),
+        choice=choices.choice,
+        strands=loaded.strand_values,
+    )
+
+
+@transaction.atomic
+def write_plan(
+    member: Membership, service_id: UUID, *, revision: int, choices: Choices
+) -> tuple[Loaded, Plan, PlanRequest]:
+    """Keep the choices of a plan. Raises ConflictError once it is at the chair, BlockedError for a barred toner."""
+    loaded = locked(member, service_id)
+    require_lead(member, "write a plan")
+    check_revision(loaded, revision)
+    if loaded.state.step is not Step.PLAN:
+        raise ConflictError("not_planning", "This service is not at its plan.")
+    request = request_of(loaded, member, choices)
+    plan = make_plan(request)
+    row = loaded.row
+    row.lightener_id = choices.lightener_key
+    row.choice = choice_to_json(choices.choice)
+    row.toner_idea = choices.toner_key
+    check_toner_idea(loaded)
+    row.revision += 1
+    row.save()
+    rows = {z.key: z for z in row.zones.all()}
+    for position, zone in enumerate(request.zones):
+        if rows[zone.key].position != position:
+            rows[zone.key].position = position
+            rows[zone.key].save(update_fields=["position"])
+    audit(member, "plan written", service_id)
+    return load(queries.get(member, service_id)), plan, request
+
+
+def _keep(member: Membership, row: Service, plan: Plan, label: str) -> PlanVersion:
+    last = PlanVersion.objects.filter(service=row).aggregate(Max("number"))["number__max"] or 0
+    return PlanVersion.objects.create(
+        service=row,
+        number=last + 1,
+        kept_at=timezone.now(),
+        by_name=member.name,
+        label=label,
+        choice=row.choice
+        | {
+            "lightener_key": str(row.lightener_id),
+            "order": [z.key for z in row.zones.all()],
+            "toner_key": row.toner_idea,
+        },
+        summary={
+            "finish_min": plan.finish_min,
+            "strongest_volume": plan.strongest_volume,
+            "spread_levels": plan.spread_levels,
+            "contact_load_volume_min": plan.contact_load_volume_min,
+            "short_count": len(plan.short),
+        },
+    )
+
+
+@transaction.atomic
+def keep_version(member: Membership, service_id: UUID, *, revision: int, label: str) -> list[PlanVersion]:
+    """Keep the plan as it stands as a version of its own. Raises ConflictError when it was changed elsewhere."""
+    loaded = locked(member, service_id)
+    require_lead(member, "keep a plan")
+    check_revision(loaded, revision)
+    if len(queries.versions(member, service_id)) >= queries.VERSIONS_MAX:
+        raise ConflictError("too_many_versions", f"{queries.VERSIONS_MAX} versions are kept at most.")
+    _keep(member, loaded.row, make_plan(queries.plan_request(loaded)), label.strip())
+    audit(member, "plan version kept", service_id)
+    return queries.versions(member, service_id)
+
+
+@transaction.atomic
+def take_plan(member: Membership, service_id: UUID, *, event_id: UUID) -> Loaded:
+    """Take the saved plan to the chair: the server computes it anew, logs what was taken and keeps it as a version."""
+    loaded = locked(member, service_id)
+    plan = make_plan(queries.plan_request(loaded))
+    if not plan.zones:
+        raise ConflictError("nothing_planned", "No lane of this plan gets any product.")
+    data = PlanTaken(
+        zone_keys=tuple(z.zone.key for z in plan.zones),
+        volumes=tuple(z.volume_strength for z in plan.zones),
+        finish_min=plan.finish_min,
+        starts_min=tuple(round(z.start_min, 2) for z in plan.zones),
+    )
+    taken = append(member, loaded, event_id=event_id, occurred_at=timezone.now(), data=data)
+    if taken is not loaded:
+        _keep(member, loaded.row, plan, "taken to the chair")
+    return taken
+
+
+def choices_of(values: dict[str, Any]) -> Choices:
+    """Choices from what a device sent. Raises LimitError."""
+    return Choices(
+        lightener_key=values["lightener_key"],
+        order=values["order"],
+        toner_key=values["toner_key"],
+        choice=PlanChoice(
+            finish_mins=tuple(values["finish_mins"]),
+            wave_starts=None if values["wave_starts"] is None else tuple(values["wave_starts"]),
+            volumes=values["volumes"],
+            has_additive=values["has_additive"],
+            aim=values["aim"],
+            step=values["step"],
+            bowl_style=values["bowl_style"],
+        ),
+    )

@@ -1,0 +1,213 @@
+"""Plans, aims, versions and bowls as answers."""
+
+from __future__ import annotations
+
+import numpy as np
+
+from apps.services.models import PlanVersion
+from apps.services.plan_schemas import (
+    AimLane,
+    AimOut,
+    BowlOut,
+    LeftOutLane,
+    PlanLane,
+    PlanOut,
+    PourOut,
+    TonerIdea,
+    VersionOut,
+)
+from apps.services.queries import Loaded
+from apps.shelf.adapters import shade_hex
+from apps.shelf.queries import toners
+from fervens_core.aims import compare_aims
+from fervens_core.bowls import PlannedBowl
+from fervens_core.chairtime import chair_time, total_min
+from fervens_core.colour import lab_to_hex
+from fervens_core.mixing import Pour
+from fervens_core.order import propose_order
+from fervens_core.paint import paint_plan, window_of
+from fervens_core.pigment import hair_lab
+from fervens_core.plan import Plan, PlanRequest, ZonePlan, strand_moves
+from fervens_core.safety import toner_block
+
+
+def _pour_out(pour: Pour) -> PourOut:
+    return PourOut(name=pour.developer.name, volume_strength=pour.developer.volume_strength, mass_g=pour.mass_g)
+
+
+def bowl_out(bowl: PlannedBowl) -> BowlOut:
+    """One bowl of the mixing list."""
+    return BowlOut(
+        number=bowl.number,
+        mix_min=bowl.mix_min,
+        volume_strength=bowl.volume_strength,
+        lightener_g=bowl.product_g,
+        developer_g=bowl.developer_g,
+        total_g=bowl.total_g,
+        waste_g=bowl.waste_g,
+        oldest_min=bowl.oldest_min,
+        life_min=bowl.life_min,
+        lift_lost_share=max(f.lift_lost_share for f in bowl.fills),
+        pours=[_pour_out(p) for p in bowl.pours],
+        fills=list(bowl.fills),
+    )
+
+
+def _poured(plan: Plan) -> list[PourOut]:
+    """What the mixing list takes from each bottle."""
+    taken: dict[str, PourOut] = {}
+    for pour in (p for b in plan.bowls for p in b.pours):
+        if pour.developer.key in taken:
+            taken[pour.developer.key].mass_g += pour.mass_g
+        else:
+            taken[pour.developer.key] = _pour_out(pour)
+    return sorted(taken.values(), key=lambda p: p.volume_strength)
+
+
+def _lane_colours(zones: tuple[ZonePlan, ...]) -> tuple[list[str], list[str], list[str]]:
+    """Colours of lanes before, at the rinse, and at their target."""
+    if not zones:
+        return [], [], []
+    start = np.array([z.zone.hair.start_level for z in zones])
+    reached = np.array([z.level_at_rinse for z in zones])
+    target = np.array([z.zone.target_level for z in zones])
+    before, after, wanted = (lab_to_hex(hair_lab(start, levels)) for levels in (start, reached, target))
+    return before, after, wanted
+
+
+def _plan_lanes(plan: Plan, request: PlanRequest) -> list[PlanLane]:
+    painted = paint_plan(plan)
+    _, reached, wanted = _lane_colours(plan.zones)
+    return [
+        PlanLane(
+            key=z.zone.key,
+            zone_key=z.zone.zone_key,
+            part=z.zone.part,
+            name=z.zone.name,
+            wave=z.wave,
+            start_level=z.zone.hair.start_level,
+            target_level=z.zone.target_level,
+            volume_strength=z.volume_strength,
+            is_own_volume=z.zone.key in request.choice.volumes,
+            strongest_volume=z.strongest_volume,
+            limit_reason=z.limit_reason,
+            start_min=z.start_min,
+            end_min=z.end_min,
+            wall_min=z.wall_min,
+            rinse_min=z.rinse_min,
+            ready_min=window_of(z.ready_min),
+            level_at_rinse=z.level_at_rinse,
+            hex_at_rinse=reached[i],
+            hex_target=wanted[i],
+            reason=z.reason,
+            note=z.note,
+            curve=list(curve),
+            crossings=list(crossed),
+        )
+        for i, (z, (curve, crossed)) in enumerate(zip(plan.zones, painted, strict=True))
+    ]
+
+
+def _toner_ideas(loaded: Loaded) -> list[TonerIdea]:
+    found = []
+    for shade in toners(loaded.row.studio_id):
+        block = toner_block(loaded.findings, shade)
+        found.append(
+            TonerIdea(
+                key=shade.key,
+                name=shade.name,
+                level=shade.level,
+                is_oxidative=shade.is_oxidative,
+                hex=shade_hex(shade),
+                blocked=f"{block.title}. {block.advice}" if block else None,
+            )
+        )
+    return found
+
+
+def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest, toner_key: str) -> PlanOut:
+    """A plan, painted."""
+    choice = request.choice
+    chair = chair_time(plan, request.zones)
+    return PlanOut(
+        revision=loaded.row.revision,
+        lightener_key=request.lightener.key,
+        order=[z.key for z in request.zones],
+        zone_names={z.key: z.name for z in request.zones},
+        wave_starts=[w.zone_keys[0] for w in plan.waves],
+        volumes=choice.volumes,
+        has_additive=choice.has_additive,
+        aim=choice.aim,
+        step=choice.step,
+        bowl_style=choice.bowl_style,
+        toner_key=toner_key,
+        finish_min=plan.finish_min,
+        is_proposed=not choice.finish_mins and not choice.volumes and choice.wave_starts is None,
+        contact_load_volume_min=plan.contact_load_volume_min,
+        contact_min=plan.contact_min,
+        spread_levels=plan.spread_levels,
+        strongest_volume=plan.strongest_volume,
+        lightener_g=sum(b.product_g for b in plan.bowls),
+        waste_g=plan.waste_g,
+        lanes=_plan_lanes(plan, request),
+        waves=list(plan.waves),
+        left_out=[LeftOutLane(key=x.zone.key, name=x.zone.name, reason=x.reason) for x in plan.left_out],
+        bowls=[bowl_out(b) for b in plan.bowls],
+        poured=_poured(plan),
+        move_text=plan.move.text if plan.move else None,
+        moves=list(strand_moves(request, plan)),
+        proposed_order=list(propose_order(request.zones)),
+        toner_ideas=_toner_ideas(loaded),
+        chair=list(chair),
+        chair_min=total_min(chair),
+        booked_min=loaded.findings.booked_min,
+        cautions=[c.title for c in loaded.cautions],
+    )
+
+
+def aims_out(request: PlanRequest) -> list[AimOut]:
+    """Gentle, even and quick side by side."""
+    found = []
+    for item in compare_aims(request):
+        plan = item.plan
+        before, after, _ = _lane_colours(plan.zones)
+        found.append(
+            AimOut(
+                aim=item.aim,
+                finish_min=plan.finish_min,
+                spread_levels=plan.spread_levels,
+                strongest_volume=plan.strongest_volume,
+                contact_load_volume_min=plan.contact_load_volume_min,
+                contact_min=plan.contact_min,
+                bowl_count=len(plan.bowls),
+                wave_count=len(plan.waves),
+                short_count=len(plan.short),
+                visits=item.visits,
+                chair_min=total_min(chair_time(plan, request.zones)),
+                lanes=[
+                    AimLane(
+                        name=z.zone.name,
+                        volume_strength=z.volume_strength,
+                        start_min=z.start_min,
+                        end_min=z.end_min,
+                        rinse_min=z.rinse_min,
+                        hexes=[before[i], after[i]],
+                        is_short=z.reason is not None,
+                    )
+                    for i, z in enumerate(plan.zones)
+                ],
+            )
+        )
+    return found
+
+
+def version_out(row: PlanVersion) -> VersionOut:
+    """A kept plan."""
+    return VersionOut(
+        number=row.number,
+        label=row.label,
+        kept_at=row.kept_at,
+        by_name=row.by_name,
+        choice=row.choice,
+        **row.summary,
+    )

@@ -1,0 +1,45 @@
+"""What a device sent about a consultation, as core values: the same strict reading as for a service file."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from typing import Any
+
+from apps.services.actions import Consultation
+from apps.services.adapters import FACTS, StrandRow
+from apps.services.schemas import ConsultationIn
+from fervens_core.findings import judge_elasticity, judge_salts
+from fervens_core.headfile import read_strand, read_zone
+from fervens_core.jsonreader import JsonReader
+from fervens_core.products import Lightener
+
+COLUMNS = ("wish", "tone", "wanted_level", "scalp")
+_CLOCK = {"started_at", "ended_at"}
+
+
+def consultation_of(payload: ConsultationIn, lighteners: Mapping[str, Lightener]) -> Consultation:
+    """A consultation as core values. Raises LimitError naming the path."""
+    sent: dict[str, Any] = payload.model_dump(mode="json")
+    columns = {k: sent[k] for k in COLUMNS}
+    signs, stretch = payload.salts_signs, payload.stretch
+    columns["salts_test"] = (payload.salts_test if signs is None else judge_salts(frozenset(signs))).value
+    if stretch is None:
+        columns["elasticity"] = payload.elasticity.value
+    else:
+        columns["elasticity"] = judge_elasticity(
+            stretch_percent=stretch.stretch_percent,
+            return_percent=stretch.return_percent,
+            has_snapped=stretch.has_snapped,
+        ).value
+    facts = {k: sent[k] for k in FACTS} | {"salts_signs": sent["salts_signs"], "stretch": sent["stretch"]}
+    strands = []
+    for i, (row, plain) in enumerate(zip(payload.strands, sent["strands"], strict=True)):
+        values = {k: v for k, v in plain.items() if k not in _CLOCK}
+        value = read_strand(JsonReader(values, f"strands[{i}]"), lighteners, None)
+        strands.append(StrandRow(value, row.started_at, row.ended_at))
+    return Consultation(
+        columns=columns,
+        facts=facts,
+        zones=tuple(read_zone(JsonReader(z, f"zones[{i}]")) for i, z in enumerate(sent["zones"])),
+        strands=tuple(strands),
+    )
