@@ -10,6 +10,7 @@ from fervens_core.findings import (
     PatchState,
     SaltsSign,
     Scalp,
+    Stretch,
     TestResult,
     judge_elasticity,
     judge_salts,
@@ -214,6 +215,18 @@ def test_where_a_patch_test_stands(result, age_h, state):
 )
 def test_elasticity(stretch, back, snapped, found):
     assert judge_elasticity(stretch_percent=stretch, return_percent=back, has_snapped=snapped) is found
+
+
+def test_a_hair_on_a_ruler():
+    hair = Stretch(rest_mm=120, pulled_mm=162, back_mm=126)
+    assert hair.stretch_percent == pytest.approx(35.0)
+    assert hair.return_percent == pytest.approx(100 * 36 / 42)
+    assert hair.elasticity is Elasticity.SLOW
+    assert Stretch(100, 135, 100).elasticity is Elasticity.RETURNS
+    assert Stretch(100, 100, 100).return_percent == 100.0
+    assert Stretch(100, 140, 100, has_snapped=True).elasticity is Elasticity.SNAPS
+    with pytest.raises(LimitError, match=r"stretch.back_mm: must be a number from 100 to 140 mm, got 150"):
+        Stretch(100, 140, 150)
 
 
 def test_any_sign_makes_a_salts_test_positive():

@@ -59,9 +59,11 @@ def test_segments_are_kept_and_become_lanes(owner):
 
 
 def test_small_tests_decide_what_follows(owner, service):
-    clear = consult(owner, service, salts_signs=[], stretch={"stretch_percent": 40, "return_percent": 98})
+    clear = consult(owner, service, salts_signs=[], stretch={"rest_mm": 100, "pulled_mm": 140, "back_mm": 101})
     assert (clear["salts_test"], clear["elasticity"]) == ("negative", "returns")
-    bad = consult(owner, clear, salts_signs=["fizzes"], stretch={"stretch_percent": 40, "return_percent": 50})
+    assert clear["stretch"]["stretch_percent"] == pytest.approx(40)
+    assert clear["stretch"]["return_percent"] == pytest.approx(97.5)
+    bad = consult(owner, clear, salts_signs=["fizzes"], stretch={"rest_mm": 100, "pulled_mm": 140, "back_mm": 120})
     assert (bad["salts_test"], bad["elasticity"]) == ("positive", "stays_stretched")
     assert bad["verdict"]["kind"] == "not_today"
     assert {c["caution"]["code"] for c in bad["cautions"] if c["caution"]["severity"] == "block"} == {
@@ -93,7 +95,7 @@ def test_client_facts_change_the_verdict_and_last(owner, service):
         ({"time_min": 5}, "findings.time_min"),
         ({"zones": [ZONE | {"root": {"start_level": 4, "length_mm": 0}}]}, "zones[0].root.length_mm"),
         ({"zones": [ZONE | {"key": "a.b"}]}, "zones[0].key"),
-        ({"stretch": {"stretch_percent": 900, "return_percent": 50}}, "stretch_percent"),
+        ({"stretch": {"rest_mm": 100, "pulled_mm": 90, "back_mm": 95}}, "stretch.pulled_mm"),
         ({"strands": [{"volume_strength": 90}]}, "strands[0].volume_strength"),
         ({"strands": [{"readings": [{"minutes": 20, "level": 14}]}]}, "strands[0].readings[0].level"),
         ({"strands": [{"lightener_key": str(uuid4())}]}, "strands[0].lightener_key"),

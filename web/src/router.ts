@@ -17,6 +17,12 @@ export const router = createRouter({
           component: () => import('./views/Consultation.vue'),
           meta: { title: 'Consultation' },
         },
+        {
+          path: 'strands',
+          name: 'strands',
+          component: () => import('./views/Strands.vue'),
+          meta: { title: 'Strand bench' },
+        },
         { path: 'plan', name: 'plan', component: () => import('./views/Plan.vue'), meta: { title: 'Plan' } },
         { path: 'chair', name: 'chair', component: () => import('./views/Chair.vue'), meta: { title: 'Chair' } },
         { path: 'tone', name: 'tone', component: () => import('./views/Tone.vue'), meta: { title: 'Tone' } },

@@ -59,13 +59,14 @@ class PlanTaken:
 
 @dataclass(frozen=True, slots=True)
 class BowlMixed:
-    """A bowl was mixed for a zone: grams weighed, and what they were."""
+    """A bowl was mixed for a zone: grams weighed, and what they were; `also_for` are lanes it fills as well."""
 
     zone_key: str
     volume_strength: float
     product_g: float
     developer_g: float
     recipe: str = ""
+    also_for: tuple[str, ...] = ()
 
     def __post_init__(self) -> None:
         check_volume_strength("volume_strength", self.volume_strength)

@@ -129,6 +129,41 @@ def judge_elasticity(*, stretch_percent: float, return_percent: float, has_snapp
     return Elasticity.RETURNS
 
 
+@dataclass(frozen=True, slots=True)
+class Stretch:
+    """One wet hair on a ruler: at rest, pulled as far as it gave, and where it came back to, 20 to 1000 mm."""
+
+    rest_mm: float
+    pulled_mm: float
+    back_mm: float
+    has_snapped: bool = False
+
+    def __post_init__(self) -> None:
+        check_range("stretch.rest_mm", self.rest_mm, 20.0, 1000.0, "mm")
+        check_range("stretch.pulled_mm", self.pulled_mm, self.rest_mm, 1000.0, "mm")
+        check_range("stretch.back_mm", self.back_mm, self.rest_mm, self.pulled_mm, "mm")
+
+    @property
+    def stretch_percent(self) -> float:
+        """How much longer than at rest, %."""
+        return (self.pulled_mm / self.rest_mm - 1.0) * 100.0
+
+    @property
+    def return_percent(self) -> float:
+        """How much of the stretch went back, %; all of it when it did not stretch."""
+        stretched = self.pulled_mm - self.rest_mm
+        return 100.0 if stretched <= 0.0 else (self.pulled_mm - self.back_mm) / stretched * 100.0
+
+    @property
+    def elasticity(self) -> Elasticity:
+        """What it says."""
+        return judge_elasticity(
+            stretch_percent=min(self.stretch_percent, 200.0),
+            return_percent=self.return_percent,
+            has_snapped=self.has_snapped,
+        )
+
+
 class PatchState(StrEnum):
     """Where a patch test stands."""
 

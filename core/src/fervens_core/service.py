@@ -168,7 +168,11 @@ def _advance(state: ServiceState, event: Event) -> ServiceState:
             return replace(state, closed=data, closed_at=at)
         case EventVoided():
             raise AssertionError("voids are resolved before folding")
-    return state.with_lane(_advance_lane(state.lane(data.zone_key), event))
+    state = state.with_lane(_advance_lane(state.lane(data.zone_key), event))
+    if isinstance(data, BowlMixed):
+        for key in data.also_for:
+            state = state.with_lane(_advance_lane(state.lane(key), event))
+    return state
 
 
 def _advance_lane(lane: LaneState, event: Event) -> LaneState:

@@ -33,7 +33,8 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
                 _check_volume(loaded, key, volume)
             check_toner_idea(loaded)
         case ApplicationStarted() | BowlMixed():
-            _check_volume(loaded, data.zone_key, data.volume_strength)
+            for key in (data.zone_key, *(data.also_for if isinstance(data, BowlMixed) else ())):
+                _check_volume(loaded, key, data.volume_strength)
         case TonerApplied():
             shade = next((t for t in toners(loaded.row.studio_id) if t.key == data.shade_key), None)
             if shade is None:

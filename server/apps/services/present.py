@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import datetime as dt
+from typing import Any
 
 import numpy as np
 from django.utils import timezone
@@ -21,6 +22,7 @@ from apps.services.schemas import (
     DayService,
     ServiceOut,
     StrandOut,
+    StretchOut,
     ToneOut,
     UndoOut,
     ZoneOut,
@@ -42,7 +44,7 @@ from fervens_core.events import (
     TonerApplied,
     TonerRinsed,
 )
-from fervens_core.findings import PATCH_TEST_WAIT_H, patch_state
+from fervens_core.findings import PATCH_TEST_WAIT_H, Stretch, patch_state
 from fervens_core.hair import Tone
 from fervens_core.headfile import strand_to_json, zone_to_json
 from fervens_core.paint import curve_points, minute_grid
@@ -126,6 +128,13 @@ def _move(loaded: Loaded) -> HeadMove | None:
     return head_move(teach(loaded.lanes, strands, lightener_value(loaded.row.lightener)))
 
 
+def _stretch_out(kept: dict[str, Any] | None) -> StretchOut | None:
+    if kept is None:
+        return None
+    value = Stretch(**kept)
+    return StretchOut(**kept, stretch_percent=value.stretch_percent, return_percent=value.return_percent)
+
+
 def _strands_out(rows: tuple[StrandRow, ...]) -> list[StrandOut]:
     """Strands with their fitted curves, painted in the colour each should have."""
     found = []
@@ -186,7 +195,7 @@ def service_out(loaded: Loaded) -> ServiceOut:
         elasticity=findings.elasticity,
         salts_test=findings.salts_test,
         salts_signs=row.facts.get("salts_signs"),
-        stretch=row.facts.get("stretch"),
+        stretch=_stretch_out(row.facts.get("stretch")),
         allergies=findings.allergies,
         medication=findings.medication,
         home_care=sorted(findings.home_care),
@@ -280,6 +289,7 @@ def board_out(loaded: Loaded) -> BoardOut:
         client_name=row.client.name,
         step=loaded.state.step,
         board=queries.board(loaded, timezone.now()),
+        lightener_key=lightener.key if lightener else None,
         lightener_name=lightener.name if lightener else None,
         label_max_min=lightener.label_max_min if lightener else None,
         is_dark_lightener=lightener.is_dark if lightener else False,

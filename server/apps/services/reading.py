@@ -8,7 +8,7 @@ from typing import Any
 from apps.services.actions import Consultation
 from apps.services.adapters import FACTS, StrandRow
 from apps.services.schemas import ConsultationIn
-from fervens_core.findings import judge_elasticity, judge_salts
+from fervens_core.findings import Stretch, judge_salts
 from fervens_core.headfile import read_strand, read_zone
 from fervens_core.jsonreader import JsonReader
 from fervens_core.products import Lightener
@@ -23,14 +23,8 @@ def consultation_of(payload: ConsultationIn, lighteners: Mapping[str, Lightener]
     columns = {k: sent[k] for k in COLUMNS}
     signs, stretch = payload.salts_signs, payload.stretch
     columns["salts_test"] = (payload.salts_test if signs is None else judge_salts(frozenset(signs))).value
-    if stretch is None:
-        columns["elasticity"] = payload.elasticity.value
-    else:
-        columns["elasticity"] = judge_elasticity(
-            stretch_percent=stretch.stretch_percent,
-            return_percent=stretch.return_percent,
-            has_snapped=stretch.has_snapped,
-        ).value
+    measured = Stretch(**stretch.model_dump()) if stretch else None
+    columns["elasticity"] = (measured.elasticity if measured else payload.elasticity).value
     facts = {k: sent[k] for k in FACTS} | {"salts_signs": sent["salts_signs"], "stretch": sent["stretch"]}
     strands = []
     for i, (row, plain) in enumerate(zip(payload.strands, sent["strands"], strict=True)):

@@ -121,11 +121,19 @@ class StrandOut(StrandIn):
 
 
 class StretchIn(Schema):
-    """A wet strand, stretched."""
+    """A wet hair on a ruler: at rest, pulled, and where it came back to, mm."""
+
+    rest_mm: float
+    pulled_mm: float
+    back_mm: float
+    has_snapped: bool = False
+
+
+class StretchOut(StretchIn):
+    """The same, with what it says."""
 
     stretch_percent: float
     return_percent: float
-    has_snapped: bool = False
 
 
 class ConsultationIn(Schema):
@@ -189,7 +197,7 @@ class ServiceOut(Schema):
     elasticity: Elasticity
     salts_test: TestResult
     salts_signs: list[SaltsSign] | None
-    stretch: StretchIn | None
+    stretch: StretchOut | None
     allergies: str
     medication: str
     home_care: list[HomeCare]
@@ -268,6 +276,7 @@ class BoardOut(Schema):
     client_name: str
     step: Step
     board: Board
+    lightener_key: str | None
     lightener_name: str | None
     label_max_min: float | None
     is_dark_lightener: bool

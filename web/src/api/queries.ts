@@ -49,6 +49,11 @@ export const queries = {
       queryKey: ['plan', id],
       queryFn: async () => data(await api.GET('/api/services/{service_id}/plan', path(id))),
     }),
+  versions: (id: string) =>
+    queryOptions({
+      queryKey: ['versions', id],
+      queryFn: async () => data(await api.GET('/api/services/{service_id}/plan/versions', path(id))),
+    }),
   board: (id: string) =>
     queryOptions({
       queryKey: ['board', id],
@@ -81,6 +86,20 @@ export const previewPlan = async (id: string, body: Schemas['PlanIn']) =>
   data(await api.POST('/api/services/{service_id}/plan/preview', { ...path(id), body }))
 export const writePlan = async (id: string, body: Schemas['PlanIn']) =>
   data(await api.PUT('/api/services/{service_id}/plan', { ...path(id), body }))
+export const compareAims = async (id: string, body: Schemas['PlanIn']) =>
+  data(await api.POST('/api/services/{service_id}/plan/aims', { ...path(id), body }))
+export const keepVersion = async (id: string, body: Schemas['VersionIn']) =>
+  data(await api.POST('/api/services/{service_id}/plan/versions', { ...path(id), body }))
+export const readFile = async (id: string) => data(await api.GET('/api/services/{service_id}/file', path(id)))
+export const importFile = async (document: Record<string, unknown>) =>
+  data(await api.POST('/api/services/import', { body: { document } }))
+export const readStrandCsv = async (id: string) =>
+  data(await api.GET('/api/services/{service_id}/strands/csv', path(id)))
+export const writeStrandCsv = async (id: string, revision: number, text: string) =>
+  data(await api.POST('/api/services/{service_id}/strands/csv', { ...path(id), body: { revision, text } }))
+export const checkMix = async (body: Schemas['MixIn']) => data(await api.POST('/api/mix', { body }))
+export const readScale = async (wanted_g: number, seed: number) =>
+  data(await api.GET('/api/scale', { params: { query: { wanted_g, seed } } }))
 export const takePlan = async (id: string) =>
   data(await api.POST('/api/services/{service_id}/plan/take', { ...path(id), body: { event_id: crypto.randomUUID() } }))
 

@@ -980,7 +980,7 @@ export interface components {
             salts_test: components["schemas"]["TestResult"];
             /** Salts Signs */
             salts_signs: components["schemas"]["SaltsSign"][] | null;
-            stretch: components["schemas"]["StretchIn"] | null;
+            stretch: components["schemas"]["StretchOut"] | null;
             /** Allergies */
             allergies: string;
             /** Medication */
@@ -1113,19 +1113,25 @@ export interface components {
             mode: components["schemas"]["ReadingMode"];
         };
         /**
-         * StretchIn
-         * @description A wet strand, stretched.
+         * StretchOut
+         * @description The same, with what it says.
          */
-        StretchIn: {
-            /** Stretch Percent */
-            stretch_percent: number;
-            /** Return Percent */
-            return_percent: number;
+        StretchOut: {
+            /** Rest Mm */
+            rest_mm: number;
+            /** Pulled Mm */
+            pulled_mm: number;
+            /** Back Mm */
+            back_mm: number;
             /**
              * Has Snapped
              * @default false
              */
             has_snapped: boolean;
+            /** Stretch Percent */
+            stretch_percent: number;
+            /** Return Percent */
+            return_percent: number;
         };
         /**
          * Thickness
@@ -1539,6 +1545,23 @@ export interface components {
             ended_at?: string | null;
         };
         /**
+         * StretchIn
+         * @description A wet hair on a ruler: at rest, pulled, and where it came back to, mm.
+         */
+        StretchIn: {
+            /** Rest Mm */
+            rest_mm: number;
+            /** Pulled Mm */
+            pulled_mm: number;
+            /** Back Mm */
+            back_mm: number;
+            /**
+             * Has Snapped
+             * @default false
+             */
+            has_snapped: boolean;
+        };
+        /**
          * ZoneIn
          * @description A zone as read.
          */
@@ -1640,6 +1663,8 @@ export interface components {
             client_name: string;
             step: components["schemas"]["Step"];
             board: components["schemas"]["Board"];
+            /** Lightener Key */
+            lightener_key: string | null;
             /** Lightener Name */
             lightener_name: string | null;
             /** Label Max Min */

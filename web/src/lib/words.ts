@@ -3,18 +3,50 @@ export const histories = [
   { value: 'virgin', name: 'Virgin' },
   { value: 'tinted', name: 'Tinted' },
   { value: 'lightened', name: 'Lightened' },
+  { value: 'direct_dye', name: 'Direct dye' },
   { value: 'henna', name: 'Henna' },
   { value: 'metallic', name: 'Metallic salts' },
+  { value: 'unknown', name: 'Unknown' },
 ] as const
 export const thicknesses = [
   { value: 'fine', name: 'Fine' },
   { value: 'medium', name: 'Medium' },
   { value: 'coarse', name: 'Coarse' },
 ] as const
+export const densities = [
+  { value: 'thin', name: 'Thin' },
+  { value: 'medium', name: 'Medium' },
+  { value: 'thick', name: 'Thick' },
+] as const
 export const porosities = [
   { value: 'low', name: 'Low' },
   { value: 'normal', name: 'Normal' },
   { value: 'high', name: 'High' },
+] as const
+export const breakages = [
+  { value: 'none', name: 'None' },
+  { value: 'some', name: 'Some' },
+  { value: 'much', name: 'Much' },
+] as const
+export const undertones = [
+  'deep red-brown',
+  'red-brown',
+  'red',
+  'red-orange',
+  'orange',
+  'yellow-orange',
+  'yellow',
+  'pale yellow',
+  'palest yellow',
+] as const
+export const dyeHues = [
+  { value: 'red', name: 'Red' },
+  { value: 'pink', name: 'Pink' },
+  { value: 'orange', name: 'Orange' },
+  { value: 'yellow', name: 'Yellow' },
+  { value: 'green', name: 'Green' },
+  { value: 'blue', name: 'Blue' },
+  { value: 'violet', name: 'Violet' },
 ] as const
 export const coverings = [
   { value: 'foil', name: 'Foil' },
@@ -28,7 +60,7 @@ export const scalps = [
 ] as const
 export const elasticities = [
   { value: 'returns', name: 'Returns' },
-  { value: 'slow', name: 'Returns slowly' },
+  { value: 'slow', name: 'Slowly' },
   { value: 'stays_stretched', name: 'Stays long' },
   { value: 'snaps', name: 'Snaps' },
 ] as const
@@ -36,6 +68,17 @@ export const saltsTests = [
   { value: 'not_done', name: 'Not done' },
   { value: 'negative', name: 'Clear' },
   { value: 'positive', name: 'Reacts' },
+] as const
+export const saltsSigns = [
+  { value: 'warms', name: 'It warms' },
+  { value: 'fizzes', name: 'It fizzes' },
+  { value: 'turns', name: 'It turns colour' },
+] as const
+export const homeCare = [
+  { value: 'violet_shampoo', name: 'Violet shampoo' },
+  { value: 'ash_shampoo', name: 'Ash shampoo' },
+  { value: 'minerals', name: 'Hard water, minerals' },
+  { value: 'heat_tools', name: 'Heat tools' },
 ] as const
 export const tones = [
   { value: 'icy', name: 'Icy' },
@@ -51,4 +94,20 @@ export const modes = [
   { value: 'rinsed_wet', name: 'Rinsed, wet' },
   { value: 'dry', name: 'Dry' },
 ] as const
+export const steps = [
+  { value: 'whole', name: 'Any whole volume' },
+  { value: 'bottles', name: 'Only the bottles' },
+] as const
+export const bowlStyles = [
+  { value: 'fresh', name: 'Small and fresh' },
+  { value: 'large', name: 'One large' },
+] as const
+export const aims = {
+  gentle: { name: 'Gentle', says: 'weak and long, 20 vol at most' },
+  even: { name: 'Even', says: 'all alike, no stronger than it takes' },
+  quick: { name: 'Quick', says: 'soonest inside every limit' },
+} as const
 export const modeName = (value: string): string => modes.find((m) => m.value === value)?.name.toLowerCase() ?? value
+const nameIn = (list: readonly { value: string; name: string }[], value: string): string =>
+  list.find((x) => x.value === value)?.name ?? value
+export const historyName = (value: string): string => nameIn(histories, value).toLowerCase()

@@ -1,6 +1,16 @@
 <script setup lang="ts">
+import { half } from '../lib/head'
+import { AREA_HALVES } from '../stores/zones'
+
 /** The head from behind, from above and from both sides; zones as areas, tapped to select. */
-const props = defineProps<{ fills: Record<string, string>; selected: readonly string[]; isLocked?: boolean }>()
+const props = defineProps<{
+  /** Fill of each zone by its key. */
+  fills: Record<string, string>
+  /** Which zone holds an area, or a half of one ("crown/1"); an area that is not named belongs to the zone of its key. */
+  owners: Record<string, string>
+  selected: readonly string[]
+  isLocked?: boolean
+}>()
 const emit = defineEmits<{ toggle: [key: string] }>()
 
 interface Area {
@@ -49,7 +59,23 @@ const views = [
   { name: 'Left', x: 0, y: 206, areas: side('left'), clip: 'clip-side', flip: false },
   { name: 'Right', x: 216, y: 206, areas: side('right'), clip: 'clip-side', flip: true },
 ]
+interface Piece extends Area {
+  id: string
+  owner: string
+  clip: { x: number; width: number } | null
+}
+/** An area as it is drawn: whole, or in the halves it was split into. */
+const pieces = (areas: Area[]): Piece[] =>
+  areas.flatMap((area): Piece[] => {
+    const halves = AREA_HALVES.filter((h) => props.owners[`${area.key}${h}`])
+    if (halves.length === 0) return [{ ...area, id: area.key, owner: props.owners[area.key] ?? area.key, clip: null }]
+    return AREA_HALVES.map((h) => {
+      const id = `${area.key}${h}`
+      return { ...area, id, owner: props.owners[id] ?? area.key, clip: half(area.d, h.slice(1)) }
+    })
+  })
 const isSelected = (key: string) => props.selected.includes(key)
+const clipId = (view: string, id: string) => `half-${view}-${id.replace('/', '-')}`
 const toggle = (key: string) => {
   if (!props.isLocked) emit('toggle', key)
 }
@@ -98,25 +124,30 @@ const toggle = (key: string) => {
           stroke-width="1.6"
         />
         <g :clip-path="`url(#${view.clip})`">
+          <template v-for="piece in pieces(view.areas)" :key="piece.id">
+            <clipPath v-if="piece.clip" :id="clipId(view.name, piece.id)">
+              <rect :x="piece.clip.x" y="-4" :width="piece.clip.width" height="220" />
+            </clipPath>
+            <path
+              :d="piece.d"
+              :fill="fills[piece.owner] ?? 'url(#unread)'"
+              stroke="var(--panel)"
+              stroke-width="2.4"
+              :clip-path="piece.clip ? `url(#${clipId(view.name, piece.id)})` : undefined"
+              :class="isLocked ? '' : 'cursor-pointer'"
+              @click="toggle(piece.owner)"
+            />
+          </template>
           <path
-            v-for="area in view.areas"
-            :key="area.key"
-            :d="area.d"
-            :fill="fills[area.key] ?? 'url(#unread)'"
-            stroke="var(--panel)"
-            stroke-width="2.4"
-            :class="isLocked ? '' : 'cursor-pointer'"
-            @click="toggle(area.key)"
-          />
-          <path
-            v-for="area in view.areas.filter((a) => isSelected(a.key))"
-            :key="`${area.key}-selected`"
-            :d="area.d"
+            v-for="piece in pieces(view.areas).filter((p) => isSelected(p.owner))"
+            :key="`${piece.id}-selected`"
+            :d="piece.d"
             fill="none"
             stroke="var(--signal)"
             stroke-width="5"
             stroke-linejoin="round"
             pointer-events="none"
+            :clip-path="piece.clip ? `url(#${clipId(view.name, piece.id)})` : undefined"
           />
         </g>
       </g>

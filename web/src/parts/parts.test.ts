@@ -11,7 +11,8 @@ import Wait from './Wait.vue'
 vi.mock('vue-router', () => ({ useRoute: () => ({ name: 'plan' }), RouterLink: RouterLinkStub }))
 
 describe('the head map', () => {
-  const map = (more: object = {}) => mount(HeadMap, { props: { fills: { crown: '#513727' }, selected: [], ...more } })
+  const map = (more: object = {}) =>
+    mount(HeadMap, { props: { owners: {}, fills: { crown: '#513727' }, selected: [], ...more } })
   it('shows each zone in every view it can be seen from, in its colour', () => {
     const crowns = map().findAll('path[fill="#513727"]')
     expect(crowns).toHaveLength(4)

@@ -4,10 +4,29 @@ import { ApiError, type Schemas } from '../api/client'
 import { queries, writeConsultation } from '../api/queries'
 import { useNotices } from './notices'
 
-export type Draft = Omit<Schemas['ConsultationIn'], 'revision' | 'zones'> & { zones: Schemas['ZoneOut'][] }
+export type Draft = Omit<Schemas['ConsultationIn'], 'revision' | 'zones' | 'strands'> & {
+  zones: Schemas['ZoneOut'][]
+  strands: Schemas['StrandIn'][]
+}
 const HISTORY_MAX = 60
 const WAIT_MS = 350
 
+const strandOf = (s: Schemas['StrandOut']): Schemas['StrandIn'] => {
+  const { curve, reading_hexes, start_hex, extent_ratio, rate_ratio, has_suffered, label_max_min, ...rest } = s
+  void [curve, reading_hexes, start_hex, extent_ratio, rate_ratio, has_suffered, label_max_min]
+  return JSON.parse(JSON.stringify(rest)) as Schemas['StrandIn']
+}
+const zoneIn = (z: Schemas['ZoneOut']): Schemas['ZoneIn'] => {
+  const { start_hex, target_hex, root_hex, ends_hex, ...rest } = z
+  void [start_hex, target_hex, root_hex, ends_hex]
+  return rest
+}
+const stretchIn = ({ rest_mm, pulled_mm, back_mm, has_snapped }: Schemas['StretchOut']): Schemas['StretchIn'] => ({
+  rest_mm,
+  pulled_mm,
+  back_mm,
+  has_snapped,
+})
 const draftOf = (s: Schemas['ServiceOut']): Draft => ({
   wish: s.wish,
   tone: s.tone,
@@ -15,7 +34,16 @@ const draftOf = (s: Schemas['ServiceOut']): Draft => ({
   scalp: s.scalp,
   elasticity: s.elasticity,
   salts_test: s.salts_test,
-  zones: s.zones.map((z) => ({ ...z })),
+  salts_signs: s.salts_signs ?? null,
+  stretch: s.stretch ? stretchIn(s.stretch) : null,
+  allergies: s.allergies,
+  medication: s.medication,
+  home_care: [...(s.home_care ?? [])],
+  is_clarified: s.is_clarified,
+  time_min: s.time_min,
+  booked_min: s.booked_min,
+  zones: JSON.parse(JSON.stringify(s.zones)) as Schemas['ZoneOut'][],
+  strands: (s.strands ?? []).map(strandOf),
 })
 
 /** The consultation as it is being read: kept on the server a moment after each change, with undo and redo. */
@@ -34,9 +62,9 @@ export function useConsultation(service: Schemas['ServiceOut']) {
     state.value = 'keeping'
     const { zones, ...rest } = draft.value
     const sent = draft.value
-    const plain: Schemas['ZoneIn'][] = zones // the colours are the server's and are not read back
     try {
-      const answer = await writeConsultation(service.id, { ...rest, revision, zones: plain })
+      // the colours are the server's and are not sent back
+      const answer = await writeConsultation(service.id, { ...rest, revision, zones: zones.map(zoneIn) })
       revision = answer.revision
       client.setQueryData(['service', service.id], answer)
       if (draft.value === sent) {
@@ -44,8 +72,12 @@ export function useConsultation(service: Schemas['ServiceOut']) {
         const colours = new Map(answer.zones.map((z) => [z.key, z]))
         for (const zone of draft.value.zones) {
           const got = colours.get(zone.key)
-          if (got) Object.assign(zone, { start_hex: got.start_hex, target_hex: got.target_hex })
+          if (!got) continue
+          const { start_hex, target_hex, root_hex, ends_hex } = got
+          Object.assign(zone, { start_hex, target_hex, root_hex, ends_hex })
         }
+        // what the small tests came to is the server's to say
+        Object.assign(draft.value, { elasticity: answer.elasticity, salts_test: answer.salts_test })
         state.value = 'kept'
       }
     } catch (error) {
@@ -58,6 +90,13 @@ export function useConsultation(service: Schemas['ServiceOut']) {
         state.value = 'kept'
       }
     }
+  }
+  /** Someone else's writing, or a file's, takes the place of what is here. */
+  const accept = (fresh: Schemas['ServiceOut']) => {
+    revision = fresh.revision
+    past.value = [...past.value.slice(-HISTORY_MAX), draft.value]
+    draft.value = draftOf(fresh)
+    state.value = 'kept'
   }
   const schedule = () => {
     state.value = 'waiting'
@@ -95,6 +134,8 @@ export function useConsultation(service: Schemas['ServiceOut']) {
   return {
     draft,
     state,
+    accept,
+    revision: () => revision,
     change,
     settle,
     undo: () => step(past, future),

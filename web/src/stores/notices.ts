@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { ApiError } from '../api/client'
+import { FileError } from '../lib/files'
 
 export interface Notice {
   id: number
@@ -24,8 +25,12 @@ export const useNotices = defineStore('notices', () => {
   const say = (text: string, undo?: () => void) => add(text, { undo })
   const fail = (error: unknown) => {
     const text =
-      error instanceof ApiError ? error.problem.detail : 'Something failed here. Nothing was sent; try again.'
-    if (!(error instanceof ApiError)) console.error(error)
+      error instanceof ApiError
+        ? error.problem.detail
+        : error instanceof FileError
+          ? error.message
+          : 'Something failed here. Nothing was sent; try again.'
+    if (!(error instanceof ApiError || error instanceof FileError)) console.error(error)
     add(text, { isError: true })
   }
   return { list, say, fail, drop }

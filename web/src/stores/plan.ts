@@ -3,52 +3,59 @@ import { computed, type Ref, ref } from 'vue'
 import { ApiError, type Schemas } from '../api/client'
 import { previewPlan, queries, writePlan } from '../api/queries'
 
-export interface Choice {
-  lightener: string
-  finish: number | null
-  additive: boolean
-  volumes: Record<string, number>
-  order: string[]
-}
-const HISTORY_MAX = 60
 const NUDGE_KEEP_MS = 600
+const HISTORY_MAX = 40
 
-/** The plan as it is being made: looked at while a hand drags, kept when it lets go, with undo. */
+/** Everything a technician sets on a plan, without the revision it was set at. */
+export type Choice = Omit<Schemas['PlanIn'], 'revision' | 'wave_starts'> & { wave_starts: string[] | null }
+
+/** The plan being made: kept on the server after each change, with undo; a drag only looks, until it is let go. */
 export function usePlan(id: string, isLocked: Ref<boolean>) {
   const client = useQueryClient()
   const shown = ref<Schemas['PlanOut'] | null>(null)
   const problem = ref('')
-  const choice = ref<Choice>({ lightener: '', finish: null, additive: false, volumes: {}, order: [] })
+  /** In a what-if nothing is kept until it is said so. */
+  const isWhatIf = ref(false)
+  const choice = ref<Choice>({
+    lightener_key: '',
+    finish_mins: [],
+    wave_starts: null,
+    has_additive: false,
+    volumes: {},
+    order: [],
+    aim: 'even',
+    step: 'whole',
+    bowl_style: 'fresh',
+    toner_key: '',
+  })
   const past = ref<Choice[]>([])
-  let kept: Choice = choice.value
-  let revision = 0
+  let revision = -1
+  let timer: number | undefined
+  let turns = 0
   let isAsking = false
   let isAgain = false
-  let turns = 0
-  let timer: number | undefined
+  let kept: Choice = choice.value
 
-  /** Takes over what the server has, unless it is what is shown already. */
+  const choiceOf = (plan: Schemas['PlanOut']): Choice => ({
+    lightener_key: plan.lightener_key,
+    finish_mins: plan.waves.slice(0, plan.waves.findLastIndex((w) => w.is_own_finish) + 1).map((w) => w.finish_min),
+    wave_starts: plan.is_proposed ? null : plan.wave_starts,
+    has_additive: plan.has_additive,
+    volumes: plan.volumes,
+    order: plan.order,
+    aim: plan.aim,
+    step: plan.step,
+    bowl_style: plan.bowl_style,
+    toner_key: plan.toner_key,
+  })
   const accept = (plan: Schemas['PlanOut']) => {
-    if (shown.value && plan.revision === revision) return
-    shown.value = plan
+    if (plan.revision === revision && shown.value) return
     revision = plan.revision
-    choice.value = {
-      lightener: plan.lightener_key,
-      finish: plan.is_proposed_finish ? null : plan.finish_min,
-      additive: plan.has_additive,
-      volumes: Object.fromEntries(plan.lanes.filter((l) => l.is_own_volume).map((l) => [l.key, l.volume_strength])),
-      order: plan.lanes.map((l) => l.key),
-    }
+    shown.value = plan
+    choice.value = choiceOf(plan)
     kept = choice.value
   }
-  const body = () => ({
-    revision,
-    lightener_key: choice.value.lightener,
-    finish_min: choice.value.finish,
-    has_additive: choice.value.additive,
-    volumes: choice.value.volumes,
-    order: choice.value.order,
-  })
+  const body = (): Schemas['PlanIn'] => ({ ...choice.value, revision })
   const explain = (error: unknown) => {
     problem.value = error instanceof ApiError ? error.problem.detail : 'The plan could not be worked out here.'
   }
@@ -78,6 +85,7 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
   }
   const send = async () => {
     if (isLocked.value) return
+    if (isWhatIf.value) return look()
     window.clearTimeout(timer)
     isAgain = false
     turns++
@@ -97,57 +105,107 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
       }
     }
   }
+  let before: Choice | null = null
+  const remember = () => {
+    const from = before ?? kept
+    if (JSON.stringify(choice.value) !== JSON.stringify(from)) past.value = [...past.value.slice(-HISTORY_MAX), from]
+    before = isWhatIf.value ? choice.value : null
+  }
   const keep = async () => {
-    if (JSON.stringify(choice.value) !== JSON.stringify(kept)) past.value = [...past.value.slice(-HISTORY_MAX), kept]
+    remember()
     await send()
   }
   const change = (part: Partial<Choice>) => {
     choice.value = { ...choice.value, ...part }
     return keep()
   }
-  const setFinish = (minute: number) => {
-    const low = shown.value?.finish_least_min ?? 0
-    const high = shown.value?.finish_most_min ?? 0
-    choice.value = { ...choice.value, finish: Math.min(high, Math.max(low, Math.round(minute))) }
+  /** Drags one wave's line; the partings and the other waves' own lines stay as they are. */
+  const setFinish = (wave: number, minute: number) => {
+    const plan = shown.value
+    const at = plan?.waves[wave]
+    if (!plan || !at) return
+    const own = [...choice.value.finish_mins]
+    // a later wave follows an earlier one: it is proposed anew behind the line that moves
+    const lines = plan.waves.slice(0, wave + 1).map((w, i) => own[i] ?? w.finish_min)
+    lines[wave] = Math.min(at.finish_most_min, Math.max(at.finish_least_min, Math.round(minute)))
+    choice.value = { ...choice.value, finish_mins: lines, wave_starts: choice.value.wave_starts ?? plan.wave_starts }
     void look()
   }
-  const nudge = (by: number) => {
-    if (!shown.value || isLocked.value) return
-    setFinish((choice.value.finish ?? shown.value.finish_min) + by)
+  const nudge = (wave: number, by: number) => {
+    const at = shown.value?.waves[wave]
+    if (!at || isLocked.value) return
+    setFinish(wave, (choice.value.finish_mins[wave] ?? at.finish_min) + by)
     window.clearTimeout(timer)
     timer = window.setTimeout(() => void keep(), NUDGE_KEEP_MS)
   }
   const setVolume = (lane: Schemas['PlanLane'], by: number) => {
-    const volume = Math.min(lane.strongest_volume, Math.max(1, lane.volume_strength + by))
+    const volume = Math.min(lane.strongest_volume, Math.max(1, Math.round(lane.volume_strength) + by))
     return change({ volumes: { ...choice.value.volumes, [lane.key]: volume } })
   }
-  const move = (index: number, by: number) => {
+  /** Zones in another order; waves and lines are found anew. */
+  const reorder = (order: string[]) => {
+    if (order.join() === choice.value.order.join()) return Promise.resolve()
+    return change({ order, wave_starts: null, finish_mins: [] })
+  }
+  const move = (key: string, by: number) => {
     const order = [...choice.value.order]
-    const [taken] = order.splice(index, 1)
-    if (taken === undefined) return Promise.resolve()
-    order.splice(index + by, 0, taken)
-    return change({ order })
+    const index = order.indexOf(key)
+    if (index < 0 || index + by < 0 || index + by >= order.length) return Promise.resolve()
+    order.splice(index, 1)
+    order.splice(index + by, 0, key)
+    return reorder(order)
+  }
+  /** A wave begins at this zone, or no longer does. */
+  const part = (key: string) => {
+    const plan = shown.value
+    if (!plan) return Promise.resolve()
+    const first = plan.waves[0]?.zone_keys[0]
+    const starts = plan.wave_starts.filter((k) => k !== first)
+    const next = starts.includes(key) ? starts.filter((k) => k !== key) : [...starts, key]
+    return change({ wave_starts: next, finish_mins: [] })
   }
   const undo = async () => {
-    const before = past.value.at(-1)
-    if (!before) return
+    const last = past.value[past.value.length - 1]
+    if (!last) return
     past.value = past.value.slice(0, -1)
-    choice.value = before
+    choice.value = last
+    before = isWhatIf.value ? last : null
     await send()
+  }
+  const whatIf = async (isOn: boolean, isKept = false) => {
+    isWhatIf.value = isOn
+    if (isOn) {
+      before = choice.value
+      return
+    }
+    if (isKept) {
+      before = null
+      past.value = [...past.value, kept]
+      return send()
+    }
+    choice.value = kept
+    before = null
+    past.value = []
+    await look()
   }
   return {
     shown,
     problem,
     choice,
+    isWhatIf,
     accept,
+    body,
     setFinish,
     nudge,
     keep,
     change,
     setVolume,
+    reorder,
     move,
+    part,
     undo,
-    proposeAll: () => change({ volumes: {}, finish: null }),
+    whatIf,
+    proposeAll: () => change({ volumes: {}, finish_mins: [], wave_starts: null }),
     canUndo: computed(() => past.value.length > 0 && !isLocked.value),
   }
 }

@@ -8,6 +8,7 @@ import { type Axis, clampPercent, ticks, toPercent } from '../lib/strip'
 import { clock as clockText, countdown, inMinutes, minutesUntil } from '../lib/time'
 import ChairLane from '../parts/ChairLane.vue'
 import Wait from '../parts/Wait.vue'
+import WeighSheet from '../parts/WeighSheet.vue'
 import { useActs } from '../stores/acts'
 import { useAttention } from '../stores/attention'
 import { useClock } from '../stores/clock'
@@ -69,7 +70,24 @@ useAttention(
   () => query.data.value?.client_name ?? 'Chair',
 )
 
-const bowlFor = (key: string | null) => query.data.value?.bowls.find((b) => b.zone_key === key && b.number === 1)
+const bowlFor = (key: string | null) => query.data.value?.bowls.find((b) => b.fills.some((f) => f.lane_key === key))
+const weighing = ref<Schemas['BowlOut'] | null>(null)
+/** A bowl for a lane, and for the lanes that are filled from the same one and wait as well. */
+const mixed = async (
+  bowl: Schemas['BowlOut'],
+  lane: Schemas['Lane'],
+  as: { volume_strength: number; product_g: number; developer_g: number; recipe: string },
+) => {
+  const waiting = new Set(lanes.value.filter((l) => l.phase === 'waiting').map((l) => l.key))
+  const also_for = bowl.fills.map((f) => f.lane_key).filter((k) => k !== lane.key && waiting.has(k))
+  const values = { zone_key: lane.key, ...as, also_for }
+  if (await acts.act('BowlMixed', values, `Bowl for ${lane.name} mixed.`)) weighing.value = null
+}
+const mixedAsWeighed = async (as: Parameters<typeof mixed>[2]) => {
+  const bowl = weighing.value
+  const lane = lanes.value.find((l) => bowl?.fills.some((f) => f.lane_key === l.key) && l.phase === 'waiting')
+  if (bowl && lane) await mixed(bowl, lane, as)
+}
 const recipe = (bowl: Schemas['BowlOut']) =>
   [
     `${bowl.lightener_g.toFixed(0)} g lightener`,
@@ -103,14 +121,12 @@ const doLane = async (code: string, lane: Schemas['Lane']) => {
   if (code === 'mix') {
     const bowl = bowlFor(lane.key)
     if (!bowl) return
-    const values = {
-      zone_key,
+    await mixed(bowl, lane, {
       volume_strength: bowl.volume_strength,
       product_g: bowl.lightener_g,
       developer_g: bowl.developer_g,
       recipe: recipe(bowl),
-    }
-    await acts.act('BowlMixed', values, `Bowl for ${lane.name} mixed.`)
+    })
   } else if (code === 'start') {
     await acts.act(
       'ApplicationStarted',
@@ -131,7 +147,7 @@ const rinse = async (lane: Schemas['Lane']) => {
   if (await acts.act('Rinsed', { zone_key: lane.key }, `${lane.name} rinsed.`)) opened.value = null
 }
 const onKey = (event: KeyboardEvent) => {
-  if (opened.value || event.ctrlKey || event.metaKey || event.altKey) return
+  if (opened.value || weighing.value || event.ctrlKey || event.metaKey || event.altKey) return
   if (
     event.target instanceof HTMLElement &&
     ['INPUT', 'TEXTAREA', 'SELECT', 'BUTTON', 'A'].includes(event.target.tagName)
@@ -208,6 +224,14 @@ onBeforeUnmount(() => {
               <span class="num block text-[46px] leading-[0.95] sm:text-[60px]">{{ countdown(timer.minutes) }}</span>
               <span class="block text-sm opacity-90">{{ timer.caption }}</span>
             </p>
+            <button
+              v-if="first.code === 'mix' && bowlFor(first.zone_key)"
+              type="button"
+              class="min-h-16 shrink-0 rounded-[5px] border-2 border-act-ink px-5 text-lg font-bold"
+              @click="weighing = bowlFor(first.zone_key) ?? null"
+            >
+              Weigh it
+            </button>
             <button
               type="button"
               class="ml-auto min-h-16 shrink-0 rounded-[5px] bg-act-ink px-5 text-lg font-bold text-act"
@@ -308,6 +332,15 @@ onBeforeUnmount(() => {
         @read="(level, mode) => openLane && read(openLane, level, mode)"
         @rinse="openLane && rinse(openLane)"
         @apply="(code) => openLane && doLane(code, openLane).then(() => (opened = null))"
+      />
+      <WeighSheet
+        :bowl="weighing"
+        :lightener-key="query.data.value?.lightener_key ?? ''"
+        :lightener-name="query.data.value?.lightener_name ?? 'Lightener'"
+        :can-record="true"
+        :is-busy="acts.isBusy.value"
+        @close="weighing = null"
+        @mixed="mixedAsWeighed"
       />
     </template>
   </main>

@@ -1,15 +1,21 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { RouterLink } from 'vue-router'
-import { queries } from '../api/queries'
+import { RouterLink, useRouter } from 'vue-router'
+import type { Schemas } from '../api/client'
+import { changeClient, importFile, queries } from '../api/queries'
+import { FileError, readText } from '../lib/files'
 import { clock as clockText, countdown, dayName, isoDay, levelText, minutesUntil } from '../lib/time'
 import HairBundle from '../parts/HairBundle.vue'
 import Wait from '../parts/Wait.vue'
 import { useClock } from '../stores/clock'
+import { useNotices } from '../stores/notices'
 import NewService from './NewService.vue'
 
 const clock = useClock()
+const client = useQueryClient()
+const router = useRouter()
+const notices = useNotices()
 const day = ref(isoDay(new Date()))
 const query = useQuery(queries.day(day))
 const isNewOpen = ref(false)
@@ -20,6 +26,44 @@ const stepNames: Record<string, string> = {
   chair: 'Chair',
   tone: 'Tone',
   record: 'Filed',
+}
+const patchTests = computed(() => query.data.value?.patch_tests ?? [])
+const readPatch = async (test: Schemas['DayPatchTest'], result: 'negative' | 'positive') => {
+  const keep = async (value: Schemas['TestResult']) => {
+    await changeClient(test.client_id, { patch_test_result: value })
+    await client.invalidateQueries()
+  }
+  try {
+    await keep(result)
+    const said = result === 'negative' ? 'read clear' : 'a reaction'
+    notices.say(`Patch test of ${test.client_name}: ${said}.`, () => void keep('not_done'))
+  } catch (error) {
+    notices.fail(error)
+  }
+}
+const takeFile = async (event: Event) => {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  try {
+    const text = await readText(file, 5_000_000)
+    let document: unknown
+    try {
+      document = JSON.parse(text)
+    } catch {
+      throw new FileError(`${file.name}: must be a service file (JSON).`)
+    }
+    if (typeof document !== 'object' || document === null || Array.isArray(document))
+      throw new FileError(`${file.name}: must be a service file (a JSON object).`)
+    const taken = await importFile(document as Record<string, unknown>)
+    await client.invalidateQueries()
+    const shelf = taken.added_to_shelf.length ? ` Put on the shelf: ${taken.added_to_shelf.join(', ')}.` : ''
+    notices.say(`${taken.client_name} taken in.${shelf}`)
+    await router.push({ name: 'service', params: { id: taken.service_id } })
+  } catch (error) {
+    notices.fail(error)
+  }
 }
 const services = computed(() => query.data.value?.services ?? [])
 /** What still needs a hand stands above what is filed. */
@@ -46,8 +90,33 @@ const shift = (days: number) => {
         <button type="button" class="btn" :disabled="isToday" @click="day = isoDay(new Date(clock.now))">Today</button>
         <button type="button" class="btn px-4" aria-label="Day after" @click="shift(1)">→</button>
       </div>
+      <label class="btn"
+        >Take a file in<input type="file" accept=".json,application/json" class="sr-only" @change="takeFile"
+      /></label>
       <button type="button" class="btn btn-act" @click="isNewOpen = true">New service</button>
     </div>
+    <section
+      v-if="isToday && patchTests.length"
+      class="mb-3 rounded-[7px] bg-panel px-4 py-2"
+      :class="{ 'border-l-[8px] border-signal pl-2': patchTests.some((p) => p.is_due) }"
+      aria-label="Patch tests"
+    >
+      <ul>
+        <li v-for="p in patchTests" :key="p.client_id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-1">
+          <span class="grow">
+            <strong>Patch test, {{ p.client_name }}:</strong>
+            {{ p.is_due ? 'read it now' : `to be read ${dayName(p.due_at)}, ${clockText(p.due_at)}` }}
+          </span>
+          <template v-if="p.is_due">
+            <button type="button" class="btn !min-h-11" @click="readPatch(p, 'negative')">Clear</button>
+            <button type="button" class="btn btn-stop !min-h-11" @click="readPatch(p, 'positive')">Reacted</button>
+          </template>
+          <RouterLink v-else class="btn !min-h-11" :to="{ name: 'client', params: { id: p.client_id } }"
+            >Open the card</RouterLink
+          >
+        </li>
+      </ul>
+    </section>
     <Wait
       v-if="!query.data.value"
       :is-loading="query.isLoading.value"

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { RouterLink } from 'vue-router'
+import type { Schemas } from '../api/client'
+import { homeCare, scalps, tones } from '../lib/words'
+import type { Draft } from '../stores/consultation'
+import Choice from './Choice.vue'
+import Stepper from './Stepper.vue'
+import SwatchScale from './SwatchScale.vue'
+import Tick from './Tick.vue'
+
+/** The person and the wish: what of the client changes the work. */
+const props = defineProps<{
+  draft: Draft
+  service: Schemas['ServiceOut']
+  natural: Schemas['PaletteOut']
+  isLocked: boolean
+}>()
+const emit = defineEmits<{ edit: [change: (draft: Draft) => void] }>()
+type Care = (typeof homeCare)[number]['value']
+const has = (care: Care) => props.draft.home_care?.includes(care) ?? false
+const toggle = (care: Care, isOn: boolean) =>
+  emit('edit', (d) => (d.home_care = [...(d.home_care ?? []).filter((c) => c !== care), ...(isOn ? [care] : [])]))
+/** One wish for all: every zone that is not to keep its depth takes it. */
+const wishFor = (level: number) =>
+  emit('edit', (d) => {
+    d.wanted_level = level
+    for (const z of d.zones) if (!z.keeps_depth) z.target_level = Math.max(level, z.start_level)
+  })
+const buildUp = () => has('violet_shampoo') || has('ash_shampoo') || has('minerals')
+</script>
+
+<template>
+  <fieldset class="flex flex-col gap-4" :disabled="isLocked">
+    <legend class="sr-only">The person and the wish</legend>
+    <div>
+      <label class="label" for="wish">The wish, in the client's words</label>
+      <textarea
+        id="wish"
+        class="field min-h-20 py-2"
+        maxlength="2000"
+        :value="draft.wish"
+        @change="(e) => emit('edit', (d) => (d.wish = (e.target as HTMLTextAreaElement).value))"
+      />
+    </div>
+    <Choice
+      legend="Tone wanted"
+      :options="tones"
+      :model-value="draft.tone ?? null"
+      @update:model-value="(v) => emit('edit', (d) => (d.tone = v))"
+    />
+    <SwatchScale
+      legend="Level wanted, for all zones that do not keep their depth"
+      :levels="natural.levels"
+      :hexes="natural.hexes"
+      :model-value="draft.wanted_level ?? null"
+      @update:model-value="wishFor"
+    />
+    <Choice
+      legend="Scalp"
+      :options="scalps"
+      :model-value="draft.scalp ?? null"
+      @update:model-value="(v) => emit('edit', (d) => (d.scalp = v))"
+    />
+    <div>
+      <p class="label">In use at home</p>
+      <div class="grid gap-x-4 sm:grid-cols-2">
+        <Tick
+          v-for="care in homeCare"
+          :key="care.value"
+          :model-value="has(care.value)"
+          @update:model-value="(v) => toggle(care.value, v)"
+        >
+          {{ care.name }}
+        </Tick>
+      </div>
+      <Tick
+        v-if="buildUp()"
+        :model-value="draft.is_clarified ?? false"
+        @update:model-value="(v) => emit('edit', (d) => (d.is_clarified = v))"
+      >
+        <strong>Washed out today</strong> and read again
+      </Tick>
+    </div>
+    <div class="grid gap-4 sm:grid-cols-2">
+      <Stepper
+        label="Time the client has"
+        unit="min"
+        :min="15"
+        :max="900"
+        :step="15"
+        placeholder="open"
+        :model-value="draft.time_min ?? null"
+        @update:model-value="(v) => emit('edit', (d) => (d.time_min = v))"
+      />
+      <Stepper
+        label="Time booked"
+        unit="min"
+        :min="15"
+        :max="900"
+        :step="15"
+        placeholder="open"
+        :model-value="draft.booked_min ?? null"
+        @update:model-value="(v) => emit('edit', (d) => (d.booked_min = v))"
+      />
+      <div>
+        <label class="label" for="allergies">Allergies and past reactions</label>
+        <input
+          id="allergies"
+          class="field"
+          maxlength="500"
+          :value="draft.allergies"
+          @change="(e) => emit('edit', (d) => (d.allergies = (e.target as HTMLInputElement).value))"
+        />
+      </div>
+      <div>
+        <label class="label" for="medication">Medication, as told</label>
+        <input
+          id="medication"
+          class="field"
+          maxlength="500"
+          :value="draft.medication"
+          @change="(e) => emit('edit', (d) => (d.medication = (e.target as HTMLInputElement).value))"
+        />
+      </div>
+    </div>
+    <p class="text-sm text-soft">
+      <template v-if="service.client_age_years !== null">{{ service.client_age_years }} years</template
+      ><template v-else>Age not asked</template
+      ><template v-if="service.has_reacted_before"> · has reacted before</template>.
+      <RouterLink
+        class="font-semibold text-ink underline underline-offset-4"
+        :to="{ name: 'client', params: { id: service.client_id } }"
+        >Change on the client's card</RouterLink
+      >
+    </p>
+  </fieldset>
+</template>

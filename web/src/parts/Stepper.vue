@@ -1,0 +1,56 @@
+<script setup lang="ts">
+/** A number stepped by two large buttons, or typed. */
+const props = defineProps<{
+  label: string
+  modelValue: number | null
+  unit: string
+  min: number
+  max: number
+  step: number
+  placeholder?: string
+  isDisabled?: boolean
+}>()
+const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
+const id = `step-${props.label.replace(/\W+/g, '-').toLowerCase()}`
+const send = (value: number) => {
+  if (Number.isFinite(value)) emit('update:modelValue', Math.min(props.max, Math.max(props.min, value)))
+}
+const by = (direction: number) => send((props.modelValue ?? props.min) + direction * props.step)
+</script>
+
+<template>
+  <div>
+    <label class="label" :for="id">{{ label }}</label>
+    <div class="flex items-stretch">
+      <button
+        type="button"
+        class="btn !rounded-r-none !px-3.5"
+        :disabled="isDisabled || (modelValue !== null && modelValue <= min)"
+        :aria-label="`${label}: less`"
+        @click="by(-1)"
+      >
+        −
+      </button>
+      <span class="flex min-h-12 grow items-center justify-center gap-1 border-y border-strong bg-raised px-1">
+        <input
+          :id="id"
+          class="num w-16 bg-transparent text-center text-lg outline-none focus-visible:outline-3 focus-visible:outline-signal"
+          inputmode="decimal"
+          :value="modelValue ?? ''"
+          :placeholder="placeholder"
+          :disabled="isDisabled"
+          @change="(e) => send(Number((e.target as HTMLInputElement).value.replace(',', '.')))"
+        /><span class="text-sm text-soft">{{ unit }}</span>
+      </span>
+      <button
+        type="button"
+        class="btn !rounded-l-none !px-3.5"
+        :disabled="isDisabled || (modelValue !== null && modelValue >= max)"
+        :aria-label="`${label}: more`"
+        @click="by(1)"
+      >
+        +
+      </button>
+    </div>
+  </div>
+</template>

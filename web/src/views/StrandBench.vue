@@ -1,0 +1,209 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, onBeforeUnmount, ref } from 'vue'
+import { RouterLink } from 'vue-router'
+import type { Schemas } from '../api/client'
+import { queries, readStrandCsv, writeStrandCsv } from '../api/queries'
+import { readText, saveText } from '../lib/files'
+import { modes } from '../lib/words'
+import Choice from '../parts/Choice.vue'
+import Sheet from '../parts/Sheet.vue'
+import Stepper from '../parts/Stepper.vue'
+import StrandCard from '../parts/StrandCard.vue'
+import SwatchScale from '../parts/SwatchScale.vue'
+import { useClock } from '../stores/clock'
+import { useConsultation } from '../stores/consultation'
+import { useNotices } from '../stores/notices'
+
+const props = defineProps<{
+  service: Schemas['ServiceOut']
+  shelf: Schemas['ShelfOut']
+  natural: Schemas['PaletteOut']
+}>()
+const client = useQueryClient()
+const clock = useClock()
+const notices = useNotices()
+const form = useConsultation(props.service)
+const isLocked = computed(() => !['consultation', 'plan'].includes(props.service.step))
+const strands = computed(() => form.draft.value.strands)
+const fitted = computed(() => new Map(props.service.strands.map((s) => [s.key, s])))
+const zoneNames = computed(() => Object.fromEntries(form.draft.value.zones.map((z) => [z.key, z.name])))
+
+const change = (key: string, edit: (strand: Schemas['StrandIn']) => void) =>
+  form.change((d) => {
+    const found = d.strands.find((s) => s.key === key)
+    if (found) edit(found)
+  })
+const add = () => {
+  const letters = 'ABCDEFGHIJKL'
+  const key = [...letters].find((l) => !strands.value.some((s) => s.key === l))
+  const lightener = props.service.lightener_key ?? props.shelf.lighteners[0]?.key
+  if (!key || !lightener) return
+  const last = strands.value[strands.value.length - 1]
+  const zone = form.draft.value.zones.find((z) => !z.keeps_depth) ?? form.draft.value.zones[0]
+  form.change((d) =>
+    d.strands.push({
+      key,
+      zone_key: last?.zone_key ?? zone?.key ?? '',
+      lightener_key: last?.lightener_key ?? lightener,
+      start_level: last?.start_level ?? zone?.start_level ?? 5,
+      history: zone?.history ?? 'virgin',
+      thickness: zone?.thickness ?? 'medium',
+      porosity: zone?.porosity ?? 'normal',
+      undertone: null,
+      tint_level: zone?.tint_level ?? null,
+      dye_hue: zone?.dye_hue ?? null,
+      elasticity: 'returns',
+      breakage: 'none',
+      volume_strength: last ? Math.min(40, last.volume_strength + 10) : 20,
+      covering: last?.covering ?? 'foil',
+      has_additive: false,
+      readings: [],
+      stretch_before_percent: null,
+      stretch_after_percent: null,
+      started_at: null,
+      ended_at: null,
+    }),
+  )
+}
+
+const reading = ref<string | null>(null)
+const readStrand = computed(() => strands.value.find((s) => s.key === reading.value) ?? null)
+const mode = ref<(typeof modes)[number]['value']>('wiped')
+const minute = ref(10)
+const palette = useQuery(
+  computed(() => ({
+    ...queries.palette(readStrand.value?.start_level ?? null),
+    enabled: readStrand.value !== null,
+  })),
+)
+const openReading = (key: string) => {
+  const strand = strands.value.find((s) => s.key === key)
+  const to = strand?.ended_at ? new Date(strand.ended_at).getTime() : clock.now
+  const last = strand?.readings?.[strand.readings.length - 1]?.minutes ?? 0
+  minute.value = strand?.started_at
+    ? Math.max(0, Math.round((to - new Date(strand.started_at).getTime()) / 6_000) / 10)
+    : last + 10
+  reading.value = key
+}
+const take = (level: number) => {
+  const key = reading.value
+  if (!key) return
+  change(key, (s) => {
+    s.readings = [...(s.readings ?? []), { minutes: minute.value, level, mode: mode.value }].sort(
+      (a, b) => a.minutes - b.minutes,
+    )
+  })
+  reading.value = null
+}
+
+const saveCsv = async () => {
+  try {
+    await form.settle()
+    saveText('strand-tests.csv', (await readStrandCsv(props.service.id)).text, 'text/csv')
+  } catch (error) {
+    notices.fail(error)
+  }
+}
+const takeCsv = async (event: Event) => {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  try {
+    await form.settle()
+    const text = await readText(file, 100_000)
+    const answer = await writeStrandCsv(props.service.id, form.revision(), text)
+    client.setQueryData(['service', props.service.id], answer)
+    form.accept(answer)
+    void client.invalidateQueries({ queryKey: ['plan', props.service.id] })
+    notices.say(`${answer.strands.length} strands taken in from ${file.name}.`, () => form.undo())
+  } catch (error) {
+    notices.fail(error)
+  }
+}
+onBeforeUnmount(() => {
+  void form.settle().then(() => client.invalidateQueries({ queryKey: ['plan', props.service.id] }))
+})
+</script>
+
+<template>
+  <div class="mb-4 flex flex-wrap items-center gap-3">
+    <div class="grow">
+      <h1 class="text-2xl">Strand bench</h1>
+      <p class="text-soft">
+        Hidden strands, each its developer and its clock. What they teach goes into the plan at once.
+      </p>
+    </div>
+    <button type="button" class="btn" :disabled="strands.length === 0" @click="saveCsv">Save as CSV</button>
+    <label v-if="!isLocked" class="btn"
+      >Take CSV in<input type="file" accept=".csv,text/csv" class="sr-only" @change="takeCsv"
+    /></label>
+    <button v-if="!isLocked" type="button" class="btn" :disabled="strands.length >= 12" @click="add">
+      Add a strand
+    </button>
+  </div>
+  <p
+    v-if="service.move_text"
+    class="mb-4 rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-3 text-lg font-semibold"
+    role="status"
+  >
+    {{ service.move_text }}.
+  </p>
+  <section v-if="strands.length === 0" class="panel flex flex-col items-start gap-3 py-10 text-center sm:items-center">
+    <h2 class="text-xl">No strand yet</h2>
+    <p class="max-w-[52ch] text-soft">
+      Take a hidden strand where the hair resists most, mix a spoonful, start its clock, and read it every five to ten
+      minutes. One strand for each developer you are thinking of.
+    </p>
+    <button v-if="!isLocked" type="button" class="btn btn-act px-8 text-lg" @click="add">Add the first strand</button>
+  </section>
+  <div v-else class="grid items-stretch gap-4 md:grid-cols-2 xl:grid-cols-3">
+    <StrandCard
+      v-for="s in strands"
+      :key="s.key"
+      :strand="s"
+      :fitted="fitted.get(s.key)"
+      :zone-names="zoneNames"
+      :lighteners="shelf.lighteners"
+      :natural="natural"
+      :now="clock.now"
+      :is-locked="isLocked"
+      @edit="(e) => change(s.key, e)"
+      @remove="form.change((d) => (d.strands = d.strands.filter((x) => x.key !== s.key)))"
+      @read="openReading(s.key)"
+    />
+  </div>
+  <Sheet :is-open="reading !== null" :title="`Read strand ${reading ?? ''}`" @close="reading = null">
+    <div class="flex flex-col gap-4">
+      <SwatchScale
+        v-if="palette.data.value"
+        legend="Tap the swatch that matches"
+        :levels="palette.data.value.levels"
+        :hexes="palette.data.value.hexes"
+        :undertones="palette.data.value.undertones"
+        :model-value="null"
+        is-large
+        @update:model-value="take"
+      />
+      <Choice v-model="mode" legend="How it was read" :options="modes" />
+      <div class="max-w-56">
+        <Stepper v-model="minute" label="Minutes in" unit="min" :min="0" :max="180" :step="1" />
+      </div>
+    </div>
+  </Sheet>
+  <div class="no-print fixed inset-x-0 bottom-0 z-20 border-t border-line bg-ground px-4 py-3 sm:px-6">
+    <div class="mx-auto flex max-w-[1320px] items-center gap-3">
+      <button type="button" class="btn" :disabled="!form.canUndo.value" @click="form.undo()">Undo</button>
+      <button type="button" class="btn" :disabled="!form.canRedo.value" @click="form.redo()">Redo</button>
+      <span class="grow text-sm text-soft" role="status">{{
+        { kept: 'Kept', waiting: 'Keeping …', keeping: 'Keeping …', failed: 'Not kept yet' }[form.state.value]
+      }}</span>
+      <RouterLink
+        class="btn btn-act px-8 text-lg"
+        :to="{ name: service.step === 'consultation' ? 'consultation' : 'plan', params: { id: service.id } }"
+        >Back to the {{ service.step === 'consultation' ? 'consultation' : 'plan' }}</RouterLink
+      >
+    </div>
+  </div>
+</template>
