@@ -132,7 +132,7 @@ def start() -> None:
             "--workers", str(args.workers), "--timeout-graceful-shutdown", "2",
             "--log-level", "warning", "--lifespan", "off",
         ]  # fmt: skip
-        code = _serve(command, env, cluster, (args.host, args.port))
+        code = _serve(command, env | {"FERVENS_SERVING": "1"}, cluster, (args.host, args.port))
     finally:
         if cluster:
             cluster.stop()

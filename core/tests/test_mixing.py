@@ -83,6 +83,15 @@ def test_one_large_bowl_wastes_less_and_goes_stale():
     assert len(plan_bowls(other, POWDER, BOTTLES, style=BowlStyle.LARGE)) == 2  # another strength, another bowl
 
 
+def test_small_lanes_share_a_fresh_bowl_while_it_lives():
+    roots = tuple(
+        serving(k, start=6.0 * i, end=6.0 * i + 5.0, foil_count=3, length_mm=12) for i, k in enumerate("abcd")
+    )
+    bowls = plan_bowls(roots, POWDER, BOTTLES)
+    assert [[f.lane_key for f in b.fills] for b in bowls] == [["a", "b", "c"], ["d"]]
+    assert all(b.oldest_min <= POWDER.bowl_life_min for b in bowls)
+
+
 def test_staleness_starts_at_the_bowls_life_and_ends_at_half():
     assert lift_lost_share(20.0, 20.0) == 0.0
     assert lift_lost_share(30.0, 20.0) == pytest.approx(0.1)

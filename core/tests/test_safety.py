@@ -171,6 +171,7 @@ def test_worked_hair_asks_for_a_strand_test():
 
 def test_unsound_hair_and_old_dye_have_their_own_limits():
     assert strongest_volume(zone(elasticity=Elasticity.SLOW), POWDER) == (20.0, "hair that is not quite sound")
+    assert strongest_volume(zone(), POWDER, Elasticity.SLOW) == (20.0, "hair that is not quite sound")
     dyed = zone(history=History.DIRECT_DYE, dye_hue=DyeHue.GREEN)
     assert strongest_volume(dyed, POWDER) == (5.0, "old direct dye is lifted with 1.5 %")
     assert strongest_volume(zone(history=History.DIRECT_DYE, dye_hue=DyeHue.RED), POWDER)[0] == 40.0

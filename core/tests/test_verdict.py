@@ -66,7 +66,7 @@ def test_a_wish_out_of_reach():
 def test_too_little_time_asks_for_another_visit():
     zones = [zone(f"z{i}", 5, 8, foil_count=6) for i in range(6)]
     found = verdict(*zones, time_min=90.0)
-    assert found.kind is VerdictKind.VISITS
+    assert (found.kind, found.title, found.reach) == (VerdictKind.VISITS, "More time, or two visits", ())
     assert any("90 min the client has" in line.text for line in found.lines)
 
 

@@ -124,14 +124,17 @@ def _portions(serving: Serving, life_min: float, mix_per_foil_g: float, style: B
     return [_Portion(serving, mass / count, edges[i], edges[i + 1]) for i in range(count)]
 
 
-def _groups(portions: list[_Portion], style: BowlStyle) -> list[list[_Portion]]:
-    if style is BowlStyle.FRESH:
-        return [[p] for p in portions]
+def _groups(portions: list[_Portion], style: BowlStyle, life_min: float) -> list[list[_Portion]]:
+    """Portions by bowl: those that follow each other share one while its life, or its size, allows."""
     groups: list[list[_Portion]] = []
     for portion in portions:
-        last = groups[-1] if groups else None
-        is_same = last is not None and last[0].serving.volume_strength == portion.serving.volume_strength
-        if last is not None and is_same and sum(p.mass_g for p in [*last, portion]) <= LARGE_BOWL_G:
+        last = groups[-1] if groups else []
+        is_same = bool(last) and last[0].serving.volume_strength == portion.serving.volume_strength
+        if style is BowlStyle.FRESH:
+            is_room = is_same and portion.end_min - last[0].start_min <= life_min + 1e-6
+        else:
+            is_room = is_same and sum(p.mass_g for p in [*last, portion]) <= LARGE_BOWL_G
+        if is_room:
             last.append(portion)
         else:
             groups.append([portion])
@@ -148,13 +151,13 @@ def plan_bowls(
 ) -> tuple[PlannedBowl, ...]:
     """The bowls for lanes in the order they are applied.
 
-    Fresh: no bowl lives longer than its label says, so a long zone takes several. Large: lanes that follow each other
+    Fresh: no bowl lives longer than its label says, so a long zone takes several, and small ones share. Large: lanes that follow each other
     with the same developer share a bowl up to 280 g, whatever its age gets to. Each holds 8 % to spare.
     """
     ordered = sorted(servings, key=lambda s: s.start_min)
     portions = [p for s in ordered for p in _portions(s, lightener.bowl_life_min, mix_per_foil_g, style)]
     found = []
-    for number, group in enumerate(_groups(portions, style), start=1):
+    for number, group in enumerate(_groups(portions, style, lightener.bowl_life_min), start=1):
         used = sum(p.mass_g for p in group)
         made = used * (1.0 + SPARE_SHARE) + LEFT_IN_BOWL_G
         product_g, developer_g = lightener.ratio.split_g(made)

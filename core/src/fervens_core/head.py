@@ -32,8 +32,8 @@ USUAL_HEAD: tuple[HeadZone, ...] = (
     HeadZone("left_side", "Left side", 6),
     HeadZone("right_side", "Right side", 6),
     HeadZone("top", "Top", 7),
-    HeadZone("fringe", "Fringe", 4, is_delicate=True),
     HeadZone("nape", "Nape", 4, is_delicate=True),
+    HeadZone("fringe", "Fringe", 4, is_delicate=True),
     HeadZone("left_temple", "Left temple", 3, is_delicate=True),
     HeadZone("right_temple", "Right temple", 3, is_delicate=True),
 )

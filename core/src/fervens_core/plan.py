@@ -13,6 +13,7 @@ import numpy as np
 
 from fervens_core.bowls import BowlStyle, PlannedBowl, Serving, plan_bowls
 from fervens_core.errors import LimitError
+from fervens_core.hair import Elasticity
 from fervens_core.lift import (
     ADDITIVE_STRENGTH_FACTOR,
     LiftFactors,
@@ -95,7 +96,7 @@ class PlanRequest:
     Args:
         zones: as read, in order of application, keys unique; their parts become lanes.
         lightener, bottles: from the shelf; at least one developer.
-        strands: what was tested beforehand.
+        strands: what was tested beforehand. elasticity: as the head's stretch test had it.
     """
 
     zones: tuple[Zone, ...]
@@ -103,6 +104,7 @@ class PlanRequest:
     bottles: tuple[Developer, ...]
     choice: PlanChoice = PlanChoice()
     strands: tuple[Strand, ...] = ()
+    elasticity: Elasticity = Elasticity.RETURNS
 
     def __post_init__(self) -> None:
         keys = [z.key for z in self.zones]
@@ -233,7 +235,7 @@ def _entries(
     weakest_bottle = min(b.volume_strength for b in request.bottles)
     strongest_bottle = max(b.volume_strength for b in request.bottles)
     for i, zone in enumerate(lanes):
-        limit, reason = strongest_volume(zone, request.lightener)
+        limit, reason = strongest_volume(zone, request.lightener, request.elasticity)
         if strongest_bottle < limit:
             limit, reason = strongest_bottle, "strongest bottle on the shelf"
         if weakest_bottle > limit:

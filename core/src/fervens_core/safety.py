@@ -49,7 +49,8 @@ def _warn(code: str, title: str, advice: str) -> Caution:
 
 
 def _names(lanes: Iterable[Zone]) -> str:
-    return ", ".join(dict.fromkeys(lane.name for lane in lanes))
+    names = list(dict.fromkeys(lane.name for lane in lanes))
+    return ", ".join(names) if len(names) <= 4 else f"{', '.join(names[:3])} and {len(names) - 3} more"
 
 
 def all_hair(zones: tuple[Zone, ...]) -> list[Hair]:
@@ -186,8 +187,14 @@ def toner_block(findings: Findings, shade: TonerShade) -> Caution | None:
     return None
 
 
-def strongest_volume(zone: Zone, lightener: Lightener) -> tuple[float, str]:
-    """Strongest developer allowed on a lane, vol, and what sets the limit."""
+def strongest_volume(
+    zone: Zone, lightener: Lightener, head_elasticity: Elasticity = Elasticity.RETURNS
+) -> tuple[float, str]:
+    """Strongest developer allowed on a lane, vol, and what sets the limit.
+
+    Args:
+        head_elasticity: as the head's own stretch test had it; hair that does not simply return is spared.
+    """
     limits = [
         (VOLUME_MAX, "40 vol is the most for hair"),
         (lightener.max_volume, f"label of {lightener.name}"),
@@ -196,7 +203,8 @@ def strongest_volume(zone: Zone, lightener: Lightener) -> tuple[float, str]:
         limits.append((lightener.max_volume_on_scalp, f"on the scalp, label of {lightener.name}"))
     if zone.is_delicate:
         limits.append((DELICATE_MAX_VOLUME, "delicate hair"))
-    if zone.hair.breakage is not Breakage.NONE or zone.hair.elasticity is not Elasticity.RETURNS:
+    stretches = {zone.hair.elasticity, head_elasticity}
+    if zone.hair.breakage is not Breakage.NONE or stretches != {Elasticity.RETURNS}:
         limits.append((DELICATE_MAX_VOLUME, "hair that is not quite sound"))
     if zone.hair.has_old_vivid_dye:
         limits.append((OLD_VIVID_DYE_MAX_VOLUME, "old direct dye is lifted with 1.5 %"))

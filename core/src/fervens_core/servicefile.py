@@ -64,6 +64,7 @@ class ServiceFile:
             bottles=self.developers,
             choice=self.choice,
             strands=self.strands,
+            elasticity=self.findings.elasticity,
         )
 
 

@@ -143,6 +143,7 @@ def _time_line(needed: float, findings: Findings) -> VerdictLine | None:
     return VerdictLine(Sign.GOOD, f"About {needed:.0f} min in the chair; {least:.0f} min {what}.")
 
 
+_REACHING = (VerdictKind.VISITS, VerdictKind.TODAY)
 _TITLES = {
     VerdictKind.UNREAD: "Read the head",
     VerdictKind.TODAY: "Go today",
@@ -184,9 +185,17 @@ def make_verdict(
     if has_lanes and request is None:
         lines.append(VerdictLine(Sign.CARE, "The shelf has no lightener or no developer: nothing can be planned."))
     kind = _kind(zones, blocks, has_lanes, visits, time_line)
+    is_for_time = False
     if kind is VerdictKind.VISITS:
+        is_for_time = visits == 1
         visits = max(visits, 2) if visits is not None else None
-        title = "Not in six visits" if visits is None else f"Go in {visits} visits"
+        title = (
+            "Not in six visits"
+            if visits is None
+            else "More time, or two visits"
+            if is_for_time
+            else f"Go in {visits} visits"
+        )
     else:
         title = _TITLES[kind]
     if kind in (VerdictKind.NOT_TODAY, VerdictKind.CLARIFY):
@@ -198,7 +207,7 @@ def make_verdict(
         title=title,
         visits=visits,
         lines=tuple(lines),
-        reach=_reach(lanes, visits) if kind in (VerdictKind.VISITS, VerdictKind.TODAY) else (),
+        reach=() if is_for_time or kind not in _REACHING else _reach(lanes, visits),
         chair=chair,
         needed_min=needed,
     )

@@ -72,7 +72,7 @@ def head_visits(request: PlanRequest) -> tuple[LaneVisits, ...]:
     weakest, strongest = (f(b.volume_strength for b in request.bottles) for f in (min, max))
     found = []
     for i, zone in enumerate(lanes):
-        limit = min(strongest_volume(zone, request.lightener)[0], strongest)
+        limit = min(strongest_volume(zone, request.lightener, request.elasticity)[0], strongest)
         if weakest > limit:
             found.append(LaneVisits(zone, (zone.hair.start_level,), zone.hair.start_level, None))
             continue

@@ -54,6 +54,7 @@ def request_of(loaded: Loaded, member: Membership, choices: Choices) -> PlanRequ
         bottles=tuple(developers(member.studio_id)),
         choice=choices.choice,
         strands=loaded.strand_values,
+        elasticity=loaded.findings.elasticity,
     )
 
 

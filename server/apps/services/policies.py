@@ -77,6 +77,6 @@ def _check_volume(loaded: Loaded, key: str, volume: float) -> None:
     if loaded.row.lightener is None:
         raise ConflictError("no_lightener", "Choose a lightener first.")
     zone = loaded.zone(key)
-    most, reason = strongest_volume(zone, lightener_value(loaded.row.lightener))
+    most, reason = strongest_volume(zone, lightener_value(loaded.row.lightener), loaded.findings.elasticity)
     if volume > most + 1e-9:
         raise BlockedError("volume_over_limit", f"{zone.name}: at most {most:g} vol ({reason}), got {volume:g}.")

@@ -50,6 +50,7 @@ from fervens_core.headfile import strand_to_json, zone_to_json
 from fervens_core.paint import curve_points, minute_grid
 from fervens_core.pigment import hair_lab
 from fervens_core.plan import make_plan
+from fervens_core.safety import Severity
 from fervens_core.service import Phase, Step, live_events
 from fervens_core.strand import HeadMove, fit_strands, head_move, teach
 from fervens_core.toning import natural_lab
@@ -229,7 +230,9 @@ def _next_text(loaded: Loaded, now: dt.datetime) -> tuple[str, dt.datetime | Non
     match state.step:
         case Step.CONSULTATION:
             if loaded.is_blocked:
-                return "Must not be lightened today", None, start_hex
+                blocks = [c.code for c in loaded.cautions if c.severity is Severity.BLOCK]
+                text = "Clarify first" if blocks == ["build_up"] else "Must not be lightened today"
+                return text, None, start_hex
             return ("Read the head" if not loaded.zones else "Finish the consultation"), None, start_hex
         case Step.PLAN:
             return "Plan it", None, start_hex
@@ -255,8 +258,9 @@ def day_service(row: Service, now: dt.datetime) -> DayService:
     """One line of the day."""
     loaded = queries.load(row)
     text, due, hexes = _next_text(loaded, now)
-    starts = [z.hair.start_level for z in loaded.zones]
-    targets = [z.target_level for z in loaded.zones]
+    worked = loaded.lanes or loaded.zones
+    starts = [z.hair.start_level for z in worked]
+    targets = [z.target_level for z in worked]
     return DayService(
         id=row.pk,
         client_name=row.client.name,

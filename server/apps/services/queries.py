@@ -123,6 +123,7 @@ def plan_request(loaded: Loaded) -> PlanRequest:
         bottles=tuple(developers(row.studio_id)),
         choice=choice_value(row, [z.key for z in loaded.zones]),
         strands=loaded.strand_values,
+        elasticity=loaded.findings.elasticity,
     )
 
 

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
+
 import numpy as np
 
 from apps.shelf.models import Developer, Lightener, Toner
@@ -49,6 +51,7 @@ def toner_value(row: Toner) -> core.TonerShade:
     )
 
 
+@lru_cache(maxsize=2000)
 def shade_hex(shade: core.TonerShade) -> str:
     """A shade on palest hair, taken fully, as a screen colour."""
     pale = hair_absorption(8.0, np.array(10.0))

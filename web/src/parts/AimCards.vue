@@ -9,9 +9,15 @@ const props = defineProps<{ aims: readonly Schemas['AimOut'][]; taken: Schemas['
 const emit = defineEmits<{ take: [aim: Schemas['Aim']] }>()
 const longest = computed(() => Math.max(...props.aims.map((a) => a.finish_min), 30))
 const share = (minute: number) => `${(minute / longest.value) * 100}%`
-const visits = (a: Schemas['AimOut']) =>
-  a.visits === null ? 'not in six visits' : a.visits === 1 ? 'one visit' : `${a.visits} visits`
-const spread = (a: Schemas['AimOut']) => (a.spread_levels < 0.05 ? 'none' : `${a.spread_levels.toFixed(1)} level`)
+const facts = (a: Schemas['AimOut']) => [
+  `to ${levelText(Math.round(a.strongest_volume * 10) / 10)} vol · spread ${a.spread_levels.toFixed(1)} level`,
+  `load ${a.contact_load_volume_min.toFixed(0)} vol·min · ${a.contact_min.toFixed(0)} min on hair`,
+  `${a.bowl_count} bowls in ${a.wave_count} ${a.wave_count === 1 ? 'wave' : 'waves'}`,
+]
+const visits = (a: Schemas['AimOut']) => {
+  const count = a.visits === null ? 'Not in six visits' : a.visits === 1 ? 'One visit' : `${a.visits} visits`
+  return a.short_count ? `${count}; ${a.short_count} of ${a.lanes.length} short today` : count
+}
 </script>
 
 <template>
@@ -26,51 +32,36 @@ const spread = (a: Schemas['AimOut']) => (a.spread_levels < 0.05 ? 'none' : `${a
       :disabled="isLocked"
       @click="emit('take', a.aim)"
     >
-      <span class="flex items-baseline gap-2">
-        <span class="text-xl font-bold">{{ words[a.aim].name }}</span>
-        <span class="grow truncate text-sm text-soft">{{ words[a.aim].says }}</span>
-        <span class="num text-2xl leading-none">{{ a.finish_min.toFixed(0) }}</span><span class="text-sm">min</span>
-      </span>
-      <span class="mt-2 flex flex-col gap-[3px]" aria-hidden="true">
-        <span v-for="(lane, i) in a.lanes" :key="i" class="relative block h-[6px]">
-          <span
-            class="hatch absolute inset-y-0 opacity-50"
-            :style="{ left: share(lane.start_min), width: share(lane.end_min - lane.start_min) }"
-          />
-          <span
-            class="swatch absolute inset-y-0 rounded-r-[2px]"
-            :class="{ 'opacity-60': lane.is_short }"
-            :style="{
-              left: share(lane.end_min),
-              width: share(lane.rinse_min - lane.end_min),
-              background: `linear-gradient(to right, ${lane.hexes[0]}, ${lane.hexes[1]})`,
-            }"
-          />
+      <span class="grid grid-cols-[minmax(0,1fr)_38%] gap-x-4">
+        <span>
+          <span class="flex items-baseline gap-2">
+            <span class="text-xl font-bold" :title="words[a.aim].says">{{ words[a.aim].name }}</span>
+            <span class="num ml-auto text-2xl leading-none">{{ a.finish_min.toFixed(0) }}</span><span class="text-sm"
+              >min</span
+            >
+          </span>
+          <span class="mt-1 block text-sm leading-snug">
+            <span v-for="(line, n) in facts(a)" :key="n" class="block whitespace-nowrap">{{ line }}</span>
+            <b class="block">{{ visits(a) }}</b>
+          </span>
         </span>
-      </span>
-      <span class="mt-2 grid grid-cols-2 gap-x-3 gap-y-0.5 text-sm">
-        <span
-          ><span class="text-soft">strongest</span>
-          <b class="num text-base">{{ levelText(a.strongest_volume) }}</b> vol</span
-        >
-        <span
-          ><span class="text-soft">spread</span> <b class="num text-base">{{ spread(a) }}</b></span
-        >
-        <span
-          ><span class="text-soft">load</span>
-          <b class="num text-base">{{ a.contact_load_volume_min.toFixed(0) }}</b> vol·min</span
-        >
-        <span
-          ><span class="text-soft">on hair</span> <b class="num text-base">{{ a.contact_min.toFixed(0) }}</b> min</span
-        >
-        <span
-          ><b class="num text-base">{{ a.bowl_count }}</b> bowls, <b class="num text-base">{{ a.wave_count }}</b>
-          {{ a.wave_count === 1 ? 'wave' : 'waves' }}</span
-        >
-        <span :class="{ 'font-bold': a.visits !== 1 }">{{ visits(a) }}</span>
-      </span>
-      <span v-if="a.short_count" class="mt-1 block text-sm font-semibold">
-        {{ a.short_count }} of {{ a.lanes.length }} stop short today
+        <span class="flex flex-col justify-center gap-[3px]" aria-hidden="true">
+          <span v-for="(lane, i) in a.lanes" :key="i" class="relative block h-[6px] max-h-[6px] min-h-[2px] shrink">
+            <span
+              class="hatch absolute inset-y-0 opacity-50"
+              :style="{ left: share(lane.start_min), width: share(lane.end_min - lane.start_min) }"
+            />
+            <span
+              class="swatch absolute inset-y-0 rounded-r-[2px]"
+              :class="{ 'opacity-60': lane.is_short }"
+              :style="{
+                left: share(lane.end_min),
+                width: share(lane.rinse_min - lane.end_min),
+                background: `linear-gradient(to right, ${lane.hexes[0]}, ${lane.hexes[1]})`,
+              }"
+            />
+          </span>
+        </span>
       </span>
     </button>
   </div>

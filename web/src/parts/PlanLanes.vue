@@ -107,7 +107,7 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
 <template>
   <section ref="rows" class="panel !px-0 !py-2" aria-label="Zones in order of application">
     <div class="plan-row px-4 text-sm text-soft">
-      <span class="hidden md:block">Order of application</span>
+      <span class="hidden md:block print:block">Order of application</span>
       <div ref="field" class="relative h-6">
         <span
           v-for="m in marks"
@@ -117,19 +117,19 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
           >{{ m }}</span
         >
       </div>
-      <span class="hidden text-right md:block">at the rinse</span>
+      <span class="hidden text-right md:block print:block">at the rinse</span>
     </div>
     <div v-for="({ wave, lanes }, w) in waves" :key="wave.number" class="relative" :data-wave="wave.number">
       <div
         v-if="waves.length > 1"
-        class="flex flex-wrap items-center gap-x-4 border-t border-strong bg-sunk px-4 py-1 text-[15px]"
+        class="flex flex-wrap items-center gap-x-4 border-t border-strong bg-sunk px-4 py-0.5 text-[15px]"
       >
         <strong>Wave {{ wave.number }}</strong>
         <span class="text-soft">{{ w < waves.length - 1 ? 'rinse, tone, go on' : 'the last' }}</span>
         <button
           v-if="w > 0 && !isLocked"
           type="button"
-          class="no-print ml-auto min-h-9 px-1 text-sm font-semibold underline underline-offset-4"
+          class="no-print ml-auto min-h-7 px-1 text-sm font-semibold underline underline-offset-4"
           @click="emit('part', wave.zone_keys[0] ?? '')"
         >
           join with wave {{ wave.number - 1 }}
@@ -236,10 +236,10 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
         </div>
       </div>
       <div class="plan-row pointer-events-none absolute inset-0 !items-stretch px-4">
-        <span class="hidden md:block" />
+        <span class="hidden md:block print:block" />
         <div class="relative">
           <div
-            class="pointer-events-auto absolute top-0 z-10 h-9 w-12 -translate-x-1/2 touch-none md:h-full"
+            class="pointer-events-auto absolute top-0 z-10 h-9 w-12 -translate-x-1/2 touch-none md:h-full print:h-full"
             :class="isLocked ? 'cursor-default' : 'cursor-ew-resize'"
             role="slider"
             :tabindex="isLocked ? -1 : 0"
@@ -254,7 +254,7 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
             @keydown="(e) => keyFinish(w, e)"
           >
             <span
-              class="absolute inset-y-0 left-1/2 hidden -translate-x-1/2 bg-signal md:block"
+              class="absolute inset-y-0 left-1/2 hidden -translate-x-1/2 bg-signal md:block print:block"
               :class="dragging === w ? 'w-[5px]' : 'w-[3px]'"
             />
             <span
@@ -263,7 +263,7 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
             >
           </div>
         </div>
-        <span class="hidden md:block" />
+        <span class="hidden md:block print:block" />
       </div>
     </div>
   </section>
@@ -283,7 +283,7 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
 }
 @media print {
   .plan-row {
-    grid-template-columns: 200px minmax(0, 1fr) 104px;
+    grid-template-columns: 220px minmax(0, 1fr) 132px;
     padding-block: 0;
   }
 }

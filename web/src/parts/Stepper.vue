@@ -31,16 +31,16 @@ const by = (direction: number) => send((props.modelValue ?? props.min) + directi
       >
         −
       </button>
-      <span class="flex min-h-12 grow items-center justify-center gap-1 border-y border-strong bg-raised px-1">
+      <span class="flex min-h-12 min-w-0 grow items-center justify-center gap-1 border-y border-strong bg-raised px-1">
         <input
           :id="id"
-          class="num w-16 bg-transparent text-center text-lg outline-none focus-visible:outline-3 focus-visible:outline-signal"
+          class="num w-full min-w-0 bg-transparent text-center text-lg outline-none focus-visible:outline-3 focus-visible:outline-signal"
           inputmode="decimal"
           :value="modelValue ?? ''"
           :placeholder="placeholder"
           :disabled="isDisabled"
           @change="(e) => send(Number((e.target as HTMLInputElement).value.replace(',', '.')))"
-        /><span class="text-sm text-soft">{{ unit }}</span>
+        /><span class="shrink-0 text-sm whitespace-nowrap text-soft">{{ unit }}</span>
       </span>
       <button
         type="button"

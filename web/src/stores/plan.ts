@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, type Ref, ref } from 'vue'
+import { computed, type Ref, ref, shallowRef } from 'vue'
 import { ApiError, type Schemas } from '../api/client'
 import { previewPlan, queries, writePlan } from '../api/queries'
 
@@ -12,7 +12,7 @@ export type Choice = Omit<Schemas['PlanIn'], 'revision' | 'wave_starts'> & { wav
 /** The plan being made: kept on the server after each change, with undo; a drag only looks, until it is let go. */
 export function usePlan(id: string, isLocked: Ref<boolean>) {
   const client = useQueryClient()
-  const shown = ref<Schemas['PlanOut'] | null>(null)
+  const shown = shallowRef<Schemas['PlanOut'] | null>(null) // replaced whole; its curves are long
   const problem = ref('')
   /** In a what-if nothing is kept until it is said so. */
   const isWhatIf = ref(false)

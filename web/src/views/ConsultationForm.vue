@@ -112,7 +112,7 @@ const blocks = computed(() => cautions.value.filter((c) => c.caution.severity ==
 const open = computed(() => cautions.value.filter((c) => c.caution.severity === 'warn' && !c.acknowledged_at))
 const acknowledge = async (code: string) => {
   await form.settle()
-  await acts.act('CautionAcknowledged', { caution: code }, 'Acknowledged, with your name and the time.')
+  await acts.act('CautionAcknowledged', { caution: code }) // the list itself shows the name and the time
 }
 const next = computed(() => {
   const verdict = props.service.verdict
@@ -310,6 +310,9 @@ const shown = (zone: Zone) =>
           <p class="mt-3 text-soft">
             Pick the level the hair stands at now; the rest follows from it and can be changed.
           </p>
+          <button v-if="chosen.length" type="button" class="btn mt-3" @click="selected = chosen.map((z) => z.key)">
+            Only the {{ chosen.length }} that {{ chosen.length === 1 ? 'is' : 'are' }} read
+          </button>
         </template>
       </template>
     </section>

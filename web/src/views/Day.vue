@@ -109,7 +109,7 @@ const shift = (days: number) => {
           </span>
           <template v-if="p.is_due">
             <button type="button" class="btn !min-h-11" @click="readPatch(p, 'negative')">Clear</button>
-            <button type="button" class="btn btn-stop !min-h-11" @click="readPatch(p, 'positive')">Reacted</button>
+            <button type="button" class="btn !min-h-11 text-stop" @click="readPatch(p, 'positive')">Reacted</button>
           </template>
           <RouterLink v-else class="btn !min-h-11" :to="{ name: 'client', params: { id: p.client_id } }"
             >Open the card</RouterLink

@@ -43,7 +43,9 @@ const short = computed(() => lanes.value.filter((l) => l.reason))
 const notes = computed(() => {
   const by = new Map<string, string[]>()
   for (const l of lanes.value) if (l.note) by.set(l.note, [...(by.get(l.note) ?? []), l.name])
-  return [...by].map(([text, names]) => ({ text, names: names.join(', ') }))
+  const few = (names: string[]) =>
+    names.length > 4 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : names.join(', ')
+  return [...by].map(([text, names]) => ({ text, names: few(names) }))
 })
 const isUsualOrder = computed(() => {
   const wanted = shown.value?.proposed_order.map((p) => p.key) ?? []
@@ -121,6 +123,21 @@ const booked = computed(() => {
   if (p.booked_min === null) return needed
   const left = p.booked_min - p.chair_min
   return `${needed}, ${p.booked_min.toFixed(0)} booked${left < 0 ? `: ${(-left).toFixed(0)} too few` : ''}`
+})
+/** The plan as one page for the trolley: the more lanes and bowls, the smaller. */
+const printZoom = computed(() => {
+  const p = shown.value
+  if (!p) return 0.75
+  const height =
+    210 +
+    p.lanes.length * 56 +
+    p.waves.length * 30 +
+    p.bowls.length * 27 +
+    (short.value.length + notes.value.length) * 46
+  return Math.min(0.76, 1020 / height)
+})
+watch(printZoom, (zoom) => document.documentElement.style.setProperty('--print-zoom', zoom.toFixed(3)), {
+  immediate: true,
 })
 const print = () => window.print()
 </script>

@@ -17,7 +17,8 @@ watch(query.data, (s) => s && clock.learn(s.server_now))
 const span = computed(() => {
   const zones = query.data.value?.zones ?? []
   if (zones.length === 0) return ''
-  const from = Math.min(...zones.map((z) => z.start_level))
+  const worked = zones.filter((z) => !z.keeps_depth)
+  const from = Math.min(...(worked.length ? worked : zones).flatMap((z) => [z.start_level, z.root?.start_level ?? 10]))
   const to = Math.max(...zones.map((z) => z.target_level))
   return `level ${levelText(from)} to ${levelText(to)}, ${query.data.value?.tone}`
 })
