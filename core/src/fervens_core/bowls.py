@@ -151,8 +151,9 @@ def plan_bowls(
 ) -> tuple[PlannedBowl, ...]:
     """The bowls for lanes in the order they are applied.
 
-    Fresh: no bowl lives longer than its label says, so a long zone takes several, and small ones share. Large: lanes that follow each other
-    with the same developer share a bowl up to 280 g, whatever its age gets to. Each holds 8 % to spare.
+    Fresh: no bowl lives longer than its label says, so a long zone takes several, and small ones share. Large: lanes
+    that follow each other with the same developer share a bowl up to 280 g, whatever its age gets to. Each holds 8 % to
+    spare.
     """
     ordered = sorted(servings, key=lambda s: s.start_min)
     portions = [p for s in ordered for p in _portions(s, lightener.bowl_life_min, mix_per_foil_g, style)]

@@ -64,7 +64,10 @@ def minute_grid(end_min: float) -> Floats:
 def curve_points(minutes: Floats, bands: Floats, colours: list[str]) -> tuple[CurvePoint, ...]:
     """Points of a curve from its minutes (m,), level bands (3, m) and colours; levels to a thousandth."""
     rounded = np.round(np.vstack([minutes, bands]), 3).T.tolist()
-    return tuple(CurvePoint(*values, colour) for values, colour in zip(rounded, colours, strict=True))
+    return tuple(
+        CurvePoint(minute, slow, likely, fast, colour)
+        for (minute, slow, likely, fast), colour in zip(rounded, colours, strict=True)
+    )
 
 
 def crossings(start_level: float, minutes: Floats, likely: Floats) -> tuple[Crossing, ...]:

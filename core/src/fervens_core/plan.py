@@ -40,8 +40,8 @@ WAVE_COST_LEVELS = 0.5
 """[MODEL] a wave more is worth half a level over all lanes: it costs a rinse, a toning and a second line to watch."""
 HARSH_VOLUME, HARSH_LEVELS_PER_VOLUME = 30.0, 0.05
 """[MODEL] for the even aim 10 vol more than 30 on one lane weigh as much as another wave."""
-USUAL_FILL = 0.55
-"""Where the search for the number of waves begins: about half of the label's time goes into applying."""
+USUAL_FILL = 0.7
+"""Where the search for the number of waves begins: so much of the label's time goes into applying."""
 SHIFTED_UNITS_MAX = 16
 """Up to so many zones the partings between waves are tried one zone to either side."""
 SPREAD_STEP = 0.1
@@ -304,7 +304,7 @@ def choose_line(outcome: Outcome, aim: Aim) -> int:
     candidates = np.flatnonzero(outcome.missed <= outcome.missed.min() + LEVEL_TOLERANCE)
     if aim is Aim.GENTLE:
         return int(candidates[np.argmin(outcome.load[candidates])])
-    if aim is Aim.EVEN:
+    if aim is Aim.EVEN and candidates.size > 1:
         strongest = outcome.strongest[candidates]
         candidates = candidates[strongest <= strongest.min() + STRONGER_ALLOWED_VOLUME]
         spread = np.round(outcome.spread[candidates] / SPREAD_STEP)
@@ -312,10 +312,20 @@ def choose_line(outcome: Outcome, aim: Aim) -> int:
     return int(candidates[0])
 
 
-class _Solver:
-    def __init__(self, request: PlanRequest, entries: list[Entry]) -> None:
+class Solver:
+    """The search over waves and lines for one request; waves once solved are kept, since the search comes back to them.
+
+    Args:
+        entries: the lanes to be planned; None to make them from the request.
+    """
+
+    def __init__(self, request: PlanRequest, entries: list[Entry] | None = None) -> None:
+        if entries is None:
+            lanes = lanes_of(request.zones)
+            entries, _ = _entries(request, lanes, [zone_factors(z, request.lightener) for z in lanes])
         self.request = request
         self.entries = entries
+        self.units = _units(entries)
         self.table = LaneTable(entries)
         self.known: dict[tuple[object, ...], _Solved] = {}
         self.mixing = Mixing(
@@ -513,8 +523,8 @@ def make_plan(request: PlanRequest) -> Plan:
     move = head_move(taught) if has_read_strand(request) else None
     if not entries:
         return Plan((), (), tuple(left_out), (), prior(()), move)
-    solver = _Solver(request, entries)
-    solved = solver.chain(solver.groups(_units(entries)), request.choice.finish_mins)
+    solver = Solver(request, entries)
+    solved = solver.chain(solver.groups(solver.units), request.choice.finish_mins)
     rows = [(number, s, k) for number, s in enumerate(solved, start=1) for k in range(len(s.outcome.starts))]
     belief = _belief(request, lanes, taught, expected, rows)
     windows = ready_windows(belief, [s.wave.all_table.entries[k].zone.target_level for _, s, k in rows]).tolist()

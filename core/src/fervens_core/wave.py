@@ -163,12 +163,25 @@ class Outcome:
     walls: Floats
     volumes: Floats
     levels: Floats
-    shorts: Floats
+    targets: Floats
     hands_free: Floats
     missed: Floats
-    spread: Floats
-    strongest: Floats
-    load: Floats
+
+    @property
+    def spread(self) -> Floats:
+        """Levels between the lane that passes its target most and the one that misses it most, shape (m,)."""
+        off = self.levels - self.targets
+        return np.asarray(off.max(axis=0) - off.min(axis=0))
+
+    @property
+    def strongest(self) -> Floats:
+        """Strongest developer, vol, shape (m,)."""
+        return np.asarray(self.volumes.max(axis=0))
+
+    @property
+    def load(self) -> Floats:
+        """Contact load, vol min, shape (m,)."""
+        return np.asarray((self.volumes * (self.rinses - self.starts)).sum(axis=0))
 
 
 Busy = tuple[tuple[float, float], ...]
@@ -233,12 +246,12 @@ class Wave:
         walls = self.starts + self.label_max_min
         rinses = self._rinses(finishes, self.ends, walls)
         volumes = self.table.volumes(rinses - self.ends, mixing)
-        rinses = self._ready_first(self.table, rinses, self.ends, volumes, mixing)
+        rinses, levels = self._ready_first(self.table, rinses, self.ends, volumes, mixing)
         if not self.join_tables:
             hands = np.full(finishes.shape, float(self.ends.max()) + JOIN_CHANGEOVER_MIN)
-            return self._outcome(finishes, (self.starts, self.ends, rinses, walls, volumes), hands, mixing)
+            return self._outcome(finishes, (self.starts, self.ends, rinses, walls, volumes, levels), hands)
         shape = volumes.shape
-        first = [np.broadcast_to(a, shape) for a in (self.starts, self.ends, rinses, walls, volumes)]
+        first = [np.broadcast_to(a, shape) for a in (self.starts, self.ends, rinses, walls, volumes, levels)]
         parts: list[tuple[Floats, ...]] = [tuple(first)]
         hands = np.full(finishes.shape, float(self.ends.max()) + JOIN_CHANGEOVER_MIN)
         if self.busy:
@@ -246,15 +259,19 @@ class Wave:
         for table in self.join_tables:
             part, hands = self._join(table, finishes, mixing, volumes, hands)
             parts.append(part)
-        return self._outcome(finishes, tuple(np.vstack([p[i] for p in parts]) for i in range(5)), hands, mixing)
+        return self._outcome(finishes, tuple(np.vstack([p[i] for p in parts]) for i in range(6)), hands)
 
-    def _ready_first(self, table: LaneTable, rinses: Floats, ends: Floats, volumes: Floats, mixing: Mixing) -> Floats:
-        """Rinses, with lanes that even their weakest developer would take past the target rinsed alone when ready."""
-        _, over = table.short_and_over(table.levels(volumes, rinses - ends, mixing.strength_factor))
-        if not over.any():
-            return rinses
+    def _ready_first(
+        self, table: LaneTable, rinses: Floats, ends: Floats, volumes: Floats, mixing: Mixing
+    ) -> tuple[Floats, Floats]:
+        """Rinses and levels, with lanes that would pass their target by more than is free rinsed alone when ready."""
+        levels = table.levels(volumes, rinses - ends, mixing.strength_factor)
+        is_over = levels > table.target + OVERSHOOT_FREE
+        if not is_over.any():
+            return rinses, levels
         ready = ends + np.maximum(table.minutes_to(table.work, volumes, mixing.strength_factor), PROCESSING_MIN_MIN)
-        return np.where(over > 0.0, np.minimum(rinses, ready), rinses)
+        early = np.where(is_over, np.minimum(rinses, ready), rinses)
+        return early, table.levels(volumes, early - ends, mixing.strength_factor)
 
     def _join(
         self, table: LaneTable, finishes: Floats, mixing: Mixing, main_volumes: Floats, hands: Floats
@@ -276,23 +293,16 @@ class Wave:
         walls = starts + self.label_max_min
         rinses = self._rinses(finishes, ends, walls)
         volumes = table.volumes((rinses - ends)[None, :], mixing)[0]
-        rinses = self._ready_first(table, rinses[None, :], ends, volumes, mixing)[0]
-        return (starts, ends, rinses, walls, volumes), ends + JOIN_CHANGEOVER_MIN
+        alone, levels = self._ready_first(table, rinses[None, :], ends, volumes, mixing)
+        return (starts, ends, alone[0], walls, volumes, levels[0]), ends + JOIN_CHANGEOVER_MIN
 
-    def _outcome(
-        self,
-        finishes: Floats,
-        times: tuple[Floats, ...],
-        hands: Floats,
-        mixing: Mixing,
-    ) -> Outcome:
-        starts, ends, rinses, walls, volumes = times
+    def _outcome(self, finishes: Floats, lanes: tuple[Floats, ...], hands: Floats) -> Outcome:
+        starts, ends, rinses, walls, volumes, levels = lanes
         table = self.all_table
-        levels = table.levels(volumes, rinses - ends, mixing.strength_factor)
         shorts, overs = table.short_and_over(levels)
-        late = np.sum(rinses > finishes + 1e-6, axis=0)
-        alone = np.sum(rinses < finishes - ALONE_FREE_MIN, axis=0)
-        off = levels - table.target
+        late = rinses > finishes + 1e-6
+        alone = rinses < finishes - ALONE_FREE_MIN
+        costs = shorts + OVERSHOOT_WEIGHT * overs + LATE_PENALTY * late + ALONE_COST * alone
         return Outcome(
             finishes=finishes,
             starts=starts,
@@ -301,10 +311,7 @@ class Wave:
             walls=walls,
             volumes=volumes,
             levels=levels,
-            shorts=shorts,
+            targets=table.target,
             hands_free=hands - JOIN_CHANGEOVER_MIN + CHANGEOVER_MIN,
-            missed=shorts.sum(axis=0) + OVERSHOOT_WEIGHT * overs.sum(axis=0) + LATE_PENALTY * late + ALONE_COST * alone,
-            spread=off.max(axis=0) - off.min(axis=0),
-            strongest=volumes.max(axis=0),
-            load=(volumes * (rinses - starts)).sum(axis=0),
+            missed=costs.sum(axis=0),
         )

@@ -41,7 +41,7 @@ const visits = (a: Schemas['AimOut']) => {
             >
           </span>
           <span class="mt-1 block text-sm leading-snug">
-            <span v-for="(line, n) in facts(a)" :key="n" class="block whitespace-nowrap">{{ line }}</span>
+            <span v-for="(line, n) in facts(a)" :key="n" class="block">{{ line }}</span>
             <b class="block">{{ visits(a) }}</b>
           </span>
         </span>

@@ -33,7 +33,7 @@ const says = (bowl: Schemas['BowlOut']) => bowl.fills.map((f) => f.lane_name).jo
       </p>
       <slot />
     </div>
-    <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Mixing list table">
+    <div class="relative overflow-x-auto" tabindex="0" role="region" aria-label="Mixing list table">
       <table class="w-full min-w-[620px] text-left">
         <thead class="text-sm text-soft">
           <tr>

@@ -146,22 +146,20 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
         :data-zone="lane.zone_key"
       >
         <div class="flex min-w-0 items-center gap-1.5">
-          <button
-            v-if="isFirst(lane)"
-            type="button"
-            class="no-print flex h-12 w-9 shrink-0 touch-none items-center justify-center rounded-[4px] text-soft hover:bg-sunk hover:text-ink"
-            :class="isLocked ? 'cursor-default' : 'cursor-grab'"
-            :disabled="isLocked"
-            :aria-label="`Move ${plan.zone_names[lane.zone_key]}: drag, or arrow keys`"
-            @pointerdown="(e) => lift(lane.zone_key, e)"
-            @keydown="(e) => keyMove(lane.zone_key, e)"
-          >
-            <span class="num text-lg">{{ numberOf(lane) }}</span><span
-              aria-hidden="true"
-              class="ml-0.5 text-[15px] leading-none"
-              >⠿</span
+          <span v-if="isFirst(lane)" class="flex w-9 shrink-0 items-center justify-end">
+            <span class="num text-lg text-soft">{{ numberOf(lane) }}</span>
+            <button
+              type="button"
+              class="no-print flex h-12 w-6 shrink-0 touch-none items-center justify-center rounded-[4px] text-soft hover:bg-sunk hover:text-ink"
+              :class="isLocked ? 'cursor-default' : 'cursor-grab'"
+              :disabled="isLocked"
+              :aria-label="`Move ${plan.zone_names[lane.zone_key]}: drag, or arrow keys`"
+              @pointerdown="(e) => lift(lane.zone_key, e)"
+              @keydown="(e) => keyMove(lane.zone_key, e)"
             >
-          </button>
+              <span aria-hidden="true" class="text-[15px] leading-none">⠿</span>
+            </button>
+          </span>
           <span v-else class="w-9 shrink-0 text-center text-soft" aria-hidden="true">↳</span>
           <div class="min-w-0 grow">
             <p class="narrow truncate text-[17px] font-semibold" :title="lane.note || undefined">{{ lane.name }}</p>
@@ -171,7 +169,7 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
                 v-if="isFirst(lane) && lane !== lanes[0] && !isLocked"
                 type="button"
                 class="no-print ml-1 min-h-6 font-normal underline decoration-dotted underline-offset-2"
-                :aria-label="`Begin a wave at ${plan.zone_names[lane.zone_key]}`"
+                :aria-label="`part here: a wave begins at ${plan.zone_names[lane.zone_key]}`"
                 @click="emit('part', lane.zone_key)"
               >
                 part here

@@ -49,7 +49,11 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
     toner_key: plan.toner_key,
   })
   const accept = (plan: Schemas['PlanOut']) => {
-    if (plan.revision === revision && shown.value) return
+    if (plan.revision === revision && shown.value) {
+      // the same choices; what they rest on (shelf, patch test, strands) may have changed all the same
+      if (choice.value === kept && !isWhatIf.value) shown.value = plan
+      return
+    }
     revision = plan.revision
     shown.value = plan
     choice.value = choiceOf(plan)
