@@ -14,9 +14,11 @@ from scipy.optimize import NonlinearConstraint, differential_evolution, minimize
 
 from fervens_core.hair import Hair
 from fervens_core.lift import effort_gained, level_to_effort, zone_factors
-from fervens_core.plan import Aim, PlanChoice, PlanRequest, Solver, make_plan
+from fervens_core.plan import make_plan
 from fervens_core.products import Developer, Lightener
 from fervens_core.quantities import Ratio
+from fervens_core.request import Aim, PlanChoice, PlanRequest
+from fervens_core.solver import Solver
 from fervens_core.wave import VolumeStep
 from fervens_core.zones import Zone
 

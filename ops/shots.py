@@ -40,13 +40,33 @@ def _sheet(page: Page) -> None:
 def _zones(page: Page) -> None:
     for zone in ("Crown", "Left side", "Right side"):
         page.get_by_role("group", name="Zones").get_by_role("button", name=zone).click()
+    page.evaluate("window.scrollTo(0, 0)")
+
+
+def _root(page: Page) -> None:
+    for zone in ("Crown", "Left side", "Right side"):
+        page.get_by_role("group", name="Zones").get_by_role("button", name=zone).click()
+    page.get_by_role("tab", name="Root").click()
+    page.get_by_label("Regrowth", exact=True).wait_for()
+    page.evaluate("window.scrollTo(0, 0)")
+
+
+def _weigh(page: Page) -> None:
+    page.get_by_role("button", name="Weigh bowl 1", exact=True).click()
+    for i in range(3):
+        page.get_by_role("button", name="Pour", exact=True).nth(i).click()
+        page.wait_for_timeout(1500)
+    page.get_by_text("vol, 1 :").wait_for()
 
 
 SHOTS: dict[str, tuple[str | None, str, dict[str, int], str, Callable[[Page], None] | None]] = {
     "day": (None, "", DESK, "light", None),
     "consultation": ("Casimir Holt", "consultation", DESK, "light", _zones),
     "consultation-declined": ("Bruno Salt", "consultation", DESK, "light", None),
+    "consultation-root": ("Odile Brandt", "consultation", DESK, "light", _root),
+    "strands": ("Casimir Holt", "strands", DESK, "light", None),
     "plan": ("Wren Adair", "plan", DESK, "light", None),
+    "plan-weighing": ("Wren Adair", "plan", DESK, "dark", _weigh),
     "chair": ("Ilse Varga", "chair", DESK, "light", None),
     "chair-dark": ("Ilse Varga", "chair", DESK, "dark", None),
     "chair-reading": ("Ilse Varga", "chair", DESK, "light", _sheet),

@@ -7,9 +7,9 @@ import itertools
 
 from fervens_core.events import Event, EventData
 from fervens_core.hair import Hair
-from fervens_core.plan import PlanChoice, PlanRequest
 from fervens_core.products import Developer, Lightener
 from fervens_core.quantities import Ratio
+from fervens_core.request import PlanChoice, PlanRequest
 from fervens_core.zones import Zone
 
 START = dt.datetime(2026, 3, 1, 9, 0, tzinfo=dt.UTC)

@@ -19,6 +19,7 @@ from fervens_core.zones import lanes_of
 
 DEMO = sorted((Path(__file__).parents[2] / "demo" / "services").glob("*.json"))
 SCHEMA = json.loads((Path(__file__).parents[2] / "docs" / "format" / "service-file.schema.json").read_text())
+SEGMENTED = [json.loads(p.read_text()) for p in DEMO if p.name[:4] in ("odil", "casi")]
 WREN = json.loads(next(p for p in DEMO if "wren" in p.name).read_text())
 
 
@@ -125,9 +126,9 @@ json_values = st.recursive(
 @settings(max_examples=250)
 @given(st.data())
 def test_fuzzed_files_give_a_clear_error_or_a_plan(data):
-    document = copy.deepcopy(WREN)
+    document = copy.deepcopy(data.draw(st.sampled_from([WREN, *SEGMENTED])))
     place = document
-    for _ in range(data.draw(st.integers(1, 3))):
+    for _ in range(data.draw(st.integers(1, 4))):
         if isinstance(place, dict) and place:
             key = data.draw(st.sampled_from(sorted(place)))
         elif isinstance(place, list) and place:

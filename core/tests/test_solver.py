@@ -12,10 +12,12 @@ from scipy.optimize import minimize
 
 from fervens_core.aims import compare_aims
 from fervens_core.lift import effort_gained, effort_to_level, level_to_effort, times_to_effort, zone_factors
-from fervens_core.plan import WAVE_BREAK_MIN, Aim, make_plan
+from fervens_core.plan import make_plan
 from fervens_core.products import Lightener
 from fervens_core.quantities import Ratio
+from fervens_core.request import Aim
 from fervens_core.safety import strongest_volume
+from fervens_core.solver import WAVE_BREAK_MIN
 from fervens_core.wave import ALONE_COST, ALONE_FREE_MIN, OVERSHOOT_FREE, OVERSHOOT_WEIGHT, VolumeStep
 
 heads = st.lists(

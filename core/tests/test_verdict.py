@@ -7,8 +7,10 @@ from fervens_core.chairtime import chair_time, total_min
 from fervens_core.findings import Findings, HomeCare, Scalp, TestResult
 from fervens_core.hair import Density, Undertone
 from fervens_core.lift import level_at
-from fervens_core.plan import WAVE_BREAK_MIN, Aim, make_plan
+from fervens_core.plan import make_plan
+from fervens_core.request import Aim
 from fervens_core.safety import lightening_cautions
+from fervens_core.solver import WAVE_BREAK_MIN
 from fervens_core.verdict import Sign, VerdictKind, make_verdict
 from fervens_core.visits import head_visits, visits_needed
 

@@ -308,3 +308,21 @@ def test_own_pace_is_the_heads_default(owner):
     assert head["pace_min_per_foil"] == 0.9
     mirrors = {z["key"]: z["mirror"] for z in head["zones"]}
     assert (mirrors["left_side"], mirrors["crown"]) == ("right_side", None)
+
+
+def test_the_order_is_the_trades_until_the_technician_has_another(owner, service):
+    zones = [
+        ZONE | {"key": "nape", "name": "Nape", "is_delicate": True},
+        ZONE | {"key": "top", "name": "Top"},
+        ZONE | {"key": "crown", "name": "Crown"},
+        ZONE | {"key": "left_side", "name": "Left side", "thickness": "coarse"},
+    ]
+    made = to_plan(owner, zones=zones)
+    plan = owner.get(f"/services/{made['id']}/plan")
+    assert plan["order"] == ["left_side", "crown", "top", "nape"]
+    assert plan["proposed_order"][0] == {"key": "left_side", "reason": "coarse hair resists: first"}
+    other = ["top", "left_side", "crown", "nape"]
+    kept = owner.put(f"/services/{made['id']}/plan", choices(owner, plan, order=other))
+    fringe = ZONE | {"key": "fringe", "name": "Fringe", "thickness": "coarse"}
+    consult(owner, kept | {"id": made["id"]}, [*zones[1:], fringe])
+    assert owner.get(f"/services/{made['id']}/plan")["order"] == ["top", "left_side", "crown", "fringe"]

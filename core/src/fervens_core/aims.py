@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 
-from fervens_core.plan import Aim, Plan, PlanRequest, make_plan
+from fervens_core.plan import Plan, make_plan
+from fervens_core.request import Aim, PlanRequest
 from fervens_core.visits import head_visits, visits_needed
 
 

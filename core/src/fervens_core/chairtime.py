@@ -5,7 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from fervens_core.hair import Density
-from fervens_core.plan import RINSE_MIN, WAVE_BREAK_MIN, Plan
+from fervens_core.plan import Plan
+from fervens_core.solver import RINSE_MIN, WAVE_BREAK_MIN
 from fervens_core.zones import Zone
 
 CONSULTATION_MIN = 15.0

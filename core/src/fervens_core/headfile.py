@@ -23,10 +23,10 @@ from fervens_core.hair import (
 )
 from fervens_core.jsonreader import JsonReader, short
 from fervens_core.mixing import MIX_PER_FOIL_G
-from fervens_core.plan import FINISH_MAX_MIN, Aim, PlanChoice
 from fervens_core.products import Lightener
 from fervens_core.quantities import check_range
 from fervens_core.readings import ReadingMode
+from fervens_core.request import FINISH_MAX_MIN, Aim, PlanChoice
 from fervens_core.strand import READINGS_MAX, Strand, StrandReading
 from fervens_core.wave import VolumeStep
 from fervens_core.zones import USUAL_LENGTH_MM, Segment, Zone

@@ -15,9 +15,9 @@ from fervens_core.findings import Findings
 from fervens_core.hair import Tone
 from fervens_core.headfile import read_choice, read_findings, read_strand, read_zone
 from fervens_core.jsonreader import JsonReader, short
-from fervens_core.plan import PlanChoice, PlanRequest
 from fervens_core.products import Developer, DyeFamily, Lightener, TonerShade
 from fervens_core.quantities import Ratio, check_range
+from fervens_core.request import PlanChoice, PlanRequest
 from fervens_core.strand import STRANDS_MAX, Strand
 from fervens_core.zones import Zone
 

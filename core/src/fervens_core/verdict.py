@@ -8,7 +8,8 @@ from enum import StrEnum
 from fervens_core.chairtime import ChairItem, chair_time, total_min
 from fervens_core.findings import Findings, PatchState, patch_state
 from fervens_core.pigment import undertone
-from fervens_core.plan import Plan, PlanRequest, make_plan
+from fervens_core.plan import Plan, make_plan
+from fervens_core.request import PlanRequest
 from fervens_core.safety import Caution, Severity
 from fervens_core.visits import LaneVisits, head_visits, visits_needed
 from fervens_core.zones import Zone, lanes_of

@@ -6,8 +6,9 @@ import math
 from dataclasses import dataclass
 
 from fervens_core.lift import LiftFactors, effective_volume, level_at, zone_factors
-from fervens_core.plan import GENTLE_MAX_VOLUME, Aim, PlanRequest
+from fervens_core.request import Aim, PlanRequest
 from fervens_core.safety import ONE_VISIT_WHITE_FROM_LEVEL, WHITE_FROM_LEVEL, strongest_volume
+from fervens_core.solver import GENTLE_MAX_VOLUME
 from fervens_core.strand import teach
 from fervens_core.zones import LIFT_LEAST, Zone, lanes_of
 

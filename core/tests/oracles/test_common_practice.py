@@ -7,9 +7,10 @@ from fervens_core.colour import hue_deg
 from fervens_core.hair import Hair, History, Porosity, Tone
 from fervens_core.lift import effective_volume, level_at, time_to_level
 from fervens_core.pigment import hair_lab, undertone
-from fervens_core.plan import PlanChoice, PlanRequest, make_plan
+from fervens_core.plan import make_plan
 from fervens_core.products import Developer, DyeFamily, Lightener, TonerShade
 from fervens_core.quantities import Ratio
+from fervens_core.request import PlanChoice, PlanRequest
 from fervens_core.toner import deposit, minutes_grid
 from fervens_core.toning import propose, rank_neutralisers, toned_hex
 from fervens_core.visits import head_visits, visits_needed

@@ -22,6 +22,7 @@ from apps.studio.actions import audit
 from apps.studio.models import Membership
 from fervens_core.errors import ConflictError, LimitError
 from fervens_core.events import SCHEMA_VERSION, EventData, data_to_json
+from fervens_core.order import propose_order
 from fervens_core.quantities import check_level
 from fervens_core.service import Step, check_addition
 from fervens_core.zones import Zone, lanes_of
@@ -77,6 +78,14 @@ class Consultation:
     strands: tuple[StrandRow, ...]
 
 
+def in_order(zones: tuple[Zone, ...], planned: list[str] | None) -> tuple[Zone, ...]:
+    """Zones in the order of application: the trade's, proposed; once it is planned the technician's, new ones last."""
+    by_key = {z.key: z for z in zones}
+    proposed = [p.key for p in propose_order(zones)]
+    kept = [k for k in planned or [] if k in by_key]
+    return tuple(by_key[k] for k in [*kept, *(k for k in proposed if k not in kept)])
+
+
 @transaction.atomic
 def write_consultation(member: Membership, service_id: UUID, *, revision: int, read: Consultation) -> Loaded:
     """Keep what was read at the consultation. Raises ConflictError when it was changed elsewhere or is behind."""
@@ -98,8 +107,9 @@ def write_consultation(member: Membership, service_id: UUID, *, revision: int, r
     row.strands = [strand_data(s) for s in read.strands]
     row.revision += 1
     row.save()
+    zones = in_order(read.zones, [z.key for z in loaded.zones] if loaded.state.step is Step.PLAN else None)
     row.zones.all().delete()
-    row.zones.bulk_create(zone_row(row, z, i) for i, z in enumerate(read.zones))
+    row.zones.bulk_create(zone_row(row, z, i) for i, z in enumerate(zones))
     findings_value(row, row.client)  # raises LimitError for a fact out of its limits, and nothing is kept
     audit(member, "consultation written", row.pk)
     return load(queries.get(member, service_id))

@@ -23,8 +23,8 @@ from fervens_core.headfile import (
     zone_to_json,
 )
 from fervens_core.jsonreader import JsonReader
-from fervens_core.plan import PlanChoice
 from fervens_core.products import Lightener
+from fervens_core.request import PlanChoice
 from fervens_core.strand import Strand
 
 FACTS = ("allergies", "medication", "home_care", "is_clarified", "time_min", "booked_min")

@@ -25,7 +25,8 @@ from apps.studio.policies import require_lead
 from fervens_core.errors import ConflictError, LimitError
 from fervens_core.events import PlanTaken
 from fervens_core.headfile import choice_to_json
-from fervens_core.plan import Plan, PlanChoice, PlanRequest, make_plan
+from fervens_core.plan import Plan, make_plan
+from fervens_core.request import PlanChoice, PlanRequest
 from fervens_core.service import Step
 
 

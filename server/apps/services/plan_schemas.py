@@ -13,7 +13,8 @@ from fervens_core.bowls import BowlStyle, Fill
 from fervens_core.chairtime import ChairItem
 from fervens_core.order import Placed
 from fervens_core.paint import Crossing, CurvePoint, Window
-from fervens_core.plan import Aim, DeveloperMove, WavePlan
+from fervens_core.plan import DeveloperMove, WavePlan
+from fervens_core.request import Aim
 from fervens_core.wave import VolumeStep
 from fervens_core.zones import Part
 

@@ -27,7 +27,8 @@ from fervens_core.mixing import Pour
 from fervens_core.order import propose_order
 from fervens_core.paint import paint_plan, window_of
 from fervens_core.pigment import hair_lab
-from fervens_core.plan import Plan, PlanRequest, ZonePlan, strand_moves
+from fervens_core.plan import Plan, ZonePlan, strand_moves
+from fervens_core.request import PlanRequest
 from fervens_core.safety import toner_block
 
 

@@ -21,7 +21,7 @@ from fervens_core.errors import ConflictError, CoreError
 from fervens_core.events import Event
 from fervens_core.findings import Findings
 from fervens_core.hair import Tone
-from fervens_core.plan import PlanRequest
+from fervens_core.request import PlanRequest
 from fervens_core.safety import Caution, Severity, lightening_cautions
 from fervens_core.service import ServiceState, fold
 from fervens_core.strand import Strand

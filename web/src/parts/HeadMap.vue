@@ -82,7 +82,7 @@ const toggle = (key: string) => {
 </script>
 
 <template>
-  <svg viewBox="0 0 416 412" class="swatch mx-auto max-h-[348px] w-full select-none" aria-hidden="true">
+  <svg viewBox="0 0 416 412" class="swatch mx-auto max-h-[304px] w-full select-none" aria-hidden="true">
     <defs>
       <clipPath id="clip-back"><path :d="hairFromBack" /></clipPath>
       <clipPath id="clip-above"><ellipse cx="100" cy="96" rx="68" ry="84" /></clipPath>

@@ -263,6 +263,7 @@ const print = () => window.print()
             What if
           </button>
         </template>
+        <RouterLink class="btn no-print !min-h-11" :to="{ name: 'strands', params: { id } }">Strand bench</RouterLink>
       </div>
       <p
         v-if="isWhatIf"
@@ -296,7 +297,10 @@ const print = () => window.print()
         @part="plan.part"
       />
 
-      <ul v-if="short.length || shown.left_out.length || notes.length" class="mt-3 flex flex-col gap-1.5 text-[15px]">
+      <ul
+        v-if="short.length || shown.left_out.length || notes.length || orderReasons.length"
+        class="mt-3 flex flex-col gap-1.5 text-[15px]"
+      >
         <li v-for="lane in short" :key="lane.key" class="rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-1.5">
           <strong>{{ lane.name }}</strong> reaches {{ lane.level_at_rinse.toFixed(1) }} of
           {{ levelText(lane.target_level) }}. {{ lane.reason }}
@@ -307,6 +311,10 @@ const print = () => window.print()
           class="rounded-[5px] border-l-[8px] border-stop bg-panel px-4 py-1.5"
         >
           <strong>{{ lane.name }}</strong> is left out. {{ lane.reason }}
+        </li>
+        <li v-if="orderReasons.length" class="rounded-[5px] border-l-[8px] border-line bg-panel px-4 py-1.5">
+          <strong>{{ isUsualOrder ? 'Order as proposed.' : 'Order by your hand.' }}</strong>
+          {{ orderReasons.join('; ') }}.
         </li>
         <li v-for="n in notes" :key="n.text" class="rounded-[5px] border-l-[8px] border-line bg-panel px-4 py-1.5">
           <strong>{{ n.names }}.</strong> {{ n.text }}
