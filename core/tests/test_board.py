@@ -1,5 +1,7 @@
 """The board: what it paints is what the model says, walls are never planned past, and the next act is the right one."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 from hypothesis import given, settings
@@ -8,6 +10,7 @@ from make import POWDER, at, event, zone
 
 from fervens_core.advice import Act, advise, next_check_min
 from fervens_core.board import achieved_level, make_board
+from fervens_core.errors import LimitError
 from fervens_core.events import (
     ApplicationFinished,
     ApplicationStarted,
@@ -18,13 +21,14 @@ from fervens_core.events import (
     Rinsed,
 )
 from fervens_core.findings import Findings, TestResult
-from fervens_core.hair import Tone
+from fervens_core.hair import Hair, Tone
 from fervens_core.lift import level_at
 from fervens_core.pigment import hair_hex
 from fervens_core.products import Lightener
 from fervens_core.quantities import Ratio
 from fervens_core.readings import ReadingMode
 from fervens_core.service import Phase, fold
+from fervens_core.strand import Strand, StrandReading
 from fervens_core.tonestep import tone_lanes
 
 ZONES = {z.key: z for z in (zone("back", 3, 8, foil_count=5), zone("top", 3, 8, foil_count=5))}
@@ -236,3 +240,43 @@ def test_tone_step_takes_what_was_read_and_blocks_what_is_locked():
     option = read_lane.options[0]
     assert option.product_g + option.developer_g == pytest.approx(5 * 5.0)
     assert [s.minute for s in option.steps] == [5.0, 10.0, 15.0, 20.0]
+
+
+def slow_strand():
+    readings = tuple(StrandReading(m, v, ReadingMode.DRY) for m, v in ((10.0, 4.5), (20.0, 5.5), (30.0, 6.0)))
+    return Strand("s", "", Hair(4.0), POWDER, 20.0, readings=readings)
+
+
+def test_strands_move_the_board_as_they_moved_the_plan():
+    state = fold(BACK_ON)
+    plain = make_board(state, ZONES, POWDER, has_additive=False, now=at(20)).lanes
+    taught = make_board(state, ZONES, POWDER, has_additive=False, now=at(20), strands=(slow_strand(),)).lanes
+    assert len(taught) == len(plain)
+    assert all(t.ratio_rate < 1.0 for t in taught)
+    assert all(
+        t.window_min.likely is None or t.window_min.likely > p.window_min.likely
+        for t, p in zip(taught, plain, strict=True)
+    )
+    # a strand without readings says nothing
+    blank = replace(slow_strand(), readings=())
+    assert make_board(state, ZONES, POWDER, has_additive=False, now=at(20), strands=(blank,)).lanes == plain
+
+
+def test_a_lane_that_waits_is_not_expected_before_the_plan_has_it():
+    starts = (0.0, 45.0)
+    log = [
+        event(0, ConsultationFinished()),
+        event(1, PlanTaken(tuple(ZONES), (20.0,) * len(ZONES), 60.0, starts)),
+        event(2, ApplicationStarted("back", 20.0)),
+        event(8, ApplicationFinished("back")),
+    ]
+    first, second = board(log, 12).lanes[:2]
+    assert (second.started_at - first.started_at).total_seconds() / 60.0 == pytest.approx(45.0)
+    late = board(log, 70).lanes[1]
+    assert late.started_at == at(70)  # a plan that was missed is not a time in the past
+
+
+def test_plans_say_when_each_lane_starts_or_nothing():
+    with pytest.raises(LimitError, match="starts_min: must be 2 values"):
+        PlanTaken(("a", "b"), (20.0, 20.0), 60.0, (0.0,))
+    assert PlanTaken(("a",), (20.0,), 60.0).starts_min == ()

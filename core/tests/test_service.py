@@ -181,3 +181,15 @@ def test_a_moment_needs_its_time_zone():
     naive = dt.datetime(2026, 3, 1, 9, 0)  # noqa: DTZ001
     with pytest.raises(LimitError, match="occurred_at: must be a moment with a time zone"):
         Event("e", naive, START, "Ada", ConsultationFinished())
+
+
+def test_one_bowl_fills_several_lanes():
+    log = whole_log()[:3]
+    both = fold([*log, event(16, BowlMixed("back", 22.0, 40.0, 60.0, "", ("top",)))])
+    assert [(x.has_bowl, x.volume_strength) for x in both.lanes] == [(True, 22.0), (True, 22.0)]
+    assert fold([*log, event(16, BowlMixed("back", 22.0, 40.0, 60.0))]).lanes[1].has_bowl is False
+    # a lane that has its product on takes no bowl: the whole event does not fit, and nothing is half done
+    started = [*log, event(16, ApplicationStarted("top", 25.0)), event(17, ApplicationFinished("top"))]
+    late = fold([*started, event(18, BowlMixed("back", 22.0, 40.0, 60.0, "", ("top",)))])
+    assert [c.code for c in late.conflicts] == ["too_late"]
+    assert late.lanes[0].has_bowl is False
