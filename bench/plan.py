@@ -55,8 +55,8 @@ def one_wave(count: int, aim: Aim) -> PlanRequest:
             f"Zone {i}",
             Hair(5.0 + (i % 2) / 2.0),
             8.5,
-            foil_count=1 + i % 2,
-            pace_min_per_foil=0.3,
+            foil_count=1,
+            pace_min_per_foil=0.1,
         )
         for i in range(count)
     )
@@ -137,7 +137,7 @@ def main() -> None:
         median, worst = _timed(lambda request=request: make_plan(request))  # type: ignore[misc]
         print(f"  {aim:<7} {median:6.1f} {worst:6.1f}   {len(plan.waves)} waves, {len(plan.short)} short")
     print("One wave, developers not rounded, least contact load (vol min), spread (effort), ms:")
-    for count in (12, 30):
+    for count in (12, 40):
         gentle, even = one_wave(count, Aim.GENTLE), one_wave(count, Aim.EVEN)
         ours, (whole, _) = make_plan(gentle), _timed(lambda gentle=gentle: make_plan(gentle))  # type: ignore[misc]
         median, _ = _timed(line_and_developers(gentle))

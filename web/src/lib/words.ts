@@ -104,7 +104,7 @@ export const bowlStyles = [
 ] as const
 export const aims = {
   gentle: { name: 'Gentle', says: 'weak and long, 20 vol at most' },
-  even: { name: 'Even', says: 'all alike, no stronger than it takes' },
+  even: { name: 'Even', says: 'all alike, no stronger than needed' },
   quick: { name: 'Quick', says: 'soonest inside every limit' },
 } as const
 export const modeName = (value: string): string => modes.find((m) => m.value === value)?.name.toLowerCase() ?? value

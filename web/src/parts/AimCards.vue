@@ -32,18 +32,15 @@ const visits = (a: Schemas['AimOut']) => {
       :disabled="isLocked"
       @click="emit('take', a.aim)"
     >
-      <span class="grid grid-cols-[minmax(0,1fr)_38%] gap-x-4">
-        <span>
-          <span class="flex items-baseline gap-2">
-            <span class="text-xl font-bold" :title="words[a.aim].says">{{ words[a.aim].name }}</span>
-            <span class="num ml-auto text-2xl leading-none">{{ a.finish_min.toFixed(0) }}</span><span class="text-sm"
-              >min</span
-            >
-          </span>
-          <span class="mt-1 block text-sm leading-snug">
-            <span v-for="(line, n) in facts(a)" :key="n" class="block">{{ line }}</span>
-            <b class="block">{{ visits(a) }}</b>
-          </span>
+      <span class="flex items-baseline gap-2">
+        <span class="text-xl font-bold">{{ words[a.aim].name }}</span>
+        <span class="grow truncate text-sm text-soft">{{ words[a.aim].says }}</span>
+        <span class="num text-2xl leading-none">{{ a.finish_min.toFixed(0) }}</span><span class="text-sm">min</span>
+      </span>
+      <span class="mt-1 grid grid-cols-[minmax(0,1fr)_36%] gap-x-4">
+        <span class="block text-sm leading-snug">
+          <span v-for="(line, n) in facts(a)" :key="n" class="block">{{ line }}</span>
+          <b class="block">{{ visits(a) }}</b>
         </span>
         <span class="flex flex-col justify-center gap-[3px]" aria-hidden="true">
           <span v-for="(lane, i) in a.lanes" :key="i" class="relative block h-[6px] max-h-[6px] min-h-[2px] shrink">
