@@ -2,17 +2,28 @@
 
 from __future__ import annotations
 
-import math
 from dataclasses import dataclass
 from enum import StrEnum
 
-FIRST_CHECK_MIN = 10.0
-CHECK_GAP_MIN, CHECK_GAP_MAX = 5.0, 10.0
-"""Check first at 10 min, then every 5 to 10 (common practice, no source)."""
-WALL_WARNING_MIN = 10.0
+import numpy as np
+
+from fervens_core.readings import Outlook
+
+FIRST_LOOK_LEAST_MIN, FIRST_LOOK_MOST_MIN = 8.0, 20.0
+LOOK_GAP_MIN = 3.0
+"""[MODEL] a first look not before 8 and not after 20 min, and no two looks closer than 3. Common practice looks at 10
+min, then every 5 to 10; here a look comes where it teaches. `bin/bench fleet`"""
+CLOSE_LEVELS = 0.5
+"""Near enough: technicians read to half a level."""
+SURE = 0.97
+"""So sure of ending within half a level, a lane that was read once is rinsed without another look."""
+PASSED_LOOK = 0.03
+"""A look comes before the chance of having passed the target by half a level is larger than this."""
+EQUALLY_SURE = 0.03
+RINSE_SOON_MIN = 0.75
 CHANCE_SHORT = 0.25
-LEVEL_READY_MARGIN = 0.15
 SHORT_IN_DOUBT_BEFORE_MIN = 15.0
+LAST_LOOK_BEFORE_WALL_MIN = 3.0
 
 
 class Act(StrEnum):
@@ -31,60 +42,78 @@ class LaneAdvice:
 
     Args:
         act: what to do. due_min: when, in min after application (may be past). text: said in a few words.
+        then: what comes at `due_min` when the lane is left until then: read or rinse.
     """
 
     act: Act
     due_min: float
     text: str
+    then: Act = Act.READ
 
 
-def next_check_min(*, last_reading_min: float | None, ready_early_min: float, wall_min: float) -> float:
-    """When to look next, in min after application.
+@dataclass(frozen=True, slots=True)
+class _Ahead:
+    """What lies ahead of a lane: when to rinse, how sure that is, and the latest moment for a look."""
 
-    First at 10 min, or sooner when the zone may be ready sooner; then half the way to the early end of its window,
-    held to 5..10 min; never later than the wall.
-    """
-    if last_reading_min is None:
-        due = min(FIRST_CHECK_MIN, max(ready_early_min, CHECK_GAP_MIN))
-    else:
-        ahead = ready_early_min - last_reading_min
-        gap = CHECK_GAP_MAX if not math.isfinite(ahead) else min(max(ahead / 2.0, CHECK_GAP_MIN), CHECK_GAP_MAX)
-        due = last_reading_min + gap
-    return min(due, max(wall_min, 0.0))
+    rinse_min: float
+    sure: float
+    look_by_min: float
+
+
+def _ahead(outlook: Outlook, now_min: float, wall_min: float, target_level: float) -> _Ahead:
+    minutes = np.append(np.arange(now_min, wall_min, 1.0), wall_min)
+    off = outlook.levels(minutes) - target_level
+    close = (np.abs(off) <= CLOSE_LEVELS).mean(axis=0)
+    nearly = np.flatnonzero(close >= close.max() - EQUALLY_SURE)
+    best = nearly[np.argmin(np.abs(np.median(off[:, nearly], axis=0)))]
+    in_time = np.flatnonzero((off > CLOSE_LEVELS).mean(axis=0) <= PASSED_LOOK)
+    look_by = float(minutes[in_time[-1]]) if in_time.size else now_min
+    return _Ahead(float(minutes[best]), float(close.max()), look_by)
 
 
 def advise(
+    outlook: Outlook,
     *,
     now_min: float,
     wall_min: float,
-    likely_level_now: float,
     target_level: float,
-    ready_min: tuple[float, float, float],
-    chance_by_wall: float,
-    level_at_wall: float,
-    last_reading_min: float | None,
     reading_count: int,
+    last_reading_min: float | None = None,
 ) -> LaneAdvice:
     """Advice for a lane that is processing.
 
+    The best rinse is where most of what is believed ends within half a level of the target. A lane is never rinsed on
+    the model's word alone: it is read at least once, before it may have passed the target. Read and sure enough, or
+    with no time for another look, it is rinsed at its best moment; else looked at again where that still leaves time.
+
     Args:
-        now_min, wall_min: min after application; the wall is the label's time.
-        ready_min: (early, likely, late), infinity for never.
-        chance_by_wall: 0 to 1. level_at_wall: likely level then.
+        outlook: what is believed of the lane. now_min, wall_min: min after application; the wall is the label's time.
+        last_reading_min: when it was last read, min after application.
     """
     if now_min >= wall_min:
         return LaneAdvice(Act.STOP, wall_min, "The label's time is up: rinse now")
-    check = next_check_min(last_reading_min=last_reading_min, ready_early_min=ready_min[0], wall_min=wall_min)
-    if reading_count > 0 and likely_level_now >= target_level - LEVEL_READY_MARGIN:
-        return LaneAdvice(Act.RINSE, now_min, "Ready: rinse this zone")
-    if now_min >= check:
-        return LaneAdvice(Act.READ, check, "Wipe and read")
-    if reading_count > 0 and chance_by_wall < CHANCE_SHORT and wall_min - now_min <= SHORT_IN_DOUBT_BEFORE_MIN:
-        return LaneAdvice(
-            Act.SHORT,
-            check,
-            f"Stops near {level_at_wall:.1f} by the label's time: plan a deeper tone or another visit",
-        )
-    if reading_count > 0 and ready_min[1] < check:
-        return LaneAdvice(Act.LEAVE, ready_min[1], "Leave; likely ready before the next look")
-    return LaneAdvice(Act.LEAVE, check, "Leave it")
+    ahead = _ahead(outlook, now_min, wall_min, target_level)
+    last = last_reading_min or 0.0
+    if reading_count > 0:
+        chance = outlook.chance_by(target_level, wall_min)
+        if chance < CHANCE_SHORT and wall_min - now_min <= SHORT_IN_DOUBT_BEFORE_MIN:
+            at_wall = float(outlook.level_bands(np.array([wall_min]))[1, 0])
+            if at_wall < target_level - CLOSE_LEVELS:
+                text = f"Stops near {at_wall:.1f} by the label's time: plan a deeper tone or another visit"
+                return LaneAdvice(Act.SHORT, wall_min, text, Act.RINSE)
+        if ahead.rinse_min <= now_min + RINSE_SOON_MIN:
+            return LaneAdvice(Act.RINSE, now_min, "Ready: rinse this zone")
+        if ahead.sure >= SURE or ahead.rinse_min <= last + LOOK_GAP_MIN:
+            return LaneAdvice(Act.LEAVE, ahead.rinse_min, "Leave it; sure enough to rinse then", Act.RINSE)
+    look = min(ahead.look_by_min, ahead.rinse_min)
+    if reading_count == 0:
+        look = min(max(look, FIRST_LOOK_LEAST_MIN), FIRST_LOOK_MOST_MIN)
+    else:
+        look = max(look, last + LOOK_GAP_MIN)
+    latest = max(wall_min - LAST_LOOK_BEFORE_WALL_MIN, 0.0)
+    if reading_count > 0 and look > latest:
+        return LaneAdvice(Act.LEAVE, ahead.rinse_min, "Leave it to its label's time", Act.RINSE)
+    look = min(look, latest)
+    if now_min >= look:
+        return LaneAdvice(Act.READ, look, "Wipe and read")
+    return LaneAdvice(Act.LEAVE, look, "Leave it")

@@ -205,8 +205,7 @@ def _board_lane(
     end = rinsed if rinsed is not None else max(wall, min(now_min, wall + PAST_WALL_MAX_MIN), 1.0)
     grid = minute_grid(end)
     outlook = belief.outlook(index)
-    bands_beyond = outlook.level_bands(np.concatenate([grid, [min(now_min, end), wall]]))
-    bands, level_at_wall = bands_beyond[:, :-1], float(bands_beyond[1, -1])
+    bands = outlook.level_bands(np.append(grid, min(now_min, end)))
     likely = bands[1]
     target = zone.target_level
     ready = outlook.ready_window(target)
@@ -215,15 +214,12 @@ def _board_lane(
     if started_here and lane.finished_at:
         taken = [minutes_between(lane.finished_at, r.at) for r in lane.readings if r.at <= now]
         advice = advise(
+            outlook,
             now_min=now_min,
             wall_min=wall,
-            likely_level_now=float(likely[-1]),
             target_level=target,
-            ready_min=ready,
-            chance_by_wall=outlook.chance_by(target, wall),
-            level_at_wall=level_at_wall,
-            last_reading_min=max(taken) if taken else None,
             reading_count=len(taken),
+            last_reading_min=max(taken) if taken else None,
         )
     labs = hair_lab(zone.hair.start_level, np.concatenate([likely, [target], [r.level for r in lane.readings]]))
     colours = lab_to_hex(labs)
@@ -319,6 +315,8 @@ def _lane_act(lane: Lane) -> NextAct | None:
             at = [p for p in lane.curve if p.minute <= advice.due_min]
             hue = at[-1] if at else lane.curve[0]
             seen = f"should look like {hue.level_likely:.1f}, {undertone(hue.level_likely)}"
+            if advice.then is Act.RINSE:
+                return NextAct("rinse", lane.key, f"Rinse {name}", seen, due, hue.hex)
             return NextAct("read", lane.key, f"Wipe and read {name}", seen, due, hue.hex)
 
 

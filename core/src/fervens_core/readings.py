@@ -117,12 +117,15 @@ class Reading:
         return _MODES[self.mode][0]
 
     @property
+    def eye_std(self) -> float:
+        """Spread of the eye in levels, before rounding."""
+        spread = _MODES[self.mode][1]
+        return spread * DARK_LIGHTENER_SPREAD if self.is_through_dark and self.mode is not ReadingMode.DRY else spread
+
+    @property
     def level_std(self) -> float:
         """Spread of the reading in levels, rounding to halves included."""
-        spread = _MODES[self.mode][1]
-        if self.is_through_dark and self.mode is not ReadingMode.DRY:
-            spread *= DARK_LIGHTENER_SPREAD
-        return float(np.hypot(spread, ROUNDING_STD))
+        return float(np.hypot(self.eye_std, ROUNDING_STD))
 
 
 @dataclass(frozen=True, slots=True)
@@ -132,6 +135,13 @@ class Outlook:
     kinetics: LaneKinetics
     extent: Floats
     rate: Floats
+
+    def levels(self, minutes: Floats) -> Floats:
+        """Levels of each equally likely pair at each minute; shape (m,) to (157, m)."""
+        t = np.maximum(np.asarray(minutes, dtype=float), 0.0)
+        full = self.extent * capacity(self.kinetics.volume)
+        gained = full[:, None] * -np.expm1(-self.rate[:, None] * t / TIME_CONSTANT_MIN)
+        return effort_to_level(self.kinetics.start_effort + gained)
 
     def level_bands(self, minutes: Floats) -> Floats:
         """Levels at each minute: (slow, likely, fast) = 10, 50, 90 %. Shape (m,) to (3, m)."""

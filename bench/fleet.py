@@ -1,0 +1,154 @@
+"""A fleet of simulated heads (hidden truth, half-level readings with noise) through three ways of working, in one run:
+a fixed time by the plan; look every 5 min and rinse when it looks right; follow the board's advice.
+
+Run: bin/bench fleet
+"""
+
+from __future__ import annotations
+
+import time
+from collections.abc import Callable, Iterator
+
+import numpy as np
+
+from fervens_core.advice import Act, advise
+from fervens_core.hair import Hair
+from fervens_core.plan import Plan, make_plan
+from fervens_core.products import Developer, Lightener
+from fervens_core.quantities import Ratio
+from fervens_core.readings import Reading, ReadingMode, learn
+from fervens_core.request import PlanRequest
+from fervens_core.simulate import SimulatedHead, simulated_head
+from fervens_core.zones import Zone
+
+SEED, HEADS, LOOK_MIN = 20260301, 250, 0.5
+BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (5, 10, 20, 30, 40))
+POWDER = Lightener("p", "Powder", Ratio(1.5), label_max_min=50)
+Ends = list[tuple[float, int]]
+"""Minutes after application at the rinse, and looks, for each lane."""
+
+
+def heads() -> Iterator[tuple[Plan, SimulatedHead, int]]:
+    """Planned heads of 6 to 10 zones with their hidden truth, the same for every way of working."""
+    random = np.random.default_rng(SEED)
+    for number in range(HEADS):
+        base = float(random.integers(8, 14)) / 2.0
+        zones = tuple(
+            Zone(
+                f"z{i}",
+                f"Zone {i}",
+                Hair(float(np.clip(base + random.integers(-1, 2) / 2.0, 3.0, 7.0))),
+                8.5,
+                foil_count=int(random.integers(3, 7)),
+            )
+            for i in range(int(random.integers(6, 11)))
+        )
+        plan = make_plan(PlanRequest(zones, POWDER, BOTTLES))
+        yield plan, simulated_head(plan.belief.lanes, random), number
+
+
+def by_the_plan(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> Ends:
+    """Rinse when the plan says; nothing is opened."""
+    return [(z.rinse_min - z.end_min, 0) for z in plan.zones]
+
+
+def every_five(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> Ends:
+    """From 10 min on wipe and look every 5 min; rinse when the eye says the target."""
+    ends = []
+    for i, z in enumerate(plan.zones):
+        wall, minutes, looks = z.wall_min - z.end_min, 10.0, 0
+        while minutes < wall:
+            looks += 1
+            if head.read(i, minutes, ReadingMode.WIPED, eye).level >= z.zone.target_level:
+                break
+            minutes += 5.0
+        ends.append((min(minutes, wall), looks))
+    return ends
+
+
+def by_advice(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> Ends:
+    """Do what the board says is due first; every reading moves all lanes."""
+    lane_ends = [z.end_min for z in plan.zones]
+    walls = [z.wall_min - z.end_min for z in plan.zones]
+    readings: list[Reading] = []
+    looks: list[list[float]] = [[] for _ in lane_ends]
+    done: dict[int, tuple[float, int]] = {}
+    belief, clock = plan.belief, min(lane_ends)
+    while len(done) < len(lane_ends):
+        acts = []
+        for i, z in enumerate(plan.zones):
+            if i not in done:
+                a = advise(
+                    belief.outlook(i),
+                    now_min=max(clock - lane_ends[i], 0.0),
+                    wall_min=walls[i],
+                    target_level=z.zone.target_level,
+                    reading_count=len(looks[i]),
+                    last_reading_min=looks[i][-1] if looks[i] else None,
+                )
+                acts.append((max(lane_ends[i] + a.due_min, clock), i, a))
+        at, i, a = min(acts, key=lambda x: x[:2])
+        clock = max(clock, at, lane_ends[i])
+        minutes = clock - lane_ends[i]
+        if Act.READ in (a.act, a.then if a.act is Act.LEAVE else a.act):
+            readings.append(head.read(i, minutes, ReadingMode.WIPED, eye))
+            looks[i].append(minutes)
+            belief = learn(plan.belief, tuple(readings))
+            clock += LOOK_MIN
+        else:
+            done[i] = (minutes, len(looks[i]))
+    return [done[i] for i in range(len(lane_ends))]
+
+
+def honesty(plan: Plan, head: SimulatedHead) -> list[bool]:
+    """Whether each lane's true time to target lies inside its planned 80 % window (lanes that get there at all)."""
+    found = []
+    for i, z in enumerate(plan.zones):
+        minutes = np.arange(0.0, 240.0, 0.25)
+        levels = np.array([head.level(i, float(m)) for m in minutes[::20]])
+        if levels[-1] >= z.zone.target_level:
+            true = float(np.interp(z.zone.target_level, levels, minutes[::20]))
+            found.append(z.ready_min[0] - z.end_min <= true <= z.ready_min[2] - z.end_min)
+    return found
+
+
+def main() -> None:
+    """Print the table."""
+    ways: dict[str, Callable[[Plan, SimulatedHead, np.random.Generator], Ends]] = {
+        "a fixed time by the plan": by_the_plan,
+        "look every five minutes": every_five,
+        "the board's advice": by_advice,
+    }
+    fleet = list(heads())
+    lanes = sum(len(plan.zones) for plan, _, _ in fleet)
+    print(f"{HEADS} heads, {lanes} lanes, seed {SEED}; of lanes that can be reached: within half a level, over, under;")
+    print("openings a lane, walls passed, spread within a head in levels, contact load a head in vol min, seconds")
+    for name, way in ways.items():
+        began = time.perf_counter()
+        off, looks, spreads, loads, walls = [], [], [], [], 0
+        for plan, head, number in fleet:
+            ends = way(plan, head, np.random.default_rng(SEED + number))
+            here = []
+            for i, (z, (minutes, count)) in enumerate(zip(plan.zones, ends, strict=True)):
+                wall = z.wall_min - z.end_min
+                walls += minutes > wall + LOOK_MIN + 0.01
+                here.append(head.level(i, minutes) - z.zone.target_level)
+                if head.level(i, wall) >= z.zone.target_level - 0.5:
+                    off.append(here[-1])
+                    looks.append(count)
+            spreads.append(max(here) - min(here))
+            loads.append(
+                sum(z.volume_strength * (z.end_min - z.start_min + e[0]) for z, e in zip(plan.zones, ends, strict=True))
+            )
+        away = np.array(off)
+        print(
+            f"  {name:<26} {np.mean(np.abs(away) <= 0.5):6.1%} {np.mean(away > 0.5):6.1%} {np.mean(away < -0.5):6.1%}"
+            f"  {np.mean(looks):5.2f} {walls:4d} {np.mean(spreads):5.2f} {np.mean(loads):7.0f}"
+            f"  {time.perf_counter() - began:5.1f}"
+        )
+    inside = [x for plan, head, _ in fleet for x in honesty(plan, head)]
+    print(f"The planned 80 % window holds {np.mean(inside):.1%} of {len(inside)} true times, before any reading.")
+
+
+if __name__ == "__main__":
+    main()
