@@ -55,7 +55,7 @@ export const lane = (more: Partial<Schemas['Lane']> = {}): Schemas['Lane'] => ({
   readings: [],
   rinsed_min: null,
   achieved_level: null,
-  advice: { act: 'leave', due_min: 18, text: 'Leave it' },
+  advice: { act: 'leave', due_min: 18, text: 'Leave it', then: 'read' },
   ratio_extent: 1,
   ratio_rate: 1,
   has_bowl: true,

@@ -1830,6 +1830,7 @@ export interface components {
          *
          *     Args:
          *         act: what to do. due_min: when, in min after application (may be past). text: said in a few words.
+         *         then: what comes at `due_min` when the lane is left until then: read or rinse.
          */
         LaneAdvice: {
             act: components["schemas"]["Act"];
@@ -1837,6 +1838,8 @@ export interface components {
             due_min: number;
             /** Text */
             text: string;
+            /** @default read */
+            then: components["schemas"]["Act"];
         };
         /**
          * LevelBand

@@ -42,6 +42,10 @@ const status = computed<{ text: string; isStrong: boolean; isDue?: boolean }>(()
   const { early, late } = lane.window_min
   if (lane.advice?.act === 'rinse') return { text: 'ready: rinse', isStrong: false, isDue: true }
   if (lane.advice?.act === 'short') return { text: 'will stop short', isStrong: false, isDue: true }
+  if (lane.advice?.act === 'leave' && lane.advice.then === 'rinse') {
+    const due = Math.max(0, Math.round(lane.advice.due_min - sinceZero.value))
+    return { text: `rinse in ${due} · wall ${Math.round(toWall.value)}`, isStrong: false }
+  }
   if (early === null || early > lane.wall_min)
     return { text: `wall in ${toWall.value.toFixed(0)} min`, isStrong: false }
   const from = Math.max(0, Math.round(early - sinceZero.value))

@@ -88,8 +88,9 @@ describe('a lane at the chair', () => {
     [{ phase: 'applying', is_forecast: true }, 2, 'last section in 4 min'],
     [{ phase: 'rinsed', achieved_level: 8 }, 26, 'rinsed'],
     [{ phase: 'rinsed', is_passed_wall: true }, 26, 'rinsed past the label'],
-    [{ advice: { act: 'rinse', due_min: 20, text: '' } }, 26, 'ready: rinse'],
-    [{ advice: { act: 'short', due_min: 20, text: '' } }, 26, 'will stop short'],
+    [{ advice: { act: 'rinse', due_min: 20, text: '', then: 'read' } }, 26, 'ready: rinse'],
+    [{ advice: { act: 'short', due_min: 20, text: '', then: 'rinse' } }, 26, 'will stop short'],
+    [{ advice: { act: 'leave', due_min: 25, text: '', then: 'rinse' } }, 26, 'rinse in 5 · wall 24'],
     [{}, 48, 'wall in 2:00'],
     [{}, 51, 'label passed +1:00'],
   ] as [Partial<Schemas['Lane']>, number, string][])('%o at %i min says "%s"', (more, minute, words) => {

@@ -56,11 +56,13 @@ const timer = computed(() => {
   const act = first.value
   const lane = lanes.value.find((l) => l.key === act?.zone_key)
   if (!act || !lane || !['read', 'rinse', 'stop', 'finish'].includes(act.code)) return null
+  const dueIn = minutesUntil(act.due_at, clock.now)
+  if (act.code === 'rinse' && dueIn > 0) return { minutes: dueIn, caption: 'until the rinse' }
   if (act.code === 'rinse' || act.code === 'stop') {
     const minutes = zeroOf(lane) + lane.wall_min - nowMin.value
     return { minutes, caption: minutes < 0 ? 'past the label' : 'to the wall' }
   }
-  const minutes = minutesUntil(act.due_at, clock.now)
+  const minutes = dueIn
   return { minutes, caption: minutes < 0 ? 'overdue' : act.code === 'finish' ? 'planned' : 'until the look' }
 })
 const isDue = computed(() => Boolean(first.value && minutesUntil(first.value.due_at, clock.now) <= 0))
