@@ -26,7 +26,7 @@ from fervens_core.hair import Hair
 from fervens_core.lift import effort_to_level, level_to_effort
 from fervens_core.products import Lightener
 from fervens_core.quantities import Ratio
-from fervens_core.readings import QUANTILES, ReadingMode
+from fervens_core.readings import QUANTILES, Reading, ReadingMode, learn, prior
 from fervens_core.service import fold
 from fervens_core.zones import Zone
 
@@ -95,9 +95,14 @@ def main() -> None:
             bands.append(effort_to_level(level_to_effort(belief.lanes[i].start_level) + gained))
         return bands
 
+    forty = tuple(
+        Reading(i % LANES, 6.0 + 3.0 * (i // LANES), 6.0 + 0.5 * (i // LANES), ReadingMode.WIPED) for i in range(40)
+    )
+    lanes = prior(belief.lanes)
     worst = max(float(np.max(np.abs(a - b))) for a, b in zip(ours(), solver(), strict=True))
     rows = [
         ("whole board (fold, belief, curves, windows, colours, advice)", *milliseconds(board)),
+        ("belief alone, 40 readings", *milliseconds(lambda: learn(lanes, forty))),
         ("curves alone, closed form", *milliseconds(ours)),
         ("the same curves, scipy solve_ivp (RK45)", *milliseconds(solver)),
     ]

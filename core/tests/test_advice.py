@@ -152,3 +152,41 @@ def test_a_simulated_head_is_its_own_truth():
     assert all(v * 2 == int(v * 2) for v in reads)
     assert np.mean(reads) == pytest.approx(head.level(0, 20.0) + 0.1, abs=0.06)
     assert np.std(reads) == pytest.approx(Reading(0, 20.0, 7.0, ReadingMode.WIPED).level_std, abs=0.04)
+
+
+def test_beliefs_are_calibrated_by_simulation():
+    """Truths drawn from the prior, read as an eye reads: the posterior's 80 % intervals hold about 80 % of them.
+
+    Simulation-based calibration (Talts et al. 2018) with the Laplace posterior: z-scores of the hidden factors are
+    standard normal, of a lane that was read and of one that was not.
+    """
+    truth, eye = np.random.default_rng(11), np.random.default_rng(12)
+    lanes = (LANE, LaneKinetics(5.0, 18.0, LiftFactors()))
+    scores = []
+    for _ in range(300):
+        head = simulated_head(lanes, truth)
+        readings = tuple(head.read(0, m, ReadingMode.WIPED, eye) for m in (8.0, 14.0, 22.0))
+        after = learn(prior(lanes), readings)
+        hidden = np.ravel(np.column_stack([head.log_extent, head.log_rate]))
+        scores.append((hidden - after.mean) / np.sqrt(np.diag(after.covariance)))
+    z = np.array(scores)
+    inside = (np.abs(z) <= 1.2816).mean(axis=0)
+    assert inside == pytest.approx(np.full(4, 0.8), abs=0.07)  # three standard errors of 300 draws
+    assert z.mean(axis=0) == pytest.approx(np.zeros(4), abs=0.2)
+    assert z.std(axis=0) == pytest.approx(np.ones(4), abs=0.15)
+
+
+def test_the_window_holds_what_it_says():
+    """The 80 % window of the time to target holds about 80 % of simulated truths, after readings as before."""
+    truth, eye = np.random.default_rng(21), np.random.default_rng(22)
+    minutes = np.arange(0.0, 240.0, 2.0)
+    for read_at in ((), (8.0, 14.0)):
+        held = []
+        for _ in range(250):
+            head = simulated_head((LANE,), truth)
+            levels = np.array([head.level(0, float(m)) for m in minutes])
+            readings = tuple(head.read(0, m, ReadingMode.WIPED, eye) for m in read_at)
+            early, _, late = learn(prior((LANE,)), readings).outlook(0).ready_window(7.0)
+            true = float(np.interp(7.0, levels, minutes)) if levels[-1] >= 7.0 else np.inf
+            held.append(early <= true <= late)
+        assert np.mean(held) == pytest.approx(0.8, abs=0.08)
