@@ -44,7 +44,11 @@ const marks = computed(() => {
     isNarrow.value ? 5 : window.innerWidth < 1000 ? 7 : 12,
   )
     .map((m) => m - shift)
-    .filter((m) => Math.abs(toPercent(axis.value, m) - toPercent(axis.value, nowMin.value)) > (isNarrow.value ? 9 : 5))
+    .filter(
+      (m) =>
+        Math.abs(toPercent(axis.value, m) - toPercent(axis.value, nowMin.value)) >
+        (isNarrow.value || window.innerWidth < 1000 ? 9 : 5),
+    )
     .map((m) => ({ minute: m, text: clockText(new Date(base.value + m * 60_000)) }))
 })
 
