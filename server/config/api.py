@@ -7,7 +7,8 @@ import logging
 from collections.abc import Sequence
 from typing import Any
 
-from django.core.exceptions import PermissionDenied
+from django.conf import settings
+from django.core.exceptions import PermissionDenied, RequestDataTooBig
 from django.db import OperationalError
 from django.http import Http404, HttpRequest, HttpResponse
 from ninja import NinjaAPI
@@ -79,6 +80,13 @@ def _no_database(request: HttpRequest, error: OperationalError) -> HttpResponse:
     return problem(
         503, "no_database", "The database does not answer. What you sent was not kept; try again in a moment."
     )
+
+
+@api.exception_handler(RequestDataTooBig)
+def _too_large(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
+    most = settings.DATA_UPLOAD_MAX_MEMORY_SIZE
+    detail = f"body: at most {most} bytes, got {request.headers.get('Content-Length', 'more')}. Nothing was kept."
+    return problem(413, "too_large", detail, field="body", limit=f"at most {most} bytes")
 
 
 @api.exception_handler(Http404)

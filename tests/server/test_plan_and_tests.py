@@ -171,6 +171,8 @@ def test_a_toner_that_needs_a_patch_test_cannot_be_planned_before(owner):
     path = f"/services/{made['id']}/plan"
     refused = owner.put(path, choices(owner, plan, toner_key=shades["Fog 9"]), 409)
     assert (refused["code"], "Fog 9" in refused["detail"]) == ("patch_test", True)
+    gone = owner.put(path, choices(owner, plan, toner_key=str(uuid4())), 409)
+    assert gone["code"] == "unknown_shade"
     kept = owner.put(path, choices(owner, plan, toner_key=shades["Wash 9"]))
     assert kept["toner_key"] == shades["Wash 9"]
     Client.objects.update(patch_test_result="negative", patch_test_placed_at=timezone.now() - dt.timedelta(hours=49))
@@ -292,6 +294,13 @@ def test_a_bad_file_changes_nothing(owner, change, field):
     document = json.loads((ROOT / "demo" / "services" / "wren-level-3-to-9.json").read_text()) | change
     assert owner.post("/services/import", {"document": document}, 422)["field"] == field
     assert (Client.objects.count(), Service.objects.count(), Lightener.objects.count()) == (0, 0, 1)
+
+
+def test_a_file_too_large_is_named(owner):
+    document = {"format": "fervens-service", "version": 2, "client": "X", "wish": "y" * 2_100_000}
+    problem = owner.post("/services/import", {"document": document}, 413)
+    assert (problem["code"], problem["field"]) == ("too_large", "body")
+    assert "at most 2000000 bytes" in problem["detail"]
 
 
 def test_every_demo_file_can_be_taken_in(owner):

@@ -75,7 +75,7 @@ def write_plan(
     row.lightener_id = choices.lightener_key
     row.choice = choice_to_json(choices.choice)
     row.toner_idea = choices.toner_key
-    check_toner_idea(loaded)
+    check_toner_idea(loaded, must_be_there=True)
     row.revision += 1
     row.save()
     rows = {z.key: z for z in row.zones.all()}

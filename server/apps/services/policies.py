@@ -65,9 +65,12 @@ def check_consultation(loaded: Loaded) -> None:
         raise ConflictError("cautions_open", f"Still to acknowledge: {'; '.join(missing)}.")
 
 
-def check_toner_idea(loaded: Loaded) -> None:
-    """The toner in mind may go on this person. Raises BlockedError."""
-    shade = next((t for t in toners(loaded.row.studio_id) if t.key == loaded.row.toner_idea), None)
+def check_toner_idea(loaded: Loaded, *, must_be_there: bool = False) -> None:
+    """The toner in mind may go on this person. Raises BlockedError; ConflictError where it has to be on the shelf."""
+    idea = loaded.row.toner_idea
+    shade = next((t for t in toners(loaded.row.studio_id) if t.key == idea), None)
+    if must_be_there and idea and shade is None:
+        raise ConflictError("unknown_shade", "The toner in mind is not on the shelf any more.")
     block = toner_block(loaded.findings, shade) if shade else None
     if block and shade:
         raise BlockedError(block.code, f"{shade.name}: {block.title}. {block.advice}")

@@ -47,7 +47,7 @@ const takeFile = async (event: Event) => {
   input.value = ''
   if (!file) return
   try {
-    const text = await readText(file, 5_000_000)
+    const text = await readText(file, 1_900_000)
     let document: unknown
     try {
       document = JSON.parse(text)

@@ -108,7 +108,17 @@ const keepOne = (label: string) =>
   })
 const restore = (version: Schemas['VersionOut']) => {
   const kept = version.choice as unknown as PlanChoice
-  void plan.change({ ...kept, wave_starts: kept.wave_starts ?? null })
+  const order = choice.value.order
+  // zones read or left out since then: what was chosen for those that are still here comes back, the rest is proposed
+  const isSameHead = [...kept.order].sort().join() === [...order].sort().join()
+  const volumes = Object.fromEntries(
+    Object.entries(kept.volumes).filter(([lane]) => order.includes(lane.split('.')[0] ?? lane)),
+  )
+  void plan.change(
+    isSameHead
+      ? { ...kept, wave_starts: kept.wave_starts ?? null }
+      : { ...kept, order, volumes, wave_starts: null, finish_mins: [] },
+  )
   notices.say(`Back to version ${version.number}.`, () => void plan.undo())
 }
 const saveFile = () =>
