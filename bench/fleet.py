@@ -7,25 +7,24 @@ Run: bin/bench fleet
 from __future__ import annotations
 
 import time
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterator, Sequence
 
 import numpy as np
 
-from fervens_core.advice import Act, advise
 from fervens_core.hair import Hair
 from fervens_core.plan import Plan, make_plan
+from fervens_core.practice import LOOK_MIN, LaneEnd, follow_advice
 from fervens_core.products import Developer, Lightener
 from fervens_core.quantities import Ratio
-from fervens_core.readings import Reading, ReadingMode, learn
+from fervens_core.readings import ReadingMode
 from fervens_core.request import PlanRequest
 from fervens_core.simulate import SimulatedHead, simulated_head
 from fervens_core.zones import Zone
 
-SEED, HEADS, LOOK_MIN = 20260301, 250, 0.5
+SEED, HEADS = 20260301, 250
 BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (5, 10, 20, 30, 40))
 POWDER = Lightener("p", "Powder", Ratio(1.5), label_max_min=50)
-Ends = list[tuple[float, int]]
-"""Minutes after application at the rinse, and looks, for each lane."""
+Ends = Sequence[LaneEnd]
 
 
 def heads() -> Iterator[tuple[Plan, SimulatedHead, int]]:
@@ -49,12 +48,12 @@ def heads() -> Iterator[tuple[Plan, SimulatedHead, int]]:
 
 def by_the_plan(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> Ends:
     """Rinse when the plan says; nothing is opened."""
-    return [(z.rinse_min - z.end_min, 0) for z in plan.zones]
+    return [LaneEnd(z.rinse_min - z.end_min, 0) for z in plan.zones]
 
 
 def every_five(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> Ends:
     """From 10 min on wipe and look every 5 min; rinse when the eye says the target."""
-    ends = []
+    ends: list[LaneEnd] = []
     for i, z in enumerate(plan.zones):
         wall, minutes, looks = z.wall_min - z.end_min, 10.0, 0
         while minutes < wall:
@@ -62,42 +61,8 @@ def every_five(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> End
             if head.read(i, minutes, ReadingMode.WIPED, eye).level >= z.zone.target_level:
                 break
             minutes += 5.0
-        ends.append((min(minutes, wall), looks))
+        ends.append(LaneEnd(min(minutes, wall), looks))
     return ends
-
-
-def by_advice(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> Ends:
-    """Do what the board says is due first; every reading moves all lanes."""
-    lane_ends = [z.end_min for z in plan.zones]
-    walls = [z.wall_min - z.end_min for z in plan.zones]
-    readings: list[Reading] = []
-    looks: list[list[float]] = [[] for _ in lane_ends]
-    done: dict[int, tuple[float, int]] = {}
-    belief, clock = plan.belief, min(lane_ends)
-    while len(done) < len(lane_ends):
-        acts = []
-        for i, z in enumerate(plan.zones):
-            if i not in done:
-                a = advise(
-                    belief.outlook(i),
-                    now_min=max(clock - lane_ends[i], 0.0),
-                    wall_min=walls[i],
-                    target_level=z.zone.target_level,
-                    reading_count=len(looks[i]),
-                    last_reading_min=looks[i][-1] if looks[i] else None,
-                )
-                acts.append((max(lane_ends[i] + a.due_min, clock), i, a))
-        at, i, a = min(acts, key=lambda x: x[:2])
-        clock = max(clock, at, lane_ends[i])
-        minutes = clock - lane_ends[i]
-        if Act.READ in (a.act, a.then if a.act is Act.LEAVE else a.act):
-            readings.append(head.read(i, minutes, ReadingMode.WIPED, eye))
-            looks[i].append(minutes)
-            belief = learn(plan.belief, tuple(readings))
-            clock += LOOK_MIN
-        else:
-            done[i] = (minutes, len(looks[i]))
-    return [done[i] for i in range(len(lane_ends))]
 
 
 def honesty(plan: Plan, head: SimulatedHead) -> list[bool]:
@@ -117,7 +82,7 @@ def main() -> None:
     ways: dict[str, Callable[[Plan, SimulatedHead, np.random.Generator], Ends]] = {
         "a fixed time by the plan": by_the_plan,
         "look every five minutes": every_five,
-        "the board's advice": by_advice,
+        "the board's advice": follow_advice,
     }
     fleet = list(heads())
     lanes = sum(len(plan.zones) for plan, _, _ in fleet)
@@ -129,16 +94,19 @@ def main() -> None:
         for plan, head, number in fleet:
             ends = way(plan, head, np.random.default_rng(SEED + number))
             here = []
-            for i, (z, (minutes, count)) in enumerate(zip(plan.zones, ends, strict=True)):
+            for i, (z, end) in enumerate(zip(plan.zones, ends, strict=True)):
                 wall = z.wall_min - z.end_min
-                walls += minutes > wall + LOOK_MIN + 0.01
-                here.append(head.level(i, minutes) - z.zone.target_level)
+                walls += end.minutes > wall + LOOK_MIN + 0.01
+                here.append(head.level(i, end.minutes) - z.zone.target_level)
                 if head.level(i, wall) >= z.zone.target_level - 0.5:
                     off.append(here[-1])
-                    looks.append(count)
+                    looks.append(end.looks)
             spreads.append(max(here) - min(here))
             loads.append(
-                sum(z.volume_strength * (z.end_min - z.start_min + e[0]) for z, e in zip(plan.zones, ends, strict=True))
+                sum(
+                    z.volume_strength * (z.end_min - z.start_min + e.minutes)
+                    for z, e in zip(plan.zones, ends, strict=True)
+                )
             )
         away = np.array(off)
         print(

@@ -9,6 +9,7 @@ from make import request, zone
 from fervens_core.advice import FIRST_LOOK_LEAST_MIN, FIRST_LOOK_MOST_MIN, LOOK_GAP_MIN, Act, advise
 from fervens_core.lift import LiftFactors
 from fervens_core.plan import make_plan
+from fervens_core.practice import LOOK_MIN, follow_advice
 from fervens_core.readings import LaneKinetics, Reading, ReadingMode, learn, prior
 from fervens_core.simulate import simulated_head
 
@@ -87,40 +88,6 @@ def test_no_advice_ever_waits_past_the_wall(now, wall, target, seen):
         assert given_advice.due_min >= seen[-1][0] + LOOK_GAP_MIN - 1e-9
 
 
-def rinse_by_advice(plan, head, random):
-    """(minutes, looks) of each lane, followed by one pair of hands: what is due first is done first."""
-    ends = [z.end_min for z in plan.zones]
-    walls = [z.wall_min - z.end_min for z in plan.zones]
-    readings, looks, done = [], [[] for _ in ends], {}
-    belief, clock = plan.belief, min(ends)
-    while len(done) < len(ends):
-        acts = []
-        for i, z in enumerate(plan.zones):
-            if i in done:
-                continue
-            now = max(clock - ends[i], 0.0)
-            a = advise(
-                belief.outlook(i),
-                now_min=now,
-                wall_min=walls[i],
-                target_level=z.zone.target_level,
-                reading_count=len(looks[i]),
-                last_reading_min=looks[i][-1] if looks[i] else None,
-            )
-            acts.append((max(ends[i] + a.due_min, clock, ends[i]), i, a))
-        at, i, a = min(acts, key=lambda x: x[:2])
-        clock = max(clock, at)
-        minutes = clock - ends[i]
-        if a.act is Act.READ or (a.act is Act.LEAVE and a.then is Act.READ):
-            readings.append(head.read(i, minutes, ReadingMode.WIPED, random))
-            looks[i].append(minutes)
-            belief = learn(plan.belief, tuple(readings))
-            clock += 0.5
-        else:
-            done[i] = (min(minutes, walls[i]) if minutes <= walls[i] + 0.51 else minutes, len(looks[i]))
-    return [done[i] for i in range(len(ends))]
-
-
 def test_a_small_fleet_ends_close_with_few_looks_and_no_wall_passed():
     """`bin/bench fleet` has the large one; here twelve heads hold what must not break."""
     truth, eye = np.random.default_rng(7), np.random.default_rng(8)
@@ -129,14 +96,14 @@ def test_a_small_fleet_ends_close_with_few_looks_and_no_wall_passed():
         zones = [zone(f"z{i}", float(truth.integers(8, 13)) / 2, 8.5, foil_count=4) for i in range(6)]
         plan = make_plan(request(*zones))
         head = simulated_head(plan.belief.lanes, truth)
-        for i, (minutes, count) in enumerate(rinse_by_advice(plan, head, eye)):
+        for i, end in enumerate(follow_advice(plan, head, eye)):
             z = plan.zones[i]
             wall = z.wall_min - z.end_min
-            assert minutes <= wall + 1e-6
-            assert count >= 1 or minutes >= wall - 1e-6
+            assert end.minutes <= wall + LOOK_MIN + 1e-6  # at most the look that was under way
+            assert end.looks >= 1 or end.minutes >= wall - 1e-6
             if head.level(i, wall) >= z.zone.target_level - 0.5:
-                off.append(head.level(i, minutes) - z.zone.target_level)
-                looks.append(count)
+                off.append(head.level(i, end.minutes) - z.zone.target_level)
+                looks.append(end.looks)
     assert np.mean(np.abs(off) <= 0.5) >= 0.93
     assert np.mean(looks) <= 2.0
 

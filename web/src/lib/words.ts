@@ -108,6 +108,3 @@ export const aims = {
   quick: { name: 'Quick', says: 'soonest inside every limit' },
 } as const
 export const modeName = (value: string): string => modes.find((m) => m.value === value)?.name.toLowerCase() ?? value
-const nameIn = (list: readonly { value: string; name: string }[], value: string): string =>
-  list.find((x) => x.value === value)?.name ?? value
-export const historyName = (value: string): string => nameIn(histories, value).toLowerCase()

@@ -147,7 +147,7 @@ const elasticitySays: Record<string, string> = {
     <section aria-labelledby="t-elastic">
       <h3 id="t-elastic" class="mb-1 text-lg">Elasticity</h3>
       <p class="mb-2 text-[15px] text-soft">Wet one hair, lay it on a ruler, pull slowly as far as it gives, let go.</p>
-      <div class="grid gap-3 sm:grid-cols-3">
+      <div class="grid gap-3 sm:grid-cols-2">
         <Stepper v-model="rest" label="At rest" unit="mm" :min="20" :max="500" :step="10" />
         <Stepper
           :model-value="pulled"

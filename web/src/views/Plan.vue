@@ -218,7 +218,7 @@ const print = () => window.print()
         class="mb-3 rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-2"
         aria-label="From the strand tests"
       >
-        <strong>{{ shown.move_text }}.</strong>
+        <strong class="mr-1">{{ shown.move_text }}.</strong>
         <template v-if="shown.moves.length">
           {{
             shown.moves
@@ -273,7 +273,9 @@ const print = () => window.print()
             What if
           </button>
         </template>
-        <RouterLink class="btn no-print !min-h-11" :to="{ name: 'strands', params: { id } }">Strand bench</RouterLink>
+        <RouterLink v-if="!shown.move_text" class="btn no-print !min-h-11" :to="{ name: 'strands', params: { id } }"
+          >Strand bench</RouterLink
+        >
       </div>
       <p
         v-if="isWhatIf"
@@ -323,7 +325,7 @@ const print = () => window.print()
           <strong>{{ lane.name }}</strong> is left out. {{ lane.reason }}
         </li>
         <li v-if="orderReasons.length" class="rounded-[5px] border-l-[8px] border-line bg-panel px-4 py-1.5">
-          <strong>{{ isUsualOrder ? 'Order as proposed.' : 'Order by your hand.' }}</strong>
+          <strong>{{ isUsualOrder ? 'Order as proposed.' : 'Not the order proposed.' }}</strong>
           {{ orderReasons.join('; ') }}.
         </li>
         <li v-for="n in notes" :key="n.text" class="rounded-[5px] border-l-[8px] border-line bg-panel px-4 py-1.5">
