@@ -13,7 +13,8 @@ from collections.abc import Callable
 import numpy as np
 from scipy.integrate import solve_ivp
 
-from fervens_core.board import head_belief, make_board
+from fervens_core.board import make_board
+from fervens_core.chair import Chair, head_belief
 from fervens_core.events import (
     ApplicationFinished,
     ApplicationStarted,
@@ -54,7 +55,7 @@ def twelve_lanes() -> tuple[list[Event], dict[str, Zone]]:
         tell(2 + 3 * i, ApplicationStarted(key, 22.0))
         tell(4 + 3 * i, ApplicationFinished(key))
         for wait, level in ((8.0, 6.0), (14.0, 7.0)):
-            tell(4 + 3 * i + wait + 0.01 * i, ReadingTaken(key, level, ReadingMode.WIPED))
+            tell(4 + 3 * i + wait + 0.01 * i, ReadingTaken(key, level, ReadingMode.RINSED_WET))
     return log, zones
 
 
@@ -74,9 +75,9 @@ def main() -> None:
     now = START + dt.timedelta(minutes=52)
 
     def board() -> object:
-        return make_board(fold(log), zones, POWDER, has_additive=False, now=now)
+        return make_board(Chair(fold(log), zones, POWDER, now))
 
-    belief = head_belief(fold(log), zones, POWDER, has_additive=False, now=now)
+    belief = head_belief(Chair(fold(log), zones, POWDER, now))
     minutes = np.arange(0.0, 49.0)
 
     def ours() -> list[np.ndarray]:

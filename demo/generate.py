@@ -12,13 +12,14 @@ from typing import Any
 import numpy as np
 
 from fervens_core.events import data_from_json
+from fervens_core.formula import Result, all_formulas
 from fervens_core.hair import Tone
 from fervens_core.head import USUAL_HEAD
 from fervens_core.lift import LiftFactors, level_at, zone_factors
+from fervens_core.match import choose, lay_out
 from fervens_core.plan import Plan, make_plan
-from fervens_core.products import TonerShade
 from fervens_core.servicefile import FORMAT, VERSION, read_service_file
-from fervens_core.toning import propose
+from fervens_core.wish import Wish
 
 HERE = Path(__file__).parent
 SHELF = json.loads((HERE / "studio.json").read_text())
@@ -72,13 +73,14 @@ class Head:
     """A simulated head: hidden factors, half-level readings with a little noise, fixed seed."""
 
     def __init__(
-        self, document: dict[str, Any], seed: int, until_min: float, extent: float = 1.0, rate: float = 1.0
-    ) -> None:
+        self, document: dict[str, Any], seed: int, until_min: float, extent: float = 1.0, rate: float = 1.0,
+        own: dict[str, float] | None = None,
+    ) -> None:  # fmt: skip
         self.document, self.until = document, until_min
         self.file = read_service_file(document)
         self.plan: Plan = make_plan(self.file.plan_request())
         self.random = np.random.default_rng(seed)
-        self.extent, self.rate = extent, rate
+        self.extent, self.rate, self.own = extent, rate, own or {}
         self.log: Log = document["events"]
 
     def tell(self, at_min: float, kind: str, by: str = "Maren Okoye", **data: Any) -> None:
@@ -89,7 +91,8 @@ class Head:
     def read(self, planned: Any, minutes: float) -> float:
         assert self.file.lightener
         expected = zone_factors(planned.zone, self.file.lightener)
-        factors = LiftFactors(extent=expected.extent * self.extent, rate=expected.rate * self.rate)
+        own = self.own.get(planned.zone.key, 1.0)
+        factors = LiftFactors(extent=expected.extent * self.extent * own, rate=expected.rate * self.rate)
         level = level_at(
             minutes, start_level=planned.zone.hair.start_level, volume_strength=planned.volume_strength, factors=factors
         )
@@ -110,6 +113,8 @@ class Head:
             volumes=[z.volume_strength for z in zones],
             finish_min=self.plan.finish_min,
             starts_min=[round(z.start_min, 2) for z in zones],
+            rinses_min=[round(z.rinse_min, 2) for z in zones],
+            waves=[z.wave for z in zones],
         )
         end = first_min
         for z in zones:
@@ -140,31 +145,46 @@ class Head:
                 self.tell(end + 8 + 0.5 * i, "ReadingTaken", zone_key=z.zone.key, level=level, mode="dry")
         return end + 8 + 0.5 * len(zones)
 
-    def tone(self, at_min: float, gap_min: float = 2.0) -> float:
-        shades: tuple[TonerShade, ...] = self.file.toners
+    def tone(self, at_min: float, gap_min: float = 2.0, most_bowls: int = 3) -> float:
+        """The best formulas for what was read last, each zone for its own minutes; the formulas of the app itself."""
+        self.tell(at_min - 1.5, "ReviewFinished")
         levels = {e["data"]["zone_key"]: e["data"]["level"] for e in self.log if e["kind"] == "ReadingTaken"}
+        zones = [z.zone for z in self.plan.zones if z.zone.key in levels]
+        results = [
+            Result(z.key, z.name, z.hair.start_level, max(levels[z.key], z.hair.start_level), z.hair.porosity,
+                   grams=5.0 * z.foil_count)
+            for z in zones
+        ]  # fmt: skip
+        depth = min(min(r.level, z.target_level) for r, z in zip(results, zones, strict=True))
+        wish = Wish(Tone(self.document["tone"]), depth)
+        chosen = choose(results, lay_out(all_formulas(self.file.toners)), wish.wanted, most_bowls=most_bowls)[-1]
         end = at_min
-        for i, z in enumerate(self.plan.zones):
-            if z.zone.key not in levels:
-                continue
-            best = propose(
-                shades, start_level=z.zone.hair.start_level, level=levels[z.zone.key], porosity=z.zone.hair.porosity,
-                tone=Tone(self.document["tone"]), wanted_level=z.zone.target_level,
-            ).choices[0]  # fmt: skip
-            product, developer = best.shade.ratio.split_g(5.0 * z.zone.foil_count)
+        order = sorted(results, key=lambda r: -chosen.matches[r.key].minutes)
+        for i, result in enumerate(order):
+            match = chosen.matches[result.key]
+            formula = match.formula
+            shades_g, developer = formula.split_g(result.grams)
+            two = (
+                {"second_key": formula.shades[1].key, "second_name": formula.shades[1].name}
+                if len(shades_g) > 1
+                else {}
+            )
             on = at_min + gap_min * i
             self.tell(
                 on,
                 "TonerApplied",
-                zone_key=z.zone.key,
-                shade_key=best.shade.key,
-                shade_name=best.shade.name,
-                minutes=best.minutes,
-                product_g=round(product, 1),
+                zone_key=result.key,
+                shade_key=formula.shades[0].key,
+                shade_name=formula.shades[0].name,
+                minutes=match.minutes,
+                product_g=round(sum(shades_g), 1),
                 developer_g=round(developer, 1),
+                share=formula.shares[0],
+                developer_parts=round(formula.ratio.developer_parts, 3),
+                **two,
             )
-            self.tell(on + best.minutes, "TonerRinsed", by="Juno Pell", zone_key=z.zone.key)
-            end = max(end, on + best.minutes)
+            self.tell(on + match.minutes, "TonerRinsed", by="Juno Pell", zone_key=result.key)
+            end = max(end, on + match.minutes)
         return end
 
 
@@ -195,6 +215,17 @@ def main() -> None:
     head.until = toned + 10
     head.tone(toned + 3, gap_min=3.0)
     write("tobias-at-toner", tobias)
+
+    sanna = service("Sanna Quill", "One even oat from nape to fringe; last season came out in three colours.", "neutral",
+        [zone("nape", 5, 8), zone("low_back", 4, 8), zone("high_back", 4, 8), zone("crown", 3, 8, thickness="coarse"),
+         zone("left_side", 5, 8), zone("right_side", 5, 8), zone("top", 4, 8)],
+        TESTED | {"age_years": 29, "booked_min": 240})  # fmt: skip
+    head = Head(
+        sanna, seed=12, until_min=1000, extent=1.0, own={"crown": 0.59, "high_back": 0.74, "top": 0.75, "nape": 0.93}
+    )
+    head.consult(["delicate", "professional_use"])
+    head.lighten()
+    write("sanna-three-bands", sanna)
 
     wren = service("Wren Adair", "Level 9, soft and neutral. Black since birth, never coloured; the part needs a fair child.", "neutral",
         [zone(k, 3, 9) for k in back] + [zone("nape", 3.5, 8), zone("fringe", 3.5, 8)], TESTED | {"age_years": 27}, "chalk")  # fmt: skip

@@ -7,6 +7,7 @@ import secrets
 import shutil
 import socket
 import subprocess
+import time
 from pathlib import Path
 
 from steps import SetupError, run
@@ -81,21 +82,29 @@ class Cluster:
         )
         return status.returncode == 0
 
-    def start(self) -> None:
-        """Start the server on a free loopback port and make the database; one left over from a crash is stopped."""
+    def start(self, port: int = 0) -> None:
+        """Start the server on a loopback port, a free one if none is given, and make the database.
+
+        A server left over from a crash is stopped first.
+        """
         if self.is_running():
             self.stop()
-        self.port = free_port()
+        self.port = port or free_port()
         options = f"-c listen_addresses=127.0.0.1 -p {self.port} -c unix_socket_directories=''"
         if self.is_for_tests:
             options += " -c fsync=off -c synchronous_commit=off -c full_page_writes=off"
-        try:
-            self._run(
-                "pg_ctl", "-D", str(self.folder), "-l", str(self.log), "-o", options, "-w", "start",
-                fails="The database did not start",
-            )  # fmt: skip
-        except SetupError as error:
-            raise SetupError(f"{error} Its log is {self.log}; bin/start --fresh starts over with empty data.") from None
+        for tries_left in (3, 2, 1, 0):
+            try:
+                self._run(
+                    "pg_ctl", "-D", str(self.folder), "-l", str(self.log), "-o", options, "-w", "start",
+                    fails="The database did not start",
+                )  # fmt: skip
+                break
+            except SetupError as error:
+                if tries_left == 0:
+                    hint = f"Its log is {self.log}; bin/start --fresh starts over with empty data."
+                    raise SetupError(f"{error} {hint}") from None
+                time.sleep(0.7)  # what a killed server left behind may need a moment to go
         env = {**os.environ, "PGPASSWORD": self.secret.read_text().strip()}
         place = ["-h", "127.0.0.1", "-p", str(self.port), "-U", USER]
         query = f"select 1 from pg_database where datname = '{DATABASE}'"

@@ -29,7 +29,28 @@ def _service(page: Page, address: str, client: str, view: str) -> None:
     page.wait_for_url("**/services/*/*")
     service = page.url.split("/services/")[1].split("/")[0]
     page.goto(f"{address}services/{service}/{view}")
-    page.wait_for_load_state("networkidle")
+    _settle(page)
+
+
+def _settle(page: Page) -> None:
+    """Until the page stands still; its stream never ends, so the network is never idle."""
+    page.wait_for_load_state("load")
+    page.wait_for_timeout(1200)
+
+
+def _offline(page: Page) -> None:
+    page.context.set_offline(True)
+    page.get_by_text("No line to the server").wait_for()
+    page.get_by_role("button", name="Rinsed", exact=True).click()
+    page.get_by_text("act waits").wait_for()
+    page.get_by_role("button", name="Dismiss").last.click()
+
+
+def _acts(page: Page) -> None:
+    _sheet(page)
+    page.get_by_role("button", name="Use the colour reader").click()
+    page.get_by_role("button", name="Note it").wait_for()
+    page.get_by_role("button", name="Dry it out").scroll_into_view_if_needed()
 
 
 def _sheet(page: Page) -> None:
@@ -59,6 +80,17 @@ def _weigh(page: Page) -> None:
     page.get_by_text("vol, 1 :").wait_for()
 
 
+def _to_the_tone(page: Page) -> None:
+    page.get_by_role("button", name="To the tone").click()
+    page.get_by_role("region", name="Bowls").wait_for()
+    page.get_by_role("status").filter(has_text="Review finished").wait_for(state="detached", timeout=12_000)
+
+
+def _strand(page: Page) -> None:
+    page.get_by_role("article", name="Low back").get_by_role("button", name="Strand").click()
+    page.get_by_text("ringed: as expected by now").wait_for()
+
+
 SHOTS: dict[str, tuple[str | None, str, dict[str, int], str, Callable[[Page], None] | None]] = {
     "day": (None, "", DESK, "light", None),
     "consultation": ("Casimir Holt", "consultation", DESK, "light", _zones),
@@ -72,7 +104,11 @@ SHOTS: dict[str, tuple[str | None, str, dict[str, int], str, Callable[[Page], No
     "chair-reading": ("Ilse Varga", "chair", DESK, "light", _sheet),
     "chair-tablet": ("Ilse Varga", "chair", TABLET, "light", None),
     "chair-phone": ("Ilse Varga", "chair", PHONE, "light", None),
-    "tone": ("Tobias Renn", "tone", DESK, "light", None),
+    "chair-acts": ("Ilse Varga", "chair", DESK, "light", _acts),
+    "chair-offline": ("Ilse Varga", "chair", TABLET, "dark", _offline),
+    "review": ("Sanna Quill", "review", DESK, "light", None),
+    "tone": ("Sanna Quill", "review", DESK, "light", _to_the_tone),
+    "tone-strand": ("Tobias Renn", "tone", DESK, "dark", _strand),
     "record": ("Noor Castell", "record", DESK, "light", None),
     "client": ("Ilse Varga", "client", DESK, "light", None),
 }
@@ -80,6 +116,7 @@ SHOTS: dict[str, tuple[str | None, str, dict[str, int], str, Callable[[Page], No
 
 def _take(page: Page, address: str, name: str, out: Path) -> None:
     client, view, size, theme, then = SHOTS[name]
+    page.context.set_offline(False)
     page.set_viewport_size(size)  # type: ignore[arg-type]
     page.evaluate(f"localStorage.setItem('fervens.theme', '{theme}')")
     if client is None:
@@ -89,7 +126,7 @@ def _take(page: Page, address: str, name: str, out: Path) -> None:
         page.get_by_role("link", name=client).first.click()
     else:
         _service(page, address, client, view)
-    page.wait_for_load_state("networkidle")
+    _settle(page)
     if then:
         then(page)
     page.wait_for_timeout(500)
@@ -119,13 +156,18 @@ def take() -> None:
     env = python_env(DATABASE_URL=cluster.url, FERVENS_SECRET_KEY="only-for-pictures")
     manage = [str(PYTHON), str(ROOT / "server" / "manage.py")]
     server = None
+    reader = subprocess.Popen(
+        [str(PYTHON), "-m", "fervens_cli", "reader", "--port", str(reader_port := free_port())],
+        env=env, cwd=ROOT, stdout=subprocess.DEVNULL,
+    )  # fmt: skip
+    env["FERVENS_READER"] = f"127.0.0.1:{reader_port}"
     try:
         with step("Loading the demo"):
             run([*manage, "migrate", "--noinput"], env=env, fails="No tables")
             run([*manage, "load_demo", "--username", USER, "--password", PASSWORD], env=env, fails="No demo")
         server = subprocess.Popen(
             [str(PYTHON), "-m", "uvicorn", "config.asgi:application", "--port", str(port), "--log-level", "warning",
-             "--lifespan", "off"], env=env, cwd=ROOT,
+             "--lifespan", "off", "--timeout-graceful-shutdown", "1"], env=env, cwd=ROOT,
         )  # fmt: skip
         for _ in range(100):
             try:
@@ -138,7 +180,8 @@ def take() -> None:
             browser = driver.chromium.launch(
                 executable_path="/usr/bin/chromium", args=["--disable-gpu", "--disable-quic", "--no-sandbox"]
             )
-            page = browser.new_page(viewport=DESK)  # type: ignore[arg-type]
+            context = browser.new_context(viewport=DESK, service_workers="block")  # type: ignore[arg-type]
+            page = context.new_page()
             page.on("console", lambda m: print("console:", m.text) if m.type in ("error", "warning") else None)
             page.on("pageerror", lambda e: print("page error:", e))
             page.goto(address)
@@ -151,6 +194,7 @@ def take() -> None:
                     _take(page, address, name, args.out)
             browser.close()
     finally:
+        reader.terminate()
         if server:
             server.terminate()
             server.wait(timeout=10)

@@ -11,7 +11,7 @@ import socket
 import subprocess
 import time
 
-from cluster import Cluster
+from cluster import Cluster, free_port
 from project import PYTHON, ensure_page, ensure_python, python_env
 from steps import LOCAL, ROOT, SetupError, main, run, step
 from system import ensure_postgres
@@ -80,11 +80,8 @@ def _serve(command: list[str], env: dict[str, str], cluster: Cluster | None, add
             if cluster and time.monotonic() - checked > 3:
                 checked = time.monotonic()
                 if not cluster.is_running():
-                    print(
-                        f"The database has stopped by itself; its log is {cluster.log}. Run bin/start again.",
-                        flush=True,
-                    )
-                    return 1
+                    print(f"The database has stopped by itself (log: {cluster.log}); starting it again.", flush=True)
+                    cluster.start(port=cluster.port)
         if server.poll() is not None and not stop["asked"]:
             print(f"The server has stopped by itself (exit code {server.returncode}).", flush=True)
             return 1
@@ -116,9 +113,17 @@ def start() -> None:
         with step("Starting the database"):
             cluster.create()
             cluster.start()
+    reader = None
     try:
         secret = os.environ.get("FERVENS_SECRET_KEY") or _secret_key()
         env = python_env(DATABASE_URL=own_url or (cluster.url if cluster else ""), FERVENS_SECRET_KEY=secret)
+        if "FERVENS_READER" not in os.environ:
+            port = free_port()
+            reader = subprocess.Popen(
+                [str(PYTHON), "-m", "fervens_cli", "reader", "--port", str(port)],
+                cwd=ROOT, env=env, stdout=subprocess.DEVNULL, start_new_session=True,
+            )  # fmt: skip
+            env["FERVENS_READER"] = f"127.0.0.1:{port}"
         manage = [str(PYTHON), str(ROOT / "server" / "manage.py")]
         if cluster:
             with step("Bringing the tables up to date, loading the demo once"):
@@ -134,6 +139,8 @@ def start() -> None:
         ]  # fmt: skip
         code = _serve(command, env | {"FERVENS_SERVING": "1"}, cluster, (args.host, args.port))
     finally:
+        if reader:
+            reader.terminate()
         if cluster:
             cluster.stop()
     print("Server and database are stopped.")

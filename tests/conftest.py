@@ -5,6 +5,9 @@ from __future__ import annotations
 import datetime as dt
 import json
 import os
+import socket
+import threading
+import time
 from pathlib import Path
 from typing import Any
 from uuid import uuid4
@@ -25,6 +28,41 @@ PASSWORD = "a-long-password-for-tests"
 def _quick_passwords(settings):
     settings.PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
     settings.ALLOWED_HOSTS = ["testserver", "127.0.0.1", "localhost"]
+
+
+@pytest.fixture
+def address(transactional_db):
+    """A real server in a thread, on the test database."""
+    import uvicorn
+
+    from config.asgi import application
+
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        port = probe.getsockname()[1]
+    config = uvicorn.Config(application, port=port, log_level="error", lifespan="off", timeout_graceful_shutdown=1)
+    server = uvicorn.Server(config)
+    thread = threading.Thread(target=server.run, daemon=True)
+    thread.start()
+    for _ in range(200):
+        if server.started:
+            break
+        time.sleep(0.02)
+    yield f"http://127.0.0.1:{port}"
+    server.should_exit = True
+    thread.join(timeout=10)
+
+
+@pytest.fixture
+def reader(monkeypatch):
+    """A simulated colour reader on a free port."""
+    from fervens_cli.reader import ReaderServer
+
+    with ReaderServer(0) as server:
+        threading.Thread(target=server.serve_forever, daemon=True).start()
+        monkeypatch.setenv("FERVENS_READER", f"127.0.0.1:{server.server_address[1]}")
+        yield server
+        server.shutdown()
 
 
 class Actor:

@@ -1,10 +1,33 @@
 import tailwindcss from '@tailwindcss/vite'
 import vue from '@vitejs/plugin-vue'
+import { VitePWA } from 'vite-plugin-pwa'
 import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   base: '/static/',
-  plugins: [vue(), tailwindcss()],
+  plugins: [
+    vue(),
+    tailwindcss(),
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'src',
+      filename: 'sw.ts',
+      injectRegister: false, // registered in main.ts, at the root
+      injectManifest: { globPatterns: ['**/*.{js,css,woff2,svg,webmanifest}'], modifyURLPrefix: { '': '/static/' } },
+      manifest: {
+        name: 'Fervens',
+        short_name: 'Fervens',
+        description: 'Every zone ready together, every tone the one you meant.',
+        start_url: '/',
+        scope: '/',
+        id: '/',
+        display: 'standalone',
+        background_color: '#d9d9d9',
+        theme_color: '#d9d9d9',
+        icons: [{ src: '/static/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+    }),
+  ],
   build: { target: 'es2022', assetsInlineLimit: 0 },
   server: { proxy: { '/api': 'http://127.0.0.1:8733' } },
   test: { environment: 'jsdom', include: ['src/**/*.test.ts'] },

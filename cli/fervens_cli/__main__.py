@@ -1,4 +1,4 @@
-"""`bin/fervens curve | neutralise | plan`: one line for bad input, exit code 2."""
+"""`bin/fervens curve | neutralise | plan | reader`: one line for bad input, exit code 2."""
 
 from __future__ import annotations
 
@@ -10,6 +10,7 @@ from typing import Any, NoReturn
 
 import numpy as np
 
+from fervens_cli.reader import serve
 from fervens_core.colour import lab_to_hex
 from fervens_core.errors import CoreError, LimitError
 from fervens_core.lift import level_at
@@ -82,6 +83,16 @@ def _plan(args: argparse.Namespace) -> dict[str, Any]:
     return plan_to_json(make_plan(read_service_file(document).plan_request()))
 
 
+def _reader(args: argparse.Namespace) -> int:
+    try:
+        port = int(check_range("--port", _number("--port", args.port), 0, 65535))
+        serve(port)
+    except (CoreError, OSError) as error:
+        print(f"fervens reader: {error}", file=sys.stderr)
+        return 2
+    return 0
+
+
 def _print_curve(result: dict[str, Any]) -> None:
     print("  min  level  colour")
     for p in result["points"]:
@@ -127,6 +138,8 @@ def _parser() -> argparse.ArgumentParser:
     neutralise.add_argument("--level", required=True, metavar="LEVEL")
     plan = commands.add_parser("plan", help="the plan of a service file")
     plan.add_argument("file", metavar="FILE")
+    reader = commands.add_parser("reader", help="a simulated colour reader on loopback")
+    reader.add_argument("--port", default="0", metavar="PORT")
     for command in (curve, neutralise, plan):
         command.add_argument("--json", action="store_true", help="print JSON")
     return parser
@@ -135,6 +148,8 @@ def _parser() -> argparse.ArgumentParser:
 def main(arguments: list[str] | None = None) -> int:
     """Run one command; 0 when done, 2 for input that cannot be used."""
     args = _parser().parse_args(arguments)
+    if args.command == "reader":
+        return _reader(args)
     run, show = {
         "curve": (_curve, _print_curve),
         "neutralise": (_neutralise, _print_neutralise),

@@ -6,7 +6,8 @@ import pytest
 from make import POWDER, at, event, zone
 
 from fervens_core.advice import Act
-from fervens_core.board import achieved_level, make_board
+from fervens_core.board import make_board
+from fervens_core.chair import Chair, achieved_level
 from fervens_core.errors import LimitError
 from fervens_core.events import (
     ApplicationFinished,
@@ -17,16 +18,15 @@ from fervens_core.events import (
     ReadingTaken,
     Rinsed,
 )
-from fervens_core.findings import Findings, TestResult
-from fervens_core.hair import Hair, Tone
+from fervens_core.hair import Hair
+from fervens_core.lanestate import Phase
 from fervens_core.lift import level_at
 from fervens_core.pigment import hair_hex
 from fervens_core.products import Lightener
 from fervens_core.quantities import Ratio
 from fervens_core.readings import ReadingMode
-from fervens_core.service import Phase, fold
+from fervens_core.service import fold
 from fervens_core.strand import Strand, StrandReading
-from fervens_core.tonestep import tone_lanes
 
 ZONES = {z.key: z for z in (zone("back", 3, 8, foil_count=5), zone("top", 3, 8, foil_count=5))}
 BASE = [event(0, ConsultationFinished()), event(1, PlanTaken(("back", "top"), (22.0, 26.0), 60.0))]
@@ -39,7 +39,7 @@ BACK_ON = [
 
 
 def board(log, minute, lightener=POWDER):
-    return make_board(fold(log), ZONES, lightener, has_additive=False, now=at(minute))
+    return make_board(Chair(fold(log), ZONES, lightener, at(minute)))
 
 
 def read(minute, level, mode=ReadingMode.WIPED, key="back"):
@@ -47,7 +47,7 @@ def read(minute, level, mode=ReadingMode.WIPED, key="back"):
 
 
 def test_before_the_plan_there_is_nothing():
-    assert make_board(fold([]), {}, POWDER, has_additive=False, now=at(0)).lanes == ()
+    assert make_board(Chair(fold([]), {}, POWDER, at(0))).lanes == ()
 
 
 def test_acts_lead_from_bowl_to_rinse():
@@ -135,37 +135,6 @@ def test_the_same_log_and_moment_give_the_same_board():
 
 
 # When to look: first at 10 min, then every 5 to 10 (common practice, no source), never past the wall.
-def test_tone_step_takes_what_was_read_and_blocks_what_is_locked():
-    from test_toning import SHELF
-
-    log = [*BACK_ON, event(40, Rinsed("back"))]
-
-    def lanes(log, **findings):
-        return tone_lanes(
-            fold(log),
-            ZONES,
-            POWDER,
-            SHELF,
-            has_additive=False,
-            findings=Findings(**findings),
-            tone=Tone.COOL,
-            now=at(60),
-        )
-
-    (modelled,) = lanes(log)
-    assert not modelled.is_read
-    assert all(o.blocked and "Patch test" in o.blocked for o in modelled.options)
-    clear = {"patch_test": TestResult.NEGATIVE, "patch_test_age_h": 60.0}
-    (read_lane,) = lanes([*log, read(50, 8.5, ReadingMode.DRY)], **clear)
-    assert read_lane.is_read
-    assert read_lane.level == 8.5
-    assert read_lane.undertone == "pale yellow"
-    assert [o.blocked for o in read_lane.options] == [None] * len(SHELF)
-    option = read_lane.options[0]
-    assert option.product_g + option.developer_g == pytest.approx(5 * 5.0)
-    assert [s.minute for s in option.steps] == [5.0, 10.0, 15.0, 20.0]
-
-
 def slow_strand():
     readings = tuple(StrandReading(m, v, ReadingMode.DRY) for m, v in ((10.0, 4.5), (20.0, 5.5), (30.0, 6.0)))
     return Strand("s", "", Hair(4.0), POWDER, 20.0, readings=readings)
@@ -173,8 +142,8 @@ def slow_strand():
 
 def test_strands_move_the_board_as_they_moved_the_plan():
     state = fold(BACK_ON)
-    plain = make_board(state, ZONES, POWDER, has_additive=False, now=at(20)).lanes
-    taught = make_board(state, ZONES, POWDER, has_additive=False, now=at(20), strands=(slow_strand(),)).lanes
+    plain = make_board(Chair(state, ZONES, POWDER, at(20))).lanes
+    taught = make_board(Chair(state, ZONES, POWDER, at(20), strands=(slow_strand(),))).lanes
     assert len(taught) == len(plain)
     assert all(t.ratio_rate < 1.0 for t in taught)
     assert all(
@@ -183,7 +152,7 @@ def test_strands_move_the_board_as_they_moved_the_plan():
     )
     # a strand without readings says nothing
     blank = replace(slow_strand(), readings=())
-    assert make_board(state, ZONES, POWDER, has_additive=False, now=at(20), strands=(blank,)).lanes == plain
+    assert make_board(Chair(state, ZONES, POWDER, at(20), strands=(blank,))).lanes == plain
 
 
 def test_a_lane_that_waits_is_not_expected_before_the_plan_has_it():

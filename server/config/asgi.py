@@ -1,5 +1,6 @@
 """The whole app as one ASGI application."""
 
+import gc
 import os
 import warnings
 
@@ -9,3 +10,6 @@ os.environ.setdefault("DJANGO_SETTINGS_MODULE", "config.settings")
 # WhiteNoise hands Django plain iterators; that is slower by a hair and right.
 warnings.filterwarnings("ignore", message="StreamingHttpResponse must consume synchronous iterators")
 application = get_asgi_application()
+# What is loaded by now stays: looking through it for garbage again and again would make acts wait (bin/bench live).
+gc.collect()
+gc.freeze()

@@ -3,14 +3,17 @@
 from django.contrib import admin
 from django.urls import path, re_path
 
+from apps.services.stream import stream
 from config.api import api
-from config.page import page
+from config.page import page, service_worker
 
 admin.site.site_header = "Fervens housekeeping"
 admin.site.site_title = "Fervens"
 
 urlpatterns = [
+    path("api/stream", stream, name="stream"),
     path("api/", api.urls),
     path("admin/", admin.site.urls),
+    path("sw.js", service_worker, name="service-worker"),
     re_path(r"^(?!api/|admin/|static/).*$", page, name="page"),
 ]

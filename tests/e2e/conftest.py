@@ -2,18 +2,12 @@
 
 from __future__ import annotations
 
-import socket
-import threading
-import time
 from pathlib import Path
 
 import pytest
-import uvicorn
 from conftest import PASSWORD
 from django.core.management import call_command
 from playwright.sync_api import expect
-
-from config.asgi import application
 
 expect.set_options(timeout=15_000)  # a loaded machine is slow, not wrong
 AXE = (Path(__file__).parents[2] / "web" / "node_modules" / "axe-core" / "axe.min.js").read_text()
@@ -29,24 +23,7 @@ def browser_type_launch_args():
 
 @pytest.fixture(scope="session")
 def browser_context_args():
-    return {"viewport": {"width": 1280, "height": 800}, "locale": "en-GB"}
-
-
-@pytest.fixture
-def address(transactional_db):
-    with socket.socket() as probe:
-        probe.bind(("127.0.0.1", 0))
-        port = probe.getsockname()[1]
-    server = uvicorn.Server(uvicorn.Config(application, port=port, log_level="error", lifespan="off"))
-    thread = threading.Thread(target=server.run, daemon=True)
-    thread.start()
-    for _ in range(200):
-        if server.started:
-            break
-        time.sleep(0.02)
-    yield f"http://127.0.0.1:{port}"
-    server.should_exit = True
-    thread.join(timeout=10)
+    return {"viewport": {"width": 1280, "height": 800}, "locale": "en-GB", "service_workers": "block"}
 
 
 @pytest.fixture
@@ -55,13 +32,36 @@ def signed_in(address, page):
     call_command("load_demo", username="maren", password=PASSWORD, verbosity=0)
     errors: list[str] = []
     page.on("pageerror", lambda e: errors.append(str(e)))
+    sign_in(page, address, "maren")
+    yield page
+    assert errors == []
+
+
+def sign_in(page, address: str, username: str) -> None:
+    """On the day's page, as a member of the demo."""
     page.goto(address)
-    page.get_by_label("Name").fill("maren")
+    page.get_by_label("Name").fill(username)
     page.get_by_label("Password").fill(PASSWORD)
     page.get_by_role("button", name="Sign in").click()
     page.get_by_role("heading", name="Today").wait_for()
-    yield page
-    assert errors == []
+
+
+@pytest.fixture
+def device(address, browser, browser_context_args):
+    """Makes another device: a browser of its own, signed in as a member of the demo."""
+    call_command("load_demo", username="maren", password=PASSWORD, verbosity=0)
+    opened = []
+
+    def make(username: str, **more):
+        context = browser.new_context(**(browser_context_args | more))
+        opened.append(context)
+        page = context.new_page()
+        sign_in(page, address, username)
+        return page
+
+    yield make
+    for context in opened:
+        context.close()
 
 
 def open_service(page, client: str, step: str) -> None:

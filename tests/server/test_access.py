@@ -24,6 +24,7 @@ BODIES = {
     "/api/clients": {"name": "X"},
     "/api/clients/{client_id}": {"name": "X"},
     "/api/services": {"client_id": "CLIENT"},
+    "/api/services/{service_id}/tone/try": {"shade_key": "x", "zone_keys": ["crown"]},
     "/api/services/{service_id}/consultation": {"revision": 0, "zones": []},
     "/api/services/{service_id}/plan/preview": {"revision": 0, "lightener_key": "LIGHTENER"},
     "/api/services/{service_id}/plan": {"revision": 0, "lightener_key": "LIGHTENER"},
@@ -38,6 +39,7 @@ BODIES = {
         "pours": [{"volume_strength": 20, "mass_g": 15}],
         "wanted_volume": 20,
     },
+    "/api/services/{service_id}/lanes/{key}/measure": {},
     "/api/services/{service_id}/events": {
         "event_id": str(uuid4()),
         "kind": "ConsultationFinished",
@@ -48,7 +50,7 @@ BODIES = {
 
 def call(actor, method, path, ids):
     body = {k: ids.get(v, v) if isinstance(v, str) else v for k, v in BODIES.get(path, {}).items()}
-    address = path.removeprefix("/api").format(client_id=ids["CLIENT"], service_id=ids["SERVICE"])
+    address = path.removeprefix("/api").format(client_id=ids["CLIENT"], service_id=ids["SERVICE"], key="crown")
     answer = actor.browser.generic(method.upper(), f"/api{address}", json.dumps(body), "application/json")
     return answer
 

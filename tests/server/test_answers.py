@@ -74,7 +74,7 @@ def test_queries_do_not_grow_with_rows(owner, django_assert_max_num_queries):
         service = to_plan(owner)
     with django_assert_max_num_queries(7):
         assert len(owner.get("/day")["services"]) == 5
-    for path in ("", "/plan", "/board", "/tone", "/record"):
+    for path in ("", "/plan", "/board", "/review", "/tone", "/record"):
         with django_assert_max_num_queries(9):
             owner.get(f"/services/{service['id']}{path}")
     with django_assert_max_num_queries(6):
@@ -121,7 +121,8 @@ def test_the_demo_day_is_alive(demo):
     assert board["acts"]
     assert not any(lane["is_passed_wall"] for lane in board["lanes"])
     tone = next(s for s in day if s["step"] == "tone")
-    assert 0 < sum(lane["toner"] is not None for lane in demo.get(f"/services/{tone['id']}/tone")["lanes"]) < 6
+    lanes = demo.get(f"/services/{tone['id']}/tone")["tone_step"]["lanes"]
+    assert 0 < sum(lane["toner"] is not None for lane in lanes) < 6
 
 
 def test_the_demo_is_loaded_once(demo):

@@ -11,6 +11,23 @@ from apps.services.models import ServiceEvent
 from apps.studio.models import AuditEntry
 
 
+def mixed(tone, **more):
+    """What the page sends when a bowl of the tone step goes on its first zone."""
+    bowl, lane = tone["tone_step"]["bowls"][0], tone["tone_step"]["lanes"][0]
+    two = len(bowl["shade_keys"]) > 1
+    second = {"second_key": bowl["shade_keys"][1], "second_name": bowl["shade_names"][1]} if two else {}
+    values = {
+        "shade_key": bowl["shade_keys"][0],
+        "shade_name": bowl["shade_names"][0],
+        "share": bowl["share"] if two else 1,
+        "developer_parts": bowl["developer_parts"],
+        "minutes": lane["proposal"]["minutes"],
+        "product_g": lane["proposal"]["product_g"],
+        "developer_g": lane["proposal"]["developer_g"],
+    }
+    return values | second | more
+
+
 def test_from_reading_to_record(owner):
     client = owner.post("/clients", {"name": "Ida Fern"}, 201)
     placed = (timezone.now() - dt.timedelta(hours=50)).isoformat()
@@ -35,26 +52,23 @@ def test_from_reading_to_record(owner):
     assert lane["curve"][0]["hex"].startswith("#")
     owner.event(sid, "Rinsed", minutes_ago=12, zone_key="crown")
     owner.event(sid, "ReadingTaken", minutes_ago=10, zone_key="crown", level=8, mode="dry")
-    tone = owner.get(f"/services/{sid}/tone")
+    review = owner.get(f"/services/{sid}/review")
+    assert review["step"] == "review"
+    assert review["review"]["lanes"][0]["says"].startswith("Yellow at 8: violet")
+    owner.event(sid, "ReviewFinished", minutes_ago=10)
+    tone = owner.get(f"/services/{sid}/tone?bowls=1")
     assert tone["step"] == "tone"
-    zone = tone["lanes"][0]
+    zone = tone["tone_step"]["lanes"][0]
     assert (zone["level"], zone["undertone"], zone["is_read"]) == (8, "yellow", True)
-    option = zone["options"][0]
-    assert option["blocked"] is None
-    owner.event(
-        sid,
-        "TonerApplied",
-        minutes_ago=9,
-        zone_key="crown",
-        **{k: option[k] for k in ("shade_key", "shade_name", "minutes", "product_g", "developer_g")},
-    )
+    owner.event(sid, "TonerApplied", minutes_ago=9, zone_key="crown", **mixed(tone))
     owner.event(sid, "TonerRinsed", minutes_ago=1, zone_key="crown")
     owner.event(sid, "ServiceClosed", worked="Fresh bowls.", change="Book longer.")
     record = owner.get(f"/services/{sid}/record")
     assert record["step"] == "record"
     assert [r["level"] for r in record["lanes"][0]["readings"]] == [7, 8]
     assert record["lanes"][0]["achieved_level"] == 8
-    assert record["toners"][0]["shade_name"] == option["shade_name"]
+    assert record["toners"][0]["shade_name"] == zone["proposal"]["formula_name"]
+    assert record["toned_apart"] is None
     assert record["toners"][0]["minutes"] == pytest.approx(8, abs=0.1)
     assert record["bowls"][0]["product_g"] == pytest.approx(bowl["lightener_g"])
     assert record["worked"] == "Fresh bowls."
@@ -101,21 +115,94 @@ def test_oxidative_toner_stays_locked_without_its_patch_test(owner):
     sid = to_chair(owner)["id"]
     owner.event(sid, "ApplicationStarted", zone_key="crown", volume_strength=20)
     owner.event(sid, "Rinsed", zone_key="crown")
-    options = owner.get(f"/services/{sid}/tone")["lanes"][0]["options"]
-    locked = next(o for o in options if o["shade_name"] == "Fog 9")
-    wash = next(o for o in options if o["shade_name"] == "Wash 9")
-    assert "Patch test" in locked["blocked"]
-    assert options.index(wash) < options.index(locked)
-
-    def apply(option, **more):
-        data = {k: option[k] for k in ("shade_key", "shade_name", "minutes", "product_g", "developer_g")} | more
-        return data
-
-    assert owner.event(sid, "TonerApplied", 409, zone_key="crown", **apply(locked))["code"] == "patch_test"
-    over = owner.event(sid, "TonerApplied", 409, zone_key="crown", **apply(wash, minutes=30))
+    tone = owner.get(f"/services/{sid}/tone?bowls=4")
+    step = tone["tone_step"]
+    shelf = {s["name"]: s for s in step["shelf"]}
+    assert "Patch test" in shelf["Fog 9"]["blocked"]
+    assert step["is_wash_only"]
+    assert {n for b in step["bowls"] for n in b["shade_names"]} == {"Wash 9"}
+    locked = mixed(tone, shade_key=shelf["Fog 9"]["key"], shade_name="Fog 9")
+    assert owner.event(sid, "TonerApplied", 409, zone_key="crown", **locked)["code"] == "patch_test"
+    second = mixed(tone, second_key=shelf["Fog 9"]["key"], second_name="Fog 9", share=0.5)
+    assert owner.event(sid, "TonerApplied", 409, zone_key="crown", **second)["code"] == "patch_test"
+    over = owner.event(sid, "TonerApplied", 409, zone_key="crown", **mixed(tone, minutes=30))
     assert over["code"] == "toner_over_label"
     assert "at most 10" in over["detail"]
-    owner.event(sid, "TonerApplied", zone_key="crown", **apply(wash))
+    owner.event(sid, "TonerApplied", zone_key="crown", **mixed(tone))
+    assert owner.event(sid, "TonerPulledBack", 409, zone_key="crown", minutes=30)["code"] == "toner_over_label"
+    owner.event(sid, "TonerStrandRead", zone_key="crown", deposit_share=0.4)
+    lane = owner.get(f"/services/{sid}/tone")["tone_step"]["lanes"][0]
+    assert lane["toner"]["strand_count"] == 1
+
+
+def rinsed_short(actor, level=7, **more):
+    """A crown that was to be 8 and came out short, read after the rinse."""
+    sid = to_chair(actor, **more)["id"]
+    actor.event(sid, "ApplicationStarted", minutes_ago=40, zone_key="crown", volume_strength=20)
+    actor.event(sid, "ApplicationFinished", minutes_ago=36, zone_key="crown")
+    actor.event(sid, "Rinsed", minutes_ago=12, zone_key="crown")
+    if level:
+        actor.event(sid, "ReadingTaken", minutes_ago=5, zone_key="crown", level=level, mode="dry", warmth=1)
+    return sid
+
+
+AGAIN = {"zone_keys": ["crown"], "volumes": [10], "levels": [7], "is_label_read": True}
+
+
+def test_lightened_again_today_as_the_review_planned_it(owner):
+    sid = rinsed_short(owner)
+    lane = owner.get(f"/services/{sid}/review")["review"]["lanes"][0]
+    again = next(o for o in lane["options"] if o["way"] == "again")
+    assert again["blocked"] is None
+    assert 7.0 < again["level"] <= 8.6
+    board = owner.event(sid, "LighteningResumed", **AGAIN | {"volumes": [again["volume_strength"]]})
+    lanes = {x["key"]: x for x in board["board"]["lanes"]}
+    assert lanes["crown.again"]["start_level"] == 7
+    assert board["step"] == "chair"
+    owner.event(sid, "ApplicationStarted", zone_key="crown.again", volume_strength=10)
+    assert owner.event(sid, "ReviewFinished", 409)["code"] == "still_lifting"
+    owner.event(sid, "Rinsed", zone_key="crown.again")
+    assert [x["key"] for x in owner.get(f"/services/{sid}/review")["review"]["lanes"]] == ["crown.again"]
+
+
+def test_no_second_lightening_unread_on_strained_hair_or_by_an_assistant(owner, assistant):
+    sid = rinsed_short(owner)
+    assert assistant.event(sid, "LighteningResumed", 403, **AGAIN)["code"] == "not_allowed"
+    wrong = owner.event(sid, "LighteningResumed", 409, **AGAIN | {"levels": [6]})
+    assert wrong["code"] == "not_read"
+    asked = owner.event(sid, "LighteningResumed", 409, **AGAIN | {"is_label_read": False})
+    assert asked["code"] == "label_unread"
+    owner.event(sid, "HairNoted", zone_key="crown", elasticity="slow")
+    refused = owner.event(sid, "LighteningResumed", 409, **AGAIN)
+    assert refused["code"] == "not_again"
+    assert "does not simply return" in refused["detail"]
+
+
+def test_an_own_formula_is_tried_and_a_bad_one_told(owner):
+    sid = rinsed_short(owner)
+    shelf = {t["name"]: t["key"] for t in owner.get(f"/services/{sid}/tone")["tone_step"]["shelf"]}
+    body = {"shade_key": shelf["Fog 9"], "zone_keys": ["crown"]}
+    tried = owner.post(f"/services/{sid}/tone/try", body)
+    assert tried["formula_name"] == "Fog 9"
+    assert tried["zones"][0]["minutes"] <= 20
+    refused = owner.post(f"/services/{sid}/tone/try", body | {"second_key": shelf["Wash 9"], "share": 0.5}, 422)
+    assert refused["field"] == "shades"
+    assert owner.post(f"/services/{sid}/tone/try", body | {"shade_key": "x"}, 409)["code"] == "unknown_shade"
+    assert owner.post(f"/services/{sid}/tone/try", body | {"zone_keys": ["nape"]}, 409)["code"] == "not_rinsed"
+    many = owner.get(f"/services/{sid}/tone?bowls=5", 422)
+    assert many["field"] == "most_bowls"
+
+
+def test_the_wish_and_a_shadow_are_set_and_the_scale_is_painted(owner):
+    sid = rinsed_short(owner)
+    cells = owner.get("/wishes")["cells"]
+    assert {c["name"] for c in cells} >= {"icy", "pearl", "silver", "lilac"}
+    owner.event(sid, "WishSet", tone="pearl", level=7)
+    owner.event(sid, "ShadowSet", level=5, length_mm=30, blend_mm=10)
+    step = owner.get(f"/services/{sid}/tone")["tone_step"]
+    assert (step["wish"]["tone"], step["is_own_wish"]) == ("pearl", True)
+    assert {lane["part"] for lane in step["lanes"]} == {"", "shadow"}
+    assert owner.event(sid, "WishSet", 422, tone="mauve", level=7)["field"] == "tone"
 
 
 def test_developer_over_the_limit_is_refused_at_the_plan_and_at_the_chair(owner):

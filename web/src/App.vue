@@ -6,8 +6,11 @@ import { queries, signOut } from './api/queries'
 import Logo from './parts/Logo.vue'
 import Notices from './parts/Notices.vue'
 import Wait from './parts/Wait.vue'
+import { clock as clockText } from './lib/time'
 import { useClock } from './stores/clock'
+import { useLine } from './stores/line'
 import { useNotices } from './stores/notices'
+import { useOutbox } from './stores/outbox'
 import { usePrefs } from './stores/prefs'
 import SignIn from './views/SignIn.vue'
 
@@ -18,7 +21,29 @@ const prefs = usePrefs()
 const notices = useNotices()
 const route = useRoute()
 const isIn = computed(() => Boolean(session.data.value?.member_name))
-watch(session.data, (s) => s && clock.learn(s.server_now), { immediate: true })
+const line = useLine()
+const outbox = useOutbox()
+watch(
+  () => session.dataUpdatedAt.value,
+  () => session.data.value && !session.isStale.value && clock.learn(session.data.value.server_now),
+)
+watch(
+  () => session.data.value?.member_name ?? null,
+  (name) => {
+    outbox.signIn(name)
+    if (name) line.open()
+    else line.close()
+  },
+  { immediate: true },
+)
+/** What the header says of the line: nothing while all is well. */
+const lineText = computed(() => {
+  const waiting = outbox.count ? `${outbox.count} ${outbox.count === 1 ? 'act waits' : 'acts wait'}` : ''
+  const since = line.lastHeard ? `, last heard ${clockText(new Date(line.lastHeard))}` : ''
+  if (line.state === 'lost') return `No line to the server${since}${waiting ? ` · ${waiting}` : ''}`
+  if (line.state === 'behind') return `Behind: the database does not answer${waiting ? ` · ${waiting}` : ''}`
+  return waiting
+})
 watch(
   () => route.meta.title,
   (title) => {
@@ -28,6 +53,7 @@ watch(
 const leave = async () => {
   try {
     await signOut()
+    line.close()
     client.clear()
     await session.refetch()
   } catch (error) {
@@ -74,6 +100,37 @@ const leave = async () => {
         <span class="hidden sm:inline">{{ session.data.value.member_name }} ·</span> Sign out
       </button>
     </header>
+    <p
+      v-if="lineText"
+      class="no-print mx-4 mb-1 flex items-center gap-2 rounded-[5px] border-l-[8px] border-signal bg-raised px-3 py-1.5 text-[15px] font-semibold sm:mx-6"
+      role="status"
+    >
+      {{ lineText }}
+      <span v-if="line.state !== 'live'" class="font-normal text-soft"
+        >The clocks go on here; what you tap is kept and sent.</span
+      >
+    </p>
+    <section
+      v-for="act in outbox.returned"
+      :key="act.event_id"
+      class="no-print mx-4 mb-1 flex flex-wrap items-center gap-3 rounded-[5px] bg-stop px-4 py-2 text-stop-ink sm:mx-6"
+      role="alert"
+    >
+      <span class="grow"
+        >Not taken, of {{ clockText(act.occurred_at) }}: {{ act.text }} <b>{{ act.reason }}</b></span
+      >
+      <button
+        type="button"
+        class="min-h-12 rounded-[5px] border-2 border-stop-ink px-4 font-bold"
+        @click="outbox.dismiss(act.event_id)"
+      >
+        Seen
+      </button>
+    </section>
+    <p v-if="outbox.others.length" class="no-print mx-4 mb-1 px-1 text-[15px] text-soft sm:mx-6" role="status">
+      {{ outbox.others.length }} acts of {{ outbox.others[0]?.member || 'someone else' }} wait on this device; they go
+      out when that member signs in here.
+    </p>
     <RouterView />
     <Notices />
   </div>

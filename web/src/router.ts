@@ -25,6 +25,7 @@ export const router = createRouter({
         },
         { path: 'plan', name: 'plan', component: () => import('./views/Plan.vue'), meta: { title: 'Plan' } },
         { path: 'chair', name: 'chair', component: () => import('./views/Chair.vue'), meta: { title: 'Chair' } },
+        { path: 'review', name: 'review', component: () => import('./views/Review.vue'), meta: { title: 'Review' } },
         { path: 'tone', name: 'tone', component: () => import('./views/Tone.vue'), meta: { title: 'Tone' } },
         { path: 'record', name: 'record', component: () => import('./views/Record.vue'), meta: { title: 'Record' } },
       ],

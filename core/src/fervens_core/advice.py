@@ -96,7 +96,8 @@ def advise(
     last = last_reading_min or 0.0
     if reading_count > 0:
         chance = outlook.chance_by(target_level, wall_min)
-        if chance < CHANCE_SHORT and wall_min - now_min <= SHORT_IN_DOUBT_BEFORE_MIN:
+        is_late = wall_min - now_min <= SHORT_IN_DOUBT_BEFORE_MIN or outlook.kinetics.course.has_stopped(now_min)
+        if chance < CHANCE_SHORT and is_late:
             at_wall = float(outlook.level_bands(np.array([wall_min]))[1, 0])
             if at_wall < target_level - CLOSE_LEVELS:
                 text = f"Stops near {at_wall:.1f} by the label's time: plan a deeper tone or another visit"

@@ -2,13 +2,30 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-from datetime import datetime, timedelta
+from dataclasses import dataclass, replace
+from datetime import datetime
 
 import numpy as np
 
 from fervens_core.advice import Act, LaneAdvice, advise
+from fervens_core.bowls import BowlStyle
+from fervens_core.chair import (
+    Chair,
+    LaneTimes,
+    achieved_level,
+    after,
+    head_belief,
+    lane_times,
+    lane_wall,
+    lost_share,
+    minutes_between,
+)
 from fervens_core.colour import lab_to_hex
+from fervens_core.events import ScalpFeel
+from fervens_core.hair import Covering, Elasticity
+from fervens_core.lanestate import LaneState, MixedBowl, Phase, TakenReading, stop_reason
+from fervens_core.nextacts import LaneView, NextAct, next_acts
+from fervens_core.options import heat_block, refresh_block
 from fervens_core.paint import (
     Crossing,
     CurvePoint,
@@ -20,14 +37,13 @@ from fervens_core.paint import (
     window_of,
 )
 from fervens_core.pigment import hair_lab, undertone
-from fervens_core.plan import kinetics
-from fervens_core.products import Lightener
-from fervens_core.readings import Belief, Reading, learn, prior
-from fervens_core.service import LaneState, Phase, ServiceState, TakenReading
-from fervens_core.strand import Strand, strand_readings
-from fervens_core.wave import CHANGEOVER_MIN
-from fervens_core.zones import Zone
+from fervens_core.readings import Belief, Outlook
+from fervens_core.replan import DeveloperProposal, propose_developers
+from fervens_core.request import PlanRequest
+from fervens_core.service import Step
 
+WALL_WARNINGS_MIN = (10.0, 3.0)
+"""A wall is warned of so many minutes before."""
 PAST_WALL_MAX_MIN = 60.0
 """A lane left on past its wall is painted on for so long."""
 
@@ -49,7 +65,10 @@ class Lane:
 
     Args:
         is_forecast: the application has not ended yet; times are the plan's.
-        window_min: when the target should be reached.
+        window_min: when the target should be reached. wave: from 1, 0 for older logs.
+        wall_min: the label's time of what is on now. warn_mins: when its wall is warned of, min after zero_at.
+        stop_reason: why it must be rinsed whatever its level, or None. notes: what is special about it now.
+        lift_lost_share: how much less far its product lifts for its bowl's age, 0 to 0.5.
         ratio_*: what readings have moved: learnt factor over expected factor.
     """
 
@@ -80,23 +99,32 @@ class Lane:
     ratio_rate: float
     has_bowl: bool
     is_passed_wall: bool
+    wave: int
+    warn_mins: tuple[float, ...]
+    stop_reason: str | None
+    notes: tuple[str, ...]
+    lift_lost_share: float
+    bowl_count: int
+    application_count: int
+    is_heated: bool
+    is_last_placed: bool
 
 
 @dataclass(frozen=True, slots=True)
-class NextAct:
-    """One thing for a hand to do.
+class BoardBowl:
+    """A bowl in use: mixed, and some of its lanes still without it.
 
     Args:
-        code: mix, start, finish, read, rinse, stop, short, tone, file.
-        due_at: when; an act without a time of its own is due now.
+        stale_at: when its life is over.
     """
 
-    code: str
-    zone_key: str | None
-    title: str
-    detail: str
-    due_at: datetime
-    hex: str | None = None
+    event_id: str
+    number: int
+    volume_strength: float
+    mass_g: float
+    mixed_at: datetime
+    stale_at: datetime
+    lane_names: tuple[str, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -106,100 +134,85 @@ class Board:
     now: datetime
     lanes: tuple[Lane, ...]
     acts: tuple[NextAct, ...]
+    bowls: tuple[BoardBowl, ...] = ()
+    proposals: tuple[DeveloperProposal, ...] = ()
 
 
-def minutes_between(earlier: datetime, later: datetime) -> float:
-    """Minutes from one moment to another."""
-    return (later - earlier).total_seconds() / 60.0
+def _notes(chair: Chair, lane: LaneState, lost: float, *, is_last_placed: bool) -> tuple[str, ...]:
+    found = []
+    if lane.is_heated:
+        found.append("warmed")
+    if len(lane.applications) > 1:
+        found.append("refreshed" if len(lane.applications) == 2 else f"refreshed {len(lane.applications) - 1} times")
+    if lane.is_dried:
+        found.append("dried, stopped")
+    elif lane.is_barrier:
+        found.append("barrier")
+    elif lane.coverings and lane.coverings[-1][1] is Covering.OPEN_AIR:
+        found.append("open air, dries")
+    if lane.applications and lane.applications[0].dragged_from:
+        found.append("dragged product")
+    if lost >= 0.01:
+        found.append(f"stale bowl, lifts {lost:.0%} less")
+    if lane.scalp is ScalpFeel.WARM:
+        found.append("scalp feels warm")
+    if lane.elasticity is Elasticity.SLOW:
+        found.append("returns slowly")
+    if is_last_placed:
+        found.append("last foils")
+    return tuple(found)
 
 
-def _after(moment: datetime, minutes: float) -> datetime:
-    return moment + timedelta(minutes=minutes)
+def _short_help(chair: Chair, lane: LaneState, advice: LaneAdvice) -> LaneAdvice:
+    """What helps a lane that will stop short, said with its advice."""
+    ways = []
+    if refresh_block(lane, chair.lightener) is None:
+        ways.append("refresh it")
+    if not lane.is_heated and heat_block(lane, chair.zones[lane.key], chair.lightener) is None:
+        ways.append("warm it")
+    text = f"{advice.text.split(':')[0]}: {', '.join([*ways, 'a deeper tone'])} or another visit"
+    return replace(advice, text=text)
 
 
-@dataclass(frozen=True, slots=True)
-class _Times:
-    started: datetime
-    zero: datetime
-    is_forecast: bool
-
-
-def _lane_times(state: ServiceState, zones: dict[str, Zone], now: datetime) -> list[_Times]:
-    """When each lane started and ended its application, or is expected to: one pair of hands, lane after lane.
-
-    A lane is not expected before the plan has it: roots wait for their lengths, a wave for the one before.
-    """
-    times: list[_Times] = []
-    free = now
-    planned = dict(zip(state.plan.zone_keys, state.plan.starts_min, strict=False)) if state.plan else {}
-    begun = [(lane.started_at, planned.get(lane.key, 0.0)) for lane in state.lanes if lane.started_at]
-    zero = min((_after(at, -offset) for at, offset in begun), default=now)
-    for lane in state.lanes:
-        need = zones[lane.key].application_min
-        if lane.started_at and lane.finished_at:
-            times.append(_Times(lane.started_at, lane.finished_at, False))
-        elif lane.started_at:
-            end = max(_after(lane.started_at, need), now)
-            times.append(_Times(lane.started_at, end, True))
-            free = max(free, _after(end, CHANGEOVER_MIN))
-    for index, lane in enumerate(state.lanes):
-        if not lane.started_at:
-            start = max(free, _after(zero, planned.get(lane.key, 0.0)))
-            end = _after(start, zones[lane.key].application_min)
-            times.insert(index, _Times(start, end, True))
-            free = _after(end, CHANGEOVER_MIN)
-    return times
-
-
-def head_belief(
-    state: ServiceState,
-    zones: dict[str, Zone],
-    lightener: Lightener,
-    *,
-    has_additive: bool,
-    now: datetime,
-    strands: tuple[Strand, ...] = (),
-) -> Belief:
-    """What the strand tests and the head's readings so far teach about every lane; strands stand after the lanes."""
-    read = tuple(s for s in strands if s.readings)
-    before = prior(
-        tuple(kinetics(zones[x.key], lightener, x.volume_strength, has_additive=has_additive) for x in state.lanes)
-        + tuple(s.kinetics for s in read),
-        [zones[x.key].zone_key for x in state.lanes] + [s.zone_key or s.key for s in read],
-    )
-    readings = list(strand_readings(read, len(state.lanes)))
-    for index, lane in enumerate(state.lanes):
-        for taken in lane.readings:
-            if lane.finished_at is None or taken.at > now:
-                continue
-            ended = min(taken.at, lane.rinsed_at) if lane.rinsed_at else taken.at
-            minutes = min(max(minutes_between(lane.finished_at, ended), 0.0), 240.0)
-            is_through = lightener.is_dark and lane.rinsed_at is None
-            readings.append(Reading(index, minutes, taken.level, taken.mode, is_through_dark=is_through))
-    return learn(before, tuple(readings))
-
-
-def achieved_level(lane: LaneState) -> float | None:
-    """The level a rinsed lane is known to stand at: its last reading after the rinse, else its last one."""
-    if not lane.readings:
+def _advice(chair: Chair, lane: LaneState, outlook: Outlook, times: LaneTimes, wall: float) -> LaneAdvice | None:
+    if lane.phase is Phase.RINSED or lane.phase is Phase.WAITING:
         return None
-    if lane.rinsed_at:
-        after = [r for r in lane.readings if r.at >= lane.rinsed_at]
-        if after:
-            return after[-1].level
-    return lane.readings[-1].level
+    now_min = max(minutes_between(times.zero, chair.now), 0.0)
+    reason = stop_reason(lane)
+    if reason:
+        return LaneAdvice(Act.STOP, now_min, reason)
+    if lane.phase is not Phase.PROCESSING:
+        return None
+    taken = [minutes_between(times.zero, r.at) for r in lane.readings if r.at <= chair.now]
+    given = advise(
+        outlook,
+        now_min=now_min,
+        wall_min=wall,
+        target_level=chair.zones[lane.key].target_level,
+        reading_count=len(taken),
+        last_reading_min=max(taken) if taken else None,
+    )
+    return _short_help(chair, lane, given) if given.act is Act.SHORT else given
 
 
-def _board_lane(
-    index: int,
-    lane: LaneState,
-    zone: Zone,
-    times: _Times,
-    belief: Belief,
-    lightener: Lightener,
-    now: datetime,
-) -> Lane:
-    wall = lightener.label_max_min - minutes_between(times.started, times.zero)
+def _last_placed(chair: Chair) -> set[str]:
+    """The lane of each wave whose product went on last, once all of its wave have some."""
+    waves = dict(zip(chair.state.plan.zone_keys, chair.state.plan.waves, strict=False)) if chair.state.plan else {}
+    found: dict[int, LaneState] = {}
+    whole: dict[int, bool] = {}
+    for lane in chair.state.lanes:
+        wave = waves.get(lane.key, 0)
+        whole[wave] = whole.get(wave, True) and lane.started_at is not None
+        last = found.get(wave)
+        if lane.started_at and (last is None or (last.started_at and lane.started_at > last.started_at)):
+            found[wave] = lane
+    return {x.key for wave, x in found.items() if whole[wave] and x.phase is not Phase.RINSED and len(whole) > 0}
+
+
+def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, is_last_placed: bool) -> Lane:
+    lane = chair.state.lanes[index]
+    zone, now = chair.zones[lane.key], chair.now
+    wall = minutes_between(times.zero, lane_wall(chair, lane, times))
     rinsed = minutes_between(times.zero, lane.rinsed_at) if lane.rinsed_at else None
     now_min = max(minutes_between(times.zero, now), 0.0)
     end = rinsed if rinsed is not None else max(wall, min(now_min, wall + PAST_WALL_MAX_MIN), 1.0)
@@ -208,24 +221,13 @@ def _board_lane(
     bands = outlook.level_bands(np.append(grid, min(now_min, end)))
     likely = bands[1]
     target = zone.target_level
-    ready = outlook.ready_window(target)
-    started_here = lane.phase is Phase.PROCESSING
-    advice = None
-    if started_here and lane.finished_at:
-        taken = [minutes_between(lane.finished_at, r.at) for r in lane.readings if r.at <= now]
-        advice = advise(
-            outlook,
-            now_min=now_min,
-            wall_min=wall,
-            target_level=target,
-            reading_count=len(taken),
-            last_reading_min=max(taken) if taken else None,
-        )
-    labs = hair_lab(zone.hair.start_level, np.concatenate([likely, [target], [r.level for r in lane.readings]]))
+    lost = max((lost_share(chair, lane, a) for a in lane.applications), default=0.0)
+    labs = hair_lab(zone.hair.colour_start, np.concatenate([likely, [target], [r.level for r in lane.readings]]))
     colours = lab_to_hex(labs)
     n = grid.size
     learnt, expected = belief.factors(index), belief.lanes[index].factors
     level_now = float(likely[-1]) if lane.started_at else zone.hair.start_level
+    waves = dict(zip(chair.state.plan.zone_keys, chair.state.plan.waves, strict=False)) if chair.state.plan else {}
     return Lane(
         key=lane.key,
         name=zone.name,
@@ -239,7 +241,7 @@ def _board_lane(
         is_forecast=times.is_forecast,
         wall_min=wall,
         end_min=float(end),
-        window_min=window_of(ready),
+        window_min=window_of(outlook.ready_window(target)),
         level_now=LevelBand(float(bands[0, -1]), level_now, float(bands[2, -1])),
         hex_now=colours[n],
         hex_target=colours[n + 1],
@@ -249,11 +251,20 @@ def _board_lane(
         readings=tuple(_board_reading(r, times.zero, h) for r, h in zip(lane.readings, colours[n + 2 :], strict=True)),
         rinsed_min=rinsed,
         achieved_level=achieved_level(lane),
-        advice=advice,
+        advice=_advice(chair, lane, outlook, times, wall),
         ratio_extent=learnt.extent / expected.extent,
         ratio_rate=learnt.rate / expected.rate,
         has_bowl=lane.has_bowl,
         is_passed_wall=(rinsed if rinsed is not None else now_min) > wall and lane.started_at is not None,
+        wave=int(waves.get(lane.key, 0)),
+        warn_mins=tuple(wall - m for m in WALL_WARNINGS_MIN),
+        stop_reason=stop_reason(lane) if lane.phase is not Phase.RINSED else None,
+        notes=_notes(chair, lane, lost, is_last_placed=is_last_placed),
+        lift_lost_share=lost,
+        bowl_count=len(lane.bowls),
+        application_count=len(lane.applications),
+        is_heated=lane.is_heated,
+        is_last_placed=is_last_placed,
     )
 
 
@@ -261,88 +272,85 @@ def _board_reading(taken: TakenReading, zero: datetime, colour: str) -> BoardRea
     return BoardReading(taken.event_id, minutes_between(zero, taken.at), taken.level, taken.mode.value, colour)
 
 
-def make_board(
-    state: ServiceState,
-    zones: dict[str, Zone],
-    lightener: Lightener,
-    *,
-    has_additive: bool,
-    now: datetime,
-    strands: tuple[Strand, ...] = (),
-) -> Board:
+def _view(chair: Chair, lane: Lane) -> LaneView:
+    state = chair.state.lane(lane.key)
+    need = chair.zones[lane.key].application_min
+    is_refresh = len(state.applications) > 1
+    end = after(state.applications[-1].started_at, need) if is_refresh else lane.zero_at
+    return LaneView(
+        key=lane.key,
+        name=lane.name,
+        phase=lane.phase,
+        volume_strength=lane.volume_strength,
+        started_at=lane.started_at,
+        zero_at=lane.zero_at,
+        apply_end_at=end,
+        target_level=lane.target_level,
+        achieved_level=lane.achieved_level,
+        hex_now=lane.hex_now,
+        should_look=f"should look like {lane.level_now.likely:.1f}, {lane.undertone_now}",
+        curve=lane.curve,
+        advice=lane.advice,
+        has_bowl=lane.has_bowl,
+        bowl_at=bowl.at if (bowl := _bowl_taken_from(state)) else None,
+        is_refresh=is_refresh,
+        is_last_placed=lane.is_last_placed,
+    )
+
+
+def _bowl_taken_from(lane: LaneState) -> MixedBowl | None:
+    """The bowl a lane takes its product from now, or will; None when it has all it gets or none is mixed."""
+    if not lane.bowls or lane.phase is Phase.RINSED:
+        return None
+    bowl = lane.bowls[-1]
+    before = lane.applications[:-1] if lane.phase is Phase.APPLYING else lane.applications
+    is_newer = not before or bowl.at > before[-1].started_at
+    return bowl if is_newer else None
+
+
+def _bowls_in_use(chair: Chair) -> tuple[BoardBowl, ...]:
+    """Bowls some of whose lanes still take product from them, the oldest first."""
+    taking = {b.event_id for x in chair.state.lanes if (b := _bowl_taken_from(x))}
+    return tuple(
+        BoardBowl(
+            event_id=b.event_id,
+            number=b.number,
+            volume_strength=b.volume_strength,
+            mass_g=b.mass_g,
+            mixed_at=b.at,
+            stale_at=after(b.at, chair.lightener.bowl_life_min),
+            lane_names=tuple(chair.zones[k].name for k in b.lane_keys),
+        )
+        for b in chair.state.bowls
+        if b.event_id in taking
+    )
+
+
+def make_board(chair: Chair, request: PlanRequest | None = None) -> Board:
     """The board of a service at a moment.
 
     Args:
-        state: the folded log. zones: lanes by key, one for each of the state's. now: with time zone.
+        request: what the plan was made from; with it the developers of zones still to come are proposed anew.
     """
-    if not state.lanes:
-        return Board(now=now, lanes=(), acts=())
-    belief = head_belief(state, zones, lightener, has_additive=has_additive, now=now, strands=strands)
-    times = _lane_times(state, zones, now)
+    if not chair.state.lanes:
+        return Board(now=chair.now, lanes=(), acts=())
+    times = lane_times(chair)
+    belief = head_belief(chair, times)
+    last = _last_placed(chair)
     lanes = tuple(
-        _board_lane(i, lane, zones[lane.key], times[i], belief, lightener, now) for i, lane in enumerate(state.lanes)
+        _board_lane(chair, i, times[i], belief, is_last_placed=x.key in last) for i, x in enumerate(chair.state.lanes)
     )
-    return Board(now=now, lanes=lanes, acts=next_acts(lanes, now))
-
-
-_RANK = {"stop": 0, "rinse": 1, "read": 2, "short": 3, "finish": 4, "start": 5, "mix": 5, "tone": 6}
-
-
-def _lane_act(lane: Lane) -> NextAct | None:
-    if lane.advice is None:
-        return None
-    advice = lane.advice
-    due = _after(lane.zero_at, advice.due_min)
-    name = lane.name
-    likely = f"should look like {lane.level_now.likely:.1f}, {lane.undertone_now}"
-    match advice.act:
-        case Act.STOP:
-            return NextAct("stop", lane.key, f"Rinse {name} now", advice.text, due, lane.hex_now)
-        case Act.RINSE:
-            return NextAct(
-                "rinse",
-                lane.key,
-                f"Rinse {name}",
-                f"Read at {lane.achieved_level:g}; target {lane.target_level:g}",
-                due,
-                lane.hex_now,
-            )
-        case Act.READ:
-            return NextAct("read", lane.key, f"Wipe and read {name}", likely, due, lane.hex_now)
-        case Act.SHORT:
-            return NextAct("short", lane.key, f"{name} will stop short", advice.text, due, lane.hex_now)
-        case Act.LEAVE:
-            at = [p for p in lane.curve if p.minute <= advice.due_min]
-            hue = at[-1] if at else lane.curve[0]
-            seen = f"should look like {hue.level_likely:.1f}, {undertone(hue.level_likely)}"
-            if advice.then is Act.RINSE:
-                return NextAct("rinse", lane.key, f"Rinse {name}", seen, due, hue.hex)
-            return NextAct("read", lane.key, f"Wipe and read {name}", seen, due, hue.hex)
-
-
-def next_acts(lanes: tuple[Lane, ...], now: datetime) -> tuple[NextAct, ...]:
-    """Acts of the whole chair, most urgent first: what is due by its weight, then what comes by its time."""
-    acts = [act for lane in lanes if (act := _lane_act(lane))]
-    applying = next((x for x in lanes if x.phase is Phase.APPLYING), None)
-    waiting = next((x for x in lanes if x.phase is Phase.WAITING), None)
-    if applying:
-        detail = f"{applying.volume_strength:g} vol, last section on: its clock starts"
-        acts.append(NextAct("finish", applying.key, f"Finish applying {applying.name}", detail, applying.zero_at))
-    elif waiting and waiting.has_bowl:
-        detail = (
-            f"{waiting.volume_strength:g} vol, {minutes_between(waiting.started_at, waiting.zero_at):.0f} min to apply"
-        )
-        acts.append(NextAct("start", waiting.key, f"Start {waiting.name}", detail, now))
-    elif waiting:
-        acts.append(
-            NextAct(
-                "mix",
-                waiting.key,
-                f"Mix the bowl for {waiting.name}",
-                f"{waiting.volume_strength:g} vol",
-                now,
-            )
-        )
-    if not acts and lanes and all(x.phase is Phase.RINSED for x in lanes):
-        acts.append(NextAct("tone", None, "All zones rinsed: read and tone", "Dry a little, read every zone", now))
-    return tuple(sorted(acts, key=lambda a: (a.due_at > now, _RANK[a.code] if a.due_at <= now else 9, a.due_at)))
+    is_fresh = request is None or request.choice.bowl_style is BowlStyle.FRESH
+    return Board(
+        now=chair.now,
+        lanes=lanes,
+        acts=next_acts(
+            [_view(chair, x) for x in lanes],
+            chair.now,
+            bowl_life_min=chair.lightener.bowl_life_min,
+            is_fresh=is_fresh,
+            is_reviewed=chair.state.step in (Step.TONE, Step.RECORD),
+        ),
+        bowls=_bowls_in_use(chair),
+        proposals=propose_developers(chair, belief, times, request) if request else (),
+    )

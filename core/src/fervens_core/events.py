@@ -6,13 +6,36 @@ import dataclasses
 from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import datetime
-from typing import Any, ClassVar
+from enum import StrEnum
+from typing import Any, ClassVar, get_args
 
 from fervens_core.errors import CoreError, LimitError
+from fervens_core.hair import Covering, DyeHue, Elasticity
 from fervens_core.quantities import check_level, check_range, check_text, check_volume_strength
 from fervens_core.readings import ReadingMode
+from fervens_core.toneevents import (
+    Grab,
+    LighteningResumed,
+    ProbeRead,
+    ReviewFinished,
+    ShadowSet,
+    TonerApplied,
+    TonerEmulsified,
+    TonerPulledBack,
+    TonerRinsed,
+    TonerStrandRead,
+    WishSet,
+)
 
 SCHEMA_VERSION = 1
+
+
+class ScalpFeel(StrEnum):
+    """What the client says of the scalp while product is on."""
+
+    FINE = "fine"
+    WARM = "warm"
+    BURNS = "burns"
 
 
 @dataclass(frozen=True, slots=True)
@@ -35,13 +58,16 @@ class PlanTaken:
     """The plan was taken to the chair: lanes in order with the developer of each, and when each is to start.
 
     Args:
-        finish_min: the last finish line. starts_min: planned starts after the first product; empty in older logs.
+        finish_min: the last finish line. starts_min, rinses_min: planned starts and rinses after the first product,
+        and waves: the wave of each lane from 1; empty in older logs.
     """
 
     zone_keys: tuple[str, ...]
     volumes: tuple[float, ...]
     finish_min: float
     starts_min: tuple[float, ...] = ()
+    rinses_min: tuple[float, ...] = ()
+    waves: tuple[int, ...] = ()
 
     def __post_init__(self) -> None:
         if not self.zone_keys:
@@ -51,10 +77,12 @@ class PlanTaken:
         for volume in self.volumes:
             check_volume_strength("volumes", volume)
         check_range("finish_min", self.finish_min, 0.0, 900.0, "min")
-        if self.starts_min and len(self.starts_min) != len(self.zone_keys):
-            raise LimitError("starts_min", f"{len(self.zone_keys)} values, one for each zone", len(self.starts_min))
-        for minutes in self.starts_min:
-            check_range("starts_min", minutes, 0.0, 900.0, "min")
+        for field in ("starts_min", "rinses_min", "waves"):
+            values = getattr(self, field)
+            if values and len(values) != len(self.zone_keys):
+                raise LimitError(field, f"{len(self.zone_keys)} values, one for each zone", len(values))
+            for value in values:
+                check_range(field, value, 0.0, 900.0, "" if field == "waves" else "min")
 
 
 @dataclass(frozen=True, slots=True)
@@ -95,15 +123,137 @@ class ApplicationFinished:
 
 
 @dataclass(frozen=True, slots=True)
+class LightenerRefreshed:
+    """New product goes on a zone that has some: a new application, whose label's time runs from here.
+
+    Args:
+        is_label_read: the technician read on the label that it allows another application.
+    """
+
+    zone_key: str
+    volume_strength: float
+    is_label_read: bool = False
+
+    def __post_init__(self) -> None:
+        check_volume_strength("volume_strength", self.volume_strength)
+
+
+@dataclass(frozen=True, slots=True)
+class ProductDragged:
+    """Product was dragged from one lane down to another, the ends: it is on them from here, as old as it is."""
+
+    zone_key: str
+    from_key: str
+
+    def __post_init__(self) -> None:
+        check_text("from_key", self.from_key, 60)
+        if self.from_key == self.zone_key:
+            raise LimitError("from_key", "another lane than zone_key", self.from_key)
+
+
+@dataclass(frozen=True, slots=True)
+class HeatStarted:
+    """Warmth was put on a zone; only what the label allows, never on skin."""
+
+    zone_key: str
+
+
+@dataclass(frozen=True, slots=True)
+class HeatEnded:
+    """The warmth was taken off."""
+
+    zone_key: str
+
+
+@dataclass(frozen=True, slots=True)
+class CoveringChanged:
+    """A zone was pulled out of its foil into the open air, or covered again."""
+
+    zone_key: str
+    covering: Covering
+
+    def __post_init__(self) -> None:
+        if not isinstance(self.covering, Covering):
+            raise LimitError("covering", f"one of {', '.join(c.value for c in Covering)}", self.covering)
+
+
+@dataclass(frozen=True, slots=True)
+class BarrierLeft:
+    """Old product was left on a zone as a barrier while its roots go on; it lies open from here."""
+
+    zone_key: str
+
+
+@dataclass(frozen=True, slots=True)
+class DriedOut:
+    """The product on a zone was dried: it has stopped, and is on the hair still."""
+
+    zone_key: str
+
+
+@dataclass(frozen=True, slots=True)
+class HairNoted:
+    """How the hair stretches, or the scalp feels, at a zone; at least one of the two.
+
+    Args:
+        elasticity: a value of `Elasticity`, or "". scalp: a value of `ScalpFeel`, or "".
+    """
+
+    zone_key: str
+    elasticity: str = ""
+    scalp: str = ""
+
+    def __post_init__(self) -> None:
+        for field, kind in (("elasticity", Elasticity), ("scalp", ScalpFeel)):
+            value, known = getattr(self, field), [x.value for x in kind]
+            if value and value not in known:
+                raise LimitError(field, f"one of {', '.join(known)}, or nothing", value)
+        if not (self.elasticity or self.scalp):
+            raise LimitError("elasticity", "given, or scalp", "")
+
+
+@dataclass(frozen=True, slots=True)
+class DeveloperChanged:
+    """A zone that has no product yet is to get another developer than planned, and why."""
+
+    zone_key: str
+    volume_strength: float
+    reason: str = ""
+
+    def __post_init__(self) -> None:
+        check_volume_strength("volume_strength", self.volume_strength)
+        if len(self.reason) > 300:
+            raise LimitError("reason", "at most 300 characters", len(self.reason))
+
+
+@dataclass(frozen=True, slots=True)
 class ReadingTaken:
-    """A level was read on a zone."""
+    """A level was read on a zone, by eye or by a colour reader.
+
+    Args:
+        lab: CIELAB (D65, 10 degrees) as a colour reader measured it, three numbers; empty when read by eye.
+        warmth: beside the scale's swatch, -1 cooler, 0 like it, 1 warmer.
+        rest, rest_amount: hue of old dye or ash that shows, a value of `DyeHue` or "", and how much, 0 to 1.
+    """
 
     zone_key: str
     level: float
     mode: ReadingMode
+    lab: tuple[float, ...] = ()
+    warmth: float = 0.0
+    rest: str = ""
+    rest_amount: float = 0.0
 
     def __post_init__(self) -> None:
         check_level("level", self.level)
+        if self.lab and len(self.lab) != 3:
+            raise LimitError("lab", "three numbers: L*, a*, b*", len(self.lab))
+        for value, low, high in zip(self.lab, (0.0, -128.0, -128.0), (100.0, 128.0, 128.0), strict=False):
+            check_range("lab", value, low, high)
+        check_range("warmth", self.warmth, -1.0, 1.0)
+        check_range("rest_amount", self.rest_amount, 0.0, 1.0)
+        if self.rest and self.rest not in [x.value for x in DyeHue]:
+            raise LimitError("rest", f"one of {', '.join(x.value for x in DyeHue)}, or nothing", self.rest)
         if not isinstance(self.mode, ReadingMode):
             raise LimitError("mode", f"one of {', '.join(m.value for m in ReadingMode)}", self.mode)
 
@@ -116,29 +266,14 @@ class Rinsed:
 
 
 @dataclass(frozen=True, slots=True)
-class TonerApplied:
-    """A toner went on a zone, planned for so many minutes."""
+class WaveRinsed:
+    """Several zones were rinsed together."""
 
-    zone_key: str
-    shade_key: str
-    shade_name: str
-    minutes: float
-    product_g: float
-    developer_g: float
+    zone_keys: tuple[str, ...]
 
     def __post_init__(self) -> None:
-        check_text("shade_key", self.shade_key, 60)
-        check_text("shade_name", self.shade_name)
-        check_range("minutes", self.minutes, 0.5, 60.0, "min")
-        check_range("product_g", self.product_g, 0.1, 2000.0, "g")
-        check_range("developer_g", self.developer_g, 0.1, 4000.0, "g")
-
-
-@dataclass(frozen=True, slots=True)
-class TonerRinsed:
-    """The toner was rinsed out of a zone."""
-
-    zone_key: str
+        if not 1 <= len(self.zone_keys) <= 60:
+            raise LimitError("zone_keys", "1 to 60 zones", len(self.zone_keys))
 
 
 @dataclass(frozen=True, slots=True)
@@ -171,30 +306,32 @@ EventData = (
     | BowlMixed
     | ApplicationStarted
     | ApplicationFinished
+    | LightenerRefreshed
+    | ProductDragged
+    | HeatStarted
+    | HeatEnded
+    | CoveringChanged
+    | BarrierLeft
+    | DriedOut
+    | HairNoted
+    | DeveloperChanged
     | ReadingTaken
     | Rinsed
+    | WaveRinsed
+    | LighteningResumed
+    | ReviewFinished
+    | WishSet
+    | ShadowSet
+    | ProbeRead
     | TonerApplied
+    | TonerEmulsified
+    | TonerStrandRead
+    | TonerPulledBack
     | TonerRinsed
     | ServiceClosed
     | EventVoided
 )
-KINDS: dict[str, type[EventData]] = {
-    kind.__name__: kind
-    for kind in (
-        CautionAcknowledged,
-        ConsultationFinished,
-        PlanTaken,
-        BowlMixed,
-        ApplicationStarted,
-        ApplicationFinished,
-        ReadingTaken,
-        Rinsed,
-        TonerApplied,
-        TonerRinsed,
-        ServiceClosed,
-        EventVoided,
-    )
-}
+KINDS: dict[str, type[EventData]] = {kind.__name__: kind for kind in get_args(EventData)}
 
 
 @dataclass(frozen=True, slots=True)
@@ -256,19 +393,29 @@ def data_from_json(kind: str, values: Mapping[str, Any]) -> EventData:
     return cls(**arguments)
 
 
+_CHOICES: dict[str, type[StrEnum]] = {"ReadingMode": ReadingMode, "Covering": Covering, "Grab": Grab}
+
+
 def _plain(name: str, annotation: str, value: Any) -> Any:
     if annotation == "str":
         if not isinstance(value, str):
             raise LimitError(name, "a text", value)
-    elif annotation == "ReadingMode":
-        if value not in [m.value for m in ReadingMode]:
-            raise LimitError(name, f"one of {', '.join(m.value for m in ReadingMode)}", value)
-        return ReadingMode(value)
+    elif annotation in _CHOICES:
+        kind = _CHOICES[annotation]
+        if not isinstance(value, str) or value not in [m.value for m in kind]:
+            raise LimitError(name, f"one of {', '.join(m.value for m in kind)}", value)
+        return kind(value)
+    elif annotation == "bool":
+        if not isinstance(value, bool):
+            raise LimitError(name, "true or false", value)
     elif annotation.startswith("tuple"):
         if not isinstance(value, list | tuple):
             raise LimitError(name, "a list", value)
         inner = annotation.removeprefix("tuple[").split(",")[0]
         return tuple(_plain(name, inner, v) for v in value)
+    elif annotation == "int":
+        if isinstance(value, bool) or not isinstance(value, int):
+            raise LimitError(name, "a whole number", value)
     elif annotation == "float":
         return check_range(name, value, -1e9, 1e9)
     return value

@@ -96,7 +96,7 @@ class Covering(StrEnum):
 
 
 class Tone(StrEnum):
-    """Wanted tones, from coolest to warmest."""
+    """Wanted tones: from coolest to warmest, then those of their own; a pastel has a hue beside it."""
 
     ICY = "icy"
     COOL = "cool"
@@ -104,6 +104,9 @@ class Tone(StrEnum):
     BEIGE = "beige"
     WARM = "warm"
     GOLD = "gold"
+    SILVER = "silver"
+    PEARL = "pearl"
+    PASTEL = "pastel"
 
 
 @dataclass(frozen=True, slots=True)
@@ -118,6 +121,7 @@ class Hair:
         tint_level: level of the tint that lies in tinted hair, 1 to 10, None when not known.
         dye_hue: hue of the old direct dye.
         elasticity, breakage: what decides whether it may be lightened at all.
+        lifted_from: level before it was lightened earlier today, at most start_level; None when it was not.
     """
 
     start_level: float
@@ -129,11 +133,17 @@ class Hair:
     dye_hue: DyeHue | None = None
     elasticity: Elasticity = Elasticity.RETURNS
     breakage: Breakage = Breakage.NONE
+    lifted_from: float | None = None
 
     def __post_init__(self) -> None:
         check_level("start_level", self.start_level)
         if self.tint_level is not None:
             check_level("tint_level", self.tint_level)
+
+    @property
+    def colour_start(self) -> float:
+        """The level its warmth comes from."""
+        return self.start_level if self.lifted_from is None else min(self.lifted_from, self.start_level)
 
     @property
     def has_old_vivid_dye(self) -> bool:

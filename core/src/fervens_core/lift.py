@@ -24,6 +24,8 @@ Q10 = 2.0
 SCALP_WARMTH_K = 5.0
 """[MODEL] hair within 12 mm of the scalp is about this much warmer than a foil in the room."""
 OPEN_AIR_COOLING_K = 2.0
+LATER_EXTENT_FACTOR = 0.95
+"""[MODEL] hair lifted before, this visit or another, lifts a little less far each time."""
 ADDITIVE_STRENGTH_FACTOR = 0.75
 """A bond-building additive makes 40 vol act like about 30 (common practice, no source)."""
 

@@ -87,6 +87,6 @@ def paint_plan(plan: Plan) -> tuple[tuple[tuple[CurvePoint, ...], tuple[Crossing
         minutes = minute_grid(zone.wall_min - zone.end_min)
         bands = plan.belief.outlook(index).level_bands(minutes)
         start = zone.zone.hair.start_level
-        colours = lab_to_hex(hair_lab(start, bands[1]))
+        colours = lab_to_hex(hair_lab(zone.zone.hair.colour_start, bands[1]))
         painted.append((curve_points(minutes, bands, colours), crossings(start, minutes, bands[1])))
     return tuple(painted)

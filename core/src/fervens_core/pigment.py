@@ -62,6 +62,17 @@ def hair_absorption(start_level: float | Floats, level: Floats) -> Floats:
     return result
 
 
+def brighten(absorption: Floats, levels: Floats | float) -> Floats:
+    """Absorption of hair from which a weak developer has taken some pigment, in levels; keratin stays.
+
+    Args:
+        absorption: shape (..., 81). levels: 0 or more, broadcast against the leading axes.
+    """
+    left = ABSORPTION_RATIO_PER_LEVEL ** -np.asarray(levels, dtype=float)
+    result: Floats = _KERATIN + (absorption - _KERATIN) * left[..., None]
+    return result
+
+
 def absorption_to_lab(absorption: Floats) -> Floats:
     """CIELAB of a mass of hair with these absorption spectra, shape (..., 81) to (..., 3)."""
     reflectance = SURFACE_REFLECTION + (1.0 - SURFACE_REFLECTION) * np.exp(-ALBEDO_FACTOR * np.sqrt(absorption))

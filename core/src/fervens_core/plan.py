@@ -11,8 +11,8 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from fervens_core.bowls import PlannedBowl, Serving, plan_bowls
+from fervens_core.course import Application, make_course
 from fervens_core.lift import LiftFactors, capacity, effective_volume, level_to_effort, zone_factors
-from fervens_core.products import Lightener
 from fervens_core.readings import Belief, LaneKinetics, prior, ready_windows
 from fervens_core.request import PlanRequest
 from fervens_core.solver import LeftOut, Solved, Solver, entries_of
@@ -110,13 +110,10 @@ class Plan:
         return sum(b.waste_g for b in self.bowls)
 
 
-def kinetics(zone: Zone, lightener: Lightener, volume_strength: float, *, has_additive: bool) -> LaneKinetics:
-    """How a lane with this developer is expected to lift."""
-    return LaneKinetics(
-        start_level=zone.hair.start_level,
-        volume=effective_volume(volume_strength, has_additive=has_additive),
-        factors=zone_factors(zone, lightener),
-    )
+def undisturbed(zone: Zone, volume: float, factors: LiftFactors) -> LaneKinetics:
+    """How a lane lifts in one application that nothing happens to; `volume` as the hair sees it, vol."""
+    course = make_course((Application(0.0, volume),), zone.covering)
+    return LaneKinetics(zone.hair.start_level, volume, factors, course)
 
 
 def _short_reason(
@@ -178,7 +175,8 @@ def make_plan(request: PlanRequest) -> Plan:
     solved = solver.chain(solver.groups(solver.units), request.choice.finish_mins)
     rows = [(number, s, k) for number, s in enumerate(solved, start=1) for k in range(len(s.outcome.starts))]
     belief = _belief(request, lanes, taught, expected, rows)
-    windows = ready_windows(belief, [s.wave.all_table.entries[k].zone.target_level for _, s, k in rows]).tolist()
+    planned = [s.wave.all_table.entries[k].zone for _, s, k in rows]
+    windows = ready_windows(belief, [z.target_level for z in planned], [z.covering for z in planned]).tolist()
     zones = tuple(_zone_plan(request, s, k, number, windows[i]) for i, (number, s, k) in enumerate(rows))
     waves = tuple(
         WavePlan(
@@ -219,7 +217,7 @@ def _belief(
         i = place[zone.key]
         order += [2 * i, 2 * i + 1]
         seen = effective_volume(volume, has_additive=request.choice.has_additive)
-        found.append(LaneKinetics(zone.hair.start_level, seen, expected[i]))
+        found.append(undisturbed(zone, seen, expected[i]))
     return Belief(tuple(found), taught.mean[order], taught.covariance[np.ix_(order, order)])
 
 

@@ -33,6 +33,8 @@ class Lightener:
         lift_factor: how far it lifts beside the bench trial's powder (1 = the same), 0.5 to 1.2.
         is_dark: blue or charcoal: through it the level cannot be read well.
         is_heat_allowed: whether the label allows heat.
+        max_applications: how often the label lets it go on the same hair in one visit, 1 to 4; None when nobody has
+            read the label for that yet: the technician is asked.
     """
 
     key: str
@@ -45,6 +47,7 @@ class Lightener:
     lift_factor: float = 1.0
     is_dark: bool = False
     is_heat_allowed: bool = False
+    max_applications: int | None = None
 
     def __post_init__(self) -> None:
         check_text("name", self.name)
@@ -53,6 +56,8 @@ class Lightener:
         check_volume_strength("max_volume_on_scalp", self.max_volume_on_scalp)
         check_range("bowl_life_min", self.bowl_life_min, 5.0, 60.0, "min")
         check_range("lift_factor", self.lift_factor, 0.5, 1.2)
+        if self.max_applications is not None:
+            check_range("max_applications", self.max_applications, 1, 4)
         if self.max_volume_on_scalp > self.max_volume:
             raise LimitError(
                 "max_volume_on_scalp", f"at most max_volume {self.max_volume:g} vol", self.max_volume_on_scalp

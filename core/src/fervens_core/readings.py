@@ -14,15 +14,9 @@ from statistics import NormalDist
 import numpy as np
 
 from fervens_core.colour import Floats
-from fervens_core.lift import (
-    EFFORT_PER_LEVEL,
-    TIME_CONSTANT_MIN,
-    LiftFactors,
-    capacity,
-    effort_to_level,
-    level_to_effort,
-    times_to_effort,
-)
+from fervens_core.course import Application, Course, dries_from_by, make_course, minutes_of_work
+from fervens_core.hair import Covering
+from fervens_core.lift import EFFORT_PER_LEVEL, TIME_CONSTANT_MIN, LiftFactors, effort_to_level, level_to_effort
 from fervens_core.quantities import LEVEL_MAX, check_level, check_range
 
 HEAD_EXTENT_STD, ZONE_EXTENT_STD = 0.09, 0.06
@@ -79,12 +73,27 @@ class LaneKinetics:
 
     Args:
         start_level: 1 to 10. volume: strength the hair sees, vol.
-        factors: expected for hair of its kind.
+        factors: expected for hair of its kind. own_course: what its product goes through; None for one application
+            in film that nothing happens to.
     """
 
     start_level: float
     volume: float
     factors: LiftFactors
+    own_course: Course | None = None
+
+    @property
+    def course(self) -> Course:
+        """Its applications in working time."""
+        return self.own_course or make_course((Application(0.0, self.volume),), Covering.FILM)
+
+    def gained(self, minutes: Floats, extent: Floats, rate: Floats) -> Floats:
+        """Effort gained by each minute for each pair of factors; shapes (m,) and (n,) to (n, m)."""
+        total = np.zeros((np.size(extent), np.size(minutes)))
+        for term in self.course.terms:
+            total += term.capacity * -np.expm1(-np.outer(rate, term.worked_by(minutes)) / TIME_CONSTANT_MIN)
+        gained: Floats = np.reshape(extent, (-1, 1)) * total
+        return gained
 
     @property
     def start_effort(self) -> float:
@@ -136,23 +145,37 @@ class Outlook:
     extent: Floats
     rate: Floats
 
+    def _gained(self, minutes: Floats) -> Floats:
+        return self.kinetics.gained(np.asarray(minutes, dtype=float), self.extent, self.rate)
+
     def levels(self, minutes: Floats) -> Floats:
         """Levels of each equally likely pair at each minute; shape (m,) to (157, m)."""
-        t = np.maximum(np.asarray(minutes, dtype=float), 0.0)
-        full = self.extent * capacity(self.kinetics.volume)
-        gained = full[:, None] * -np.expm1(-self.rate[:, None] * t / TIME_CONSTANT_MIN)
-        return effort_to_level(self.kinetics.start_effort + gained)
+        return effort_to_level(self.kinetics.start_effort + self._gained(minutes))
 
     def level_bands(self, minutes: Floats) -> Floats:
         """Levels at each minute: (slow, likely, fast) = 10, 50, 90 %. Shape (m,) to (3, m)."""
-        t = np.maximum(np.asarray(minutes, dtype=float), 0.0)[:, None]
-        gained = self.extent * capacity(self.kinetics.volume) * -np.expm1(-self.rate * t / TIME_CONSTANT_MIN)
-        ordered = np.partition(gained, _RANKS, axis=-1)[:, _RANKS]
-        return effort_to_level(self.kinetics.start_effort + ordered.T)
+        ordered = np.partition(self._gained(minutes), _RANKS, axis=0)[_RANKS]
+        return effort_to_level(self.kinetics.start_effort + ordered)
 
     def _times(self, target_level: float) -> Floats:
         work = float(level_to_effort(check_level("target_level", target_level))) - self.kinetics.start_effort
-        return times_to_effort(work, self.kinetics.volume, self.extent, self.rate)
+        terms = self.kinetics.course.terms
+        if work <= 0.0:
+            return np.zeros_like(self.extent)
+        if len(terms) == 1:
+            share = work / (self.extent * terms[0].capacity)
+            with np.errstate(divide="ignore", invalid="ignore"):
+                worked = -TIME_CONSTANT_MIN / self.rate * np.log1p(-share)
+            return terms[0].minute_of(np.where(share < 1.0, worked, np.inf))
+        minutes = np.arange(0.0, terms[-1].minutes[-2] + 1.0, 0.5)
+        gained = self._gained(minutes)
+        after = (gained < work).sum(axis=1)
+        at = np.clip(after, 1, minutes.size - 1)
+        rows = np.arange(gained.shape[0])
+        low, high = gained[rows, at - 1], gained[rows, at]
+        with np.errstate(divide="ignore", invalid="ignore"):
+            found = minutes[at - 1] + 0.5 * np.clip((work - low) / (high - low), 0.0, 1.0)
+        return np.where(after >= minutes.size, np.inf, found)
 
     def ready_window(self, target_level: float) -> tuple[float, float, float]:
         """Minutes after application until the target: (early, likely, late) = 10, 50, 90 %; infinity for never."""
@@ -194,15 +217,18 @@ class Belief:
         return Outlook(self.lanes[lane], base.extent * np.exp(logs[:, 0]), base.rate * np.exp(logs[:, 1]))
 
 
-def ready_windows(belief: Belief, targets: Sequence[float]) -> Floats:
-    """Every lane's (early, likely, late) minutes to its target, as `Outlook.ready_window` has them; shape (n, 3)."""
+def ready_windows(belief: Belief, targets: Sequence[float], coverings: Sequence[Covering] | None = None) -> Floats:
+    """Every lane's (early, likely, late) minutes to its target, as `Outlook.ready_window` has them; shape (n, 3).
+
+    For lanes with one application that nothing happens to but drying under its covering.
+    """
     n = len(belief.lanes)
     if n == 0:
         return np.zeros((0, 3))
     blocks = belief.covariance.reshape(n, 2, n, 2)[np.arange(n), :, np.arange(n), :]
     roots = np.linalg.cholesky(blocks + 1e-12 * np.eye(2))
     logs = belief.mean.reshape(n, 1, 2) + _POINTS @ roots.transpose(0, 2, 1)
-    base = np.array([(ln.factors.extent, ln.factors.rate, float(capacity(ln.volume))) for ln in belief.lanes])
+    base = np.array([(ln.factors.extent, ln.factors.rate, ln.course.terms[0].capacity) for ln in belief.lanes])
     starts = level_to_effort(np.array([ln.start_level for ln in belief.lanes]))
     work = (level_to_effort(np.asarray(targets, dtype=float)) - starts)[:, None]
     share = work / (base[:, :1] * np.exp(logs[:, :, 0]) * base[:, 2:])
@@ -210,6 +236,9 @@ def ready_windows(belief: Belief, targets: Sequence[float]) -> Floats:
     with np.errstate(divide="ignore", invalid="ignore"):
         times = -TIME_CONSTANT_MIN / rate * np.log1p(-share)
     times = np.where(work <= 0.0, 0.0, np.where(share < 1.0, times, np.inf))
+    if coverings is not None:
+        drying = np.array([dries_from_by(c) for c in coverings])
+        times = minutes_of_work(times, drying[:, :1], drying[:, 1:])
     ordered: Floats = np.sort(times, axis=1)[:, _RANKS]
     return ordered
 
@@ -238,6 +267,21 @@ def _unclipped_level(effort: Floats) -> Floats:
     return effort_to_level(np.minimum(effort, top)) + np.maximum(effort - top, 0.0) * _SLOPE_LAST
 
 
+def _work_done(lanes: tuple[LaneKinetics, ...], readings: tuple[Reading, ...]) -> tuple[Floats, Floats]:
+    """For each reading, application by application: its capacity and the minutes it has worked; shape (r, k) each."""
+    courses = {r.lane: lanes[r.lane].course.terms for r in readings}
+    most = max(len(terms) for terms in courses.values())
+    capacities, worked = np.zeros((len(readings), most)), np.zeros((len(readings), most))
+    minutes = np.array([r.minutes for r in readings])
+    index = np.array([r.lane for r in readings])
+    for lane, terms in courses.items():
+        here = index == lane
+        for k, term in enumerate(terms):
+            capacities[here, k] = term.capacity
+            worked[here, k] = term.worked_by(minutes[here])
+    return capacities, worked
+
+
 def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
     """The belief after readings, all taken together (their order does not matter).
 
@@ -250,23 +294,25 @@ def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
     if not readings:
         return before
     index = np.array([r.lane for r in readings])
-    minutes = np.array([r.minutes for r in readings])
     seen = np.array([r.level - r.bias for r in readings])
     weight = 1.0 / np.array([r.level_std for r in readings]) ** 2
-    full = np.array([ln.factors.extent * float(capacity(ln.volume)) for ln in before.lanes])[index]
+    capacities, worked = _work_done(before.lanes, readings)
+    full = np.array([ln.factors.extent for ln in before.lanes])[index]
     rate0 = np.array([ln.factors.rate for ln in before.lanes])[index]
     start = np.array([ln.start_effort for ln in before.lanes])[index]
     precision = np.linalg.inv(before.covariance)
 
     def predict(x: Floats) -> tuple[Floats, Floats, Floats]:
         extent, rate = full * np.exp(x[2 * index]), rate0 * np.exp(x[2 * index + 1])
-        decay = np.exp(-rate * minutes / TIME_CONSTANT_MIN)
-        effort = start + extent * (1.0 - decay)
+        scaled = rate[:, None] * worked / TIME_CONSTANT_MIN
+        decay = capacities * np.exp(-scaled)
+        done = (capacities - decay).sum(axis=1)
+        effort = start + extent * done
         slope = (_unclipped_level(effort + 1e-4) - _unclipped_level(effort - 1e-4)) / 2e-4
         return (
             _unclipped_level(effort),
-            slope * extent * (1.0 - decay),
-            slope * extent * decay * rate * minutes / TIME_CONSTANT_MIN,
+            slope * extent * done,
+            slope * extent * (decay * scaled).sum(axis=1),
         )
 
     def cost(x: Floats) -> float:

@@ -2,28 +2,35 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Collection, Iterable
 from dataclasses import dataclass, field, replace
 from datetime import datetime
 from enum import StrEnum
 
 from fervens_core.errors import ConflictError, CoreError
 from fervens_core.events import (
-    ApplicationFinished,
-    ApplicationStarted,
     BowlMixed,
     CautionAcknowledged,
     ConsultationFinished,
     Event,
     EventVoided,
     PlanTaken,
-    ReadingTaken,
-    Rinsed,
+    ProductDragged,
     ServiceClosed,
-    TonerApplied,
-    TonerRinsed,
+    WaveRinsed,
 )
-from fervens_core.readings import ReadingMode
+from fervens_core.lanestate import LaneState, MixedBowl, Phase, advance_lane, drag, require, rinse, tone_lane
+from fervens_core.toneevents import (
+    LighteningResumed,
+    ReviewFinished,
+    ShadowSet,
+    TonerApplied,
+    TonerEmulsified,
+    TonerPulledBack,
+    TonerRinsed,
+    TonerStrandRead,
+    WishSet,
+)
 
 
 class Step(StrEnum):
@@ -32,61 +39,9 @@ class Step(StrEnum):
     CONSULTATION = "consultation"
     PLAN = "plan"
     CHAIR = "chair"
+    REVIEW = "review"
     TONE = "tone"
     RECORD = "record"
-
-
-class Phase(StrEnum):
-    """What a lane is doing."""
-
-    WAITING = "waiting"
-    APPLYING = "applying"
-    PROCESSING = "processing"
-    RINSED = "rinsed"
-
-
-@dataclass(frozen=True, slots=True)
-class TakenReading:
-    """A reading in the log."""
-
-    event_id: str
-    at: datetime
-    level: float
-    mode: ReadingMode
-
-
-@dataclass(frozen=True, slots=True)
-class TonerState:
-    """A toner on a zone."""
-
-    shade_key: str
-    shade_name: str
-    minutes: float
-    applied_at: datetime
-    rinsed_at: datetime | None = None
-
-
-@dataclass(frozen=True, slots=True)
-class LaneState:
-    """One zone at the chair."""
-
-    key: str
-    volume_strength: float
-    has_bowl: bool = False
-    started_at: datetime | None = None
-    finished_at: datetime | None = None
-    rinsed_at: datetime | None = None
-    readings: tuple[TakenReading, ...] = ()
-    toner: TonerState | None = None
-
-    @property
-    def phase(self) -> Phase:
-        """Waiting, applying, processing or rinsed."""
-        if self.rinsed_at:
-            return Phase.RINSED
-        if self.finished_at:
-            return Phase.PROCESSING
-        return Phase.APPLYING if self.started_at else Phase.WAITING
 
 
 @dataclass(frozen=True, slots=True)
@@ -96,6 +51,10 @@ class Conflict:
     event_id: str
     code: str
     message: str
+    by: str
+    at: datetime
+    kind: str
+    zone_key: str | None
 
 
 @dataclass(frozen=True, slots=True)
@@ -106,6 +65,10 @@ class ServiceState:
     is_consultation_finished: bool = False
     plan: PlanTaken | None = None
     lanes: tuple[LaneState, ...] = ()
+    bowls: tuple[MixedBowl, ...] = ()
+    is_reviewed: bool = False
+    wish: WishSet | None = None
+    shadow: ShadowSet | None = None
     closed: ServiceClosed | None = None
     closed_at: datetime | None = None
     conflicts: tuple[Conflict, ...] = ()
@@ -117,7 +80,8 @@ class ServiceState:
         if self.closed:
             return Step.RECORD
         if self.lanes and all(lane.phase is Phase.RINSED for lane in self.lanes):
-            return Step.TONE
+            is_toned = any(lane.toner or lane.shadow for lane in self.lanes)
+            return Step.TONE if self.is_reviewed or is_toned else Step.REVIEW
         if self.plan:
             return Step.CHAIR
         return Step.PLAN if self.is_consultation_finished else Step.CONSULTATION
@@ -134,26 +98,21 @@ class ServiceState:
         return replace(self, lanes=tuple(lane if old.key == lane.key else old for old in self.lanes))
 
 
-def _require(condition: bool, code: str, message: str) -> None:
-    if not condition:
-        raise ConflictError(code, message)
-
-
 def _advance(state: ServiceState, event: Event) -> ServiceState:
     data, at = event.data, event.occurred_at
-    _require(state.closed is None, "service_closed", "The service is filed; nothing can be added to it.")
+    require(state.closed is None, "service_closed", "The service is filed; nothing can be added to it.")
     match data:
         case CautionAcknowledged():
             return replace(state, acknowledged=state.acknowledged | {data.caution})
         case ConsultationFinished():
             return replace(state, is_consultation_finished=True)
         case PlanTaken():
-            _require(
+            require(
                 state.is_consultation_finished,
                 "consultation_open",
                 "Finish the consultation before the plan.",
             )
-            _require(
+            require(
                 all(lane.phase is Phase.WAITING for lane in state.lanes),
                 "already_started",
                 "Product is on the hair already; the plan cannot be taken again.",
@@ -162,60 +121,66 @@ def _advance(state: ServiceState, event: Event) -> ServiceState:
             return replace(state, plan=data, lanes=lanes)
         case ServiceClosed():
             busy = [x.key for x in state.lanes if x.phase in (Phase.APPLYING, Phase.PROCESSING)]
-            _require(not busy, "zones_open", f"Still with product on: {', '.join(busy)}. Rinse before filing.")
-            toning = [x.key for x in state.lanes if x.toner and not x.toner.rinsed_at]
-            _require(not toning, "toner_open", f"Toner still on: {', '.join(toning)}. Rinse before filing.")
+            require(not busy, "zones_open", f"Still with product on: {', '.join(busy)}. Rinse before filing.")
+            toning = [x.key for x in state.lanes if any(t and t.is_on for t in (x.toner, x.shadow))]
+            require(not toning, "toner_open", f"Toner still on: {', '.join(toning)}. Rinse before filing.")
             return replace(state, closed=data, closed_at=at)
         case EventVoided():
             raise AssertionError("voids are resolved before folding")
-    state = state.with_lane(_advance_lane(state.lane(data.zone_key), event))
-    if isinstance(data, BowlMixed):
-        for key in data.also_for:
-            state = state.with_lane(_advance_lane(state.lane(key), event))
-    return state
-
-
-def _advance_lane(lane: LaneState, event: Event) -> LaneState:
-    data, at, phase = event.data, event.occurred_at, lane.phase
-    match data:
         case BowlMixed():
-            _require(phase in (Phase.WAITING, Phase.APPLYING), "too_late", "This zone has its product on already.")
-            return replace(lane, has_bowl=True, volume_strength=data.volume_strength)
-        case ApplicationStarted():
-            _require(phase is Phase.WAITING, "already_started", "This zone has been started already.")
-            return replace(lane, started_at=at, volume_strength=data.volume_strength)
-        case ApplicationFinished():
-            _require(phase is Phase.APPLYING, "not_applying", "This zone is not being applied.")
-            return replace(lane, finished_at=at)
-        case ReadingTaken():
-            _require(
-                phase in (Phase.PROCESSING, Phase.RINSED),
-                "nothing_to_read",
-                "Finish the application before reading.",
-            )
-            return replace(lane, readings=(*lane.readings, TakenReading(event.event_id, at, data.level, data.mode)))
-        case Rinsed():
-            _require(phase is not Phase.WAITING, "nothing_to_rinse", "There is no product on this zone.")
-            _require(phase is not Phase.RINSED, "already_rinsed", "This zone has been rinsed already.")
-            return replace(lane, rinsed_at=at, finished_at=lane.finished_at or at)
-        case TonerApplied():
-            _require(phase is Phase.RINSED, "not_rinsed", "Rinse the lightener before the toner goes on.")
-            _require(lane.toner is None or lane.toner.rinsed_at is not None, "toner_on", "A toner is on this zone.")
-            return replace(lane, toner=TonerState(data.shade_key, data.shade_name, data.minutes, at))
-        case TonerRinsed():
-            _require(
-                lane.toner is not None and lane.toner.rinsed_at is None,
-                "no_toner",
-                "No toner is on this zone.",
-            )
-            assert lane.toner is not None
-            return replace(lane, toner=replace(lane.toner, rinsed_at=at))
-    raise CoreError("unknown_event", f"kind: {event.kind} cannot be folded.")
+            return _mix(state, event, data)
+        case WaveRinsed():
+            for key in data.zone_keys:
+                state = state.with_lane(rinse(state.lane(key), at))
+            return state
+        case ProductDragged():
+            return state.with_lane(drag(state.lane(data.zone_key), state.lane(data.from_key), at))
+        case LighteningResumed():
+            return _resume(state, data)
+        case ReviewFinished():
+            is_rinsed = bool(state.lanes) and all(x.phase is Phase.RINSED for x in state.lanes)
+            require(is_rinsed, "still_lifting", "Some zones still have lightener on; rinse them first.")
+            return replace(state, is_reviewed=True)
+        case WishSet():
+            return replace(state, wish=data)
+        case ShadowSet():
+            return replace(state, shadow=data if data.length_mm else None)
+        case TonerApplied() | TonerEmulsified() | TonerStrandRead() | TonerPulledBack() | TonerRinsed():
+            return state.with_lane(tone_lane(state.lane(data.zone_key), data, at))
+    return state.with_lane(advance_lane(state.lane(data.zone_key), event))
+
+
+AGAIN = ".again"
+"""What the key of a lane has behind it that lightens another one once more."""
+
+
+def _resume(state: ServiceState, data: LighteningResumed) -> ServiceState:
+    lanes = list(state.lanes)
+    for key, volume in zip(data.zone_keys, data.volumes, strict=True):
+        before = state.lane(key)
+        require(before.phase is Phase.RINSED, "not_rinsed", "Rinse it and read it before lightening it again.")
+        require(before.toner is None and before.shadow is None, "toned", "This zone has been toned already.")
+        known = [x.key for x in lanes]
+        require(f"{key}{AGAIN}" not in known, "already_again", "This zone is lightened again already.")
+        lanes.append(LaneState(f"{key}{AGAIN}", volume, again_of=key))
+    return replace(state, lanes=tuple(lanes), is_reviewed=False)
+
+
+def _mix(state: ServiceState, event: Event, data: BowlMixed) -> ServiceState:
+    keys = (data.zone_key, *(k for k in data.also_for if k != data.zone_key))
+    mass = data.product_g + data.developer_g
+    bowl = MixedBowl(event.event_id, len(state.bowls) + 1, event.occurred_at, data.volume_strength, mass, keys)
+    for key in keys:
+        lane = state.lane(key)
+        require(lane.phase is not Phase.RINSED, "too_late", "This zone has been rinsed already.")
+        volume = data.volume_strength if lane.phase is Phase.WAITING else lane.volume_strength
+        state = state.with_lane(replace(lane, bowls=(*lane.bowls, bowl), volume_strength=volume))
+    return replace(state, bowls=(*state.bowls, bowl))
 
 
 def live_events(events: Iterable[Event]) -> list[Event]:
     """Events in the order they happened, without those that were voided and without the voids."""
-    ordered = sorted(events, key=lambda e: (e.occurred_at, e.recorded_at, e.event_id))
+    ordered = sorted(events, key=_in_order)
     voided = {e.data.event_id for e in ordered if isinstance(e.data, EventVoided)}
     return [e for e in ordered if not isinstance(e.data, EventVoided) and e.event_id not in voided]
 
@@ -227,27 +192,44 @@ def fold(events: Iterable[Event]) -> ServiceState:
     """
     state = ServiceState()
     for event in live_events(events):
-        try:
-            state = replace(_advance(state, event), undoable=event)
-        except CoreError as error:
-            conflict = Conflict(event.event_id, error.code, error.message)
-            state = replace(state, conflicts=(*state.conflicts, conflict))
+        state = _take(state, event)
     return state
 
 
-def check_addition(events: list[Event], new: Event) -> ServiceState:
-    """The state with one more event. Raises ConflictError when it does not fit, or would leave others unfitting."""
-    before = fold(events)
+def _take(state: ServiceState, event: Event) -> ServiceState:
+    try:
+        return replace(_advance(state, event), undoable=event)
+    except CoreError as error:
+        conflict = Conflict(
+            event.event_id, error.code, error.message, event.by, event.occurred_at, event.kind, event.zone_key
+        )
+        return replace(state, conflicts=(*state.conflicts, conflict))
+
+
+def _in_order(event: Event) -> tuple[datetime, datetime, str]:
+    return event.occurred_at, event.recorded_at, event.event_id
+
+
+def check_addition(events: list[Event], new: Event, before: ServiceState | None = None) -> ServiceState:
+    """The state with one more event.
+
+    Args:
+        before: the fold of the events, if it is known.
+    Raises:
+        ConflictError: it does not fit, or would leave others unfitting.
+    """
+    before = fold(events) if before is None else before
     if isinstance(new.data, EventVoided):
-        _require(before.closed is None, "service_closed", "The service is filed; nothing can be added to it.")
+        require(before.closed is None, "service_closed", "The service is filed; nothing can be added to it.")
         known = {e.event_id: e for e in live_events(events)}
-        _require(new.data.event_id in known, "unknown_event", "There is no such event to undo.")
-        _require(
+        require(new.data.event_id in known, "unknown_event", "There is no such event to undo.")
+        require(
             not (before.is_consultation_finished and isinstance(known[new.data.event_id].data, CautionAcknowledged)),
             "later_acts_depend",
             "The consultation was finished on this acknowledgement; undo that first.",
         )
-    after = fold([*events, new])
+    is_latest = not isinstance(new.data, EventVoided) and all(_in_order(e) < _in_order(new) for e in events)
+    after = _take(before, new) if is_latest else fold([*events, new])
     old = {c.event_id for c in before.conflicts}
     for conflict in after.conflicts:
         if conflict.event_id == new.event_id:
@@ -255,3 +237,26 @@ def check_addition(events: list[Event], new: Event) -> ServiceState:
         if conflict.event_id not in old:
             raise ConflictError("later_acts_depend", "Later acts rest on this one; undo those first.")
     return after
+
+
+def merge_addition(
+    events: list[Event], new: Event, *, seen: Collection[str], before: ServiceState | None = None
+) -> ServiceState:
+    """The state with one more event of a device that may not have heard of all others yet.
+
+    What fits is added. What does not fit any more, but did fit what its device knew, is two hands at once: it is kept
+    in the log, and shown as a conflict. A void is never kept so.
+
+    Args:
+        seen: ids of the events its device knew. before: the fold of the events, if it is known.
+    Raises:
+        ConflictError: it did not fit what the device knew either.
+    """
+    try:
+        return check_addition(events, new, before)
+    except ConflictError:
+        known = [e for e in events if e.event_id in seen]
+        if len(known) == len(events) or isinstance(new.data, EventVoided | ServiceClosed):
+            raise
+        check_addition(known, new)
+        return fold([*events, new])

@@ -68,6 +68,15 @@ class ServiceFile:
         )
 
 
+def _whole(r: JsonReader, field: str, low: int, high: int) -> int | None:
+    if r.raw(field) is None:
+        return None
+    value = r.number(field, low, high)
+    if value != int(value):
+        raise LimitError(r.at(field), f"a whole number from {low} to {high}", value)
+    return int(value)
+
+
 def _lightener(r: JsonReader) -> Lightener:
     most = r.number("max_volume", 0.5, 40, 40, "vol")
     made = Lightener(
@@ -81,6 +90,7 @@ def _lightener(r: JsonReader) -> Lightener:
         lift_factor=r.number("lift_factor", 0.5, 1.2, 1.0),
         is_dark=r.flag("is_dark"),
         is_heat_allowed=r.flag("is_heat_allowed"),
+        max_applications=_whole(r, "max_applications", 1, 4),
     )
     r.done()
     return made

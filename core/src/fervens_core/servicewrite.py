@@ -24,6 +24,7 @@ def _lightener_to_json(lightener: Lightener) -> dict[str, Any]:
         "lift_factor": lightener.lift_factor,
         "is_dark": lightener.is_dark,
         "is_heat_allowed": lightener.is_heat_allowed,
+        "max_applications": lightener.max_applications,
     }
 
 

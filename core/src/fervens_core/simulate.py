@@ -7,7 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from fervens_core.colour import Floats
-from fervens_core.lift import effort_gained, effort_to_level
+from fervens_core.lift import effort_to_level
 from fervens_core.readings import (
     HEAD_EXTENT_STD,
     HEAD_RATE_STD,
@@ -30,13 +30,10 @@ class SimulatedHead:
     def level(self, lane: int, minutes: float) -> float:
         """True level of a lane so many minutes after its application, 1 to 10."""
         kinetics = self.lanes[lane]
-        gained = effort_gained(
-            minutes,
-            kinetics.volume,
-            kinetics.factors.extent * float(np.exp(self.log_extent[lane])),
-            kinetics.factors.rate * float(np.exp(self.log_rate[lane])),
-        )
-        return float(effort_to_level(kinetics.start_effort + gained))
+        extent = kinetics.factors.extent * np.exp(self.log_extent[lane : lane + 1])
+        rate = kinetics.factors.rate * np.exp(self.log_rate[lane : lane + 1])
+        gained = kinetics.gained(np.array([minutes]), extent, rate)
+        return float(effort_to_level(kinetics.start_effort + gained)[0, 0])
 
     def read(self, lane: int, minutes: float, mode: ReadingMode, random: np.random.Generator) -> Reading:
         """What an eye says of it, to the half level: the mode's own bias and spread over the truth."""

@@ -87,6 +87,15 @@ def entries_of(
     return entries, left_out
 
 
+def mixing_of(request: PlanRequest) -> Mixing:
+    """What developers can be in a plan."""
+    return Mixing(
+        step=request.choice.step,
+        bottle_volumes=np.array(sorted({b.volume_strength for b in request.bottles})),
+        strength_factor=ADDITIVE_STRENGTH_FACTOR if request.choice.has_additive else 1.0,
+    )
+
+
 Unit = tuple[int, ...]
 """The lanes of one zone, by their place among all lanes."""
 
@@ -153,11 +162,7 @@ class Solver:
         self.units = _units(entries)
         self.table = LaneTable(entries)
         self.known: dict[tuple[object, ...], Solved] = {}
-        self.mixing = Mixing(
-            step=request.choice.step,
-            bottle_volumes=np.array(sorted({b.volume_strength for b in request.bottles})),
-            strength_factor=ADDITIVE_STRENGTH_FACTOR if request.choice.has_additive else 1.0,
-        )
+        self.mixing = mixing_of(request)
 
     def wave(self, units: list[Unit], before: Solved | None, *, is_after: bool) -> Wave:
         """A wave of some zones after another; `is_after`: nothing goes on until the one before is rinsed and toned."""

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from fervens_core.colour import Floats
+from fervens_core.course import Application, make_course
 from fervens_core.errors import LimitError
 from fervens_core.hair import Covering, Hair
 from fervens_core.lift import LiftFactors, effective_volume, zone_factors
@@ -78,10 +79,12 @@ class Strand:
     def kinetics(self) -> LaneKinetics:
         """How it is expected to lift: its hair, product, covering; no scalp warmth."""
         as_zone = Zone("strand", "strand", self.hair, 10.0, covering=self.covering)
+        volume = effective_volume(self.volume_strength, has_additive=self.has_additive)
         return LaneKinetics(
             start_level=self.hair.start_level,
-            volume=effective_volume(self.volume_strength, has_additive=self.has_additive),
+            volume=volume,
             factors=zone_factors(as_zone, self.lightener),
+            own_course=make_course((Application(0.0, volume),), self.covering),
         )
 
     @property

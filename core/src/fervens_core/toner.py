@@ -2,15 +2,11 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-
 import numpy as np
 
-from fervens_core.colour import WAVELENGTHS_NM, Floats, chroma, delta_e_2000
-from fervens_core.errors import LimitError
+from fervens_core.colour import WAVELENGTHS_NM, Floats, chroma
 from fervens_core.hair import Porosity, Tone
-from fervens_core.products import DyeFamily, TonerShade
-from fervens_core.quantities import check_range
+from fervens_core.products import DyeFamily
 
 # [MODEL] Gaussian absorption bands: (share, peak nm, width nm).
 DYE_BANDS: dict[DyeFamily, tuple[tuple[float, float, float], ...]] = {
@@ -21,9 +17,10 @@ DYE_BANDS: dict[DyeFamily, tuple[tuple[float, float, float], ...]] = {
     DyeFamily.BLUE: ((1.0, 602.0, 42.0),),
     DyeFamily.GREEN: ((1.0, 640.0, 40.0), (1.0, 430.0, 30.0)),
 }
-DYE_AT_LEVEL_10 = 0.022
-DYE_RATIO_PER_LEVEL = 1.45
-"""[MODEL] dye a shade of level 10 leaves on normal hair in the end, at 1:1, and how much more a level deeper."""
+DYE_AT_LEVEL_10 = 0.018
+DYE_RATIO_PER_LEVEL = 1.75
+"""[MODEL] dye a shade of level 10 leaves on normal hair in the end, at 1:1, and how much more a level deeper: about as
+much as one level of hair is darker than the next, so that a deep shade brings pale hair near to its own depth."""
 
 # [MODEL] (uptake beside normal hair, time constant in min); porous hair grabs more and sooner (common practice).
 UPTAKE: dict[Porosity, tuple[float, float]] = {
@@ -41,23 +38,10 @@ _TONES: dict[Tone, tuple[float, float]] = {
     Tone.BEIGE: (0.90, 75.0),
     Tone.WARM: (1.15, 74.0),
     Tone.GOLD: (1.45, 80.0),
+    Tone.SILVER: (0.12, 260.0),
+    Tone.PEARL: (0.30, 40.0),
+    Tone.PASTEL: (0.8, 0.0),
 }
-
-
-@dataclass(frozen=True, slots=True)
-class TonerChoice:
-    """One shade for one zone, for so long, and what it should leave.
-
-    Args:
-        minutes: processing time, min. delta_e: CIEDE2000 to the wanted colour.
-        lab: the colour it should leave. depth_lost_l: L* lost beside the untoned hair.
-    """
-
-    shade: TonerShade
-    minutes: float
-    lab: tuple[float, float, float]
-    delta_e: float
-    depth_lost_l: float
 
 
 def dye_absorption(family: DyeFamily) -> Floats:
@@ -67,15 +51,6 @@ def dye_absorption(family: DyeFamily) -> Floats:
         axis=0,
     )
     return bands
-
-
-def shade_absorption(shade: TonerShade) -> Floats:
-    """Absorption, shape (81,), that a shade adds to normal hair when it has taken fully at its own ratio."""
-    amount = DYE_AT_LEVEL_10 * DYE_RATIO_PER_LEVEL ** (10.0 - shade.level)
-    dilution = 2.0 / (1.0 + shade.ratio.developer_parts)
-    mixed: Floats = np.sum([part * dye_absorption(family) for family, part in shade.dyes], axis=0)
-    full: Floats = amount * dilution * mixed
-    return full
 
 
 def deposit(minutes: Floats | float, porosity: Porosity) -> Floats:
@@ -91,13 +66,6 @@ def deposit(minutes: Floats | float, porosity: Porosity) -> Floats:
     return result
 
 
-def toned_absorption(hair: Floats, shade: TonerShade, minutes: Floats | float, porosity: Porosity) -> Floats:
-    """Absorption of hair (81,) with a shade on for some minutes, shape (..., 81)."""
-    share = deposit(minutes, porosity)
-    result: Floats = hair + share[..., None] * shade_absorption(shade)
-    return result
-
-
 def wanted_lab(natural_lab: Floats, tone: Tone) -> Floats:
     """The colour meant by a tone at a level.
 
@@ -109,34 +77,3 @@ def wanted_lab(natural_lab: Floats, tone: Tone) -> Floats:
     share, hue = _TONES[tone]
     c = share * float(chroma(natural_lab))
     return np.array([natural_lab[0], c * np.cos(np.radians(hue)), c * np.sin(np.radians(hue))])
-
-
-def minutes_grid(shade: TonerShade) -> Floats:
-    """Whole minutes a label allows, from its shortest to its longest time."""
-    return np.arange(np.ceil(shade.label_min_min), np.floor(shade.label_max_min) + 0.5)
-
-
-def pick_minutes(
-    shade: TonerShade, labs: Floats, *, untoned_lab: Floats, wanted: Floats, max_depth_lost_l: float
-) -> TonerChoice:
-    """The best whole minute of one shade, given the colour at each minute of its grid.
-
-    Args:
-        labs: CIELAB at `minutes_grid(shade)`, shape (m, 3).
-        max_depth_lost_l: most L* the toner may cost; if no minute keeps it, the one that costs least is taken.
-    """
-    check_range("max_depth_lost_l", max_depth_lost_l, 0.0, 100.0, "L*")
-    minutes = minutes_grid(shade)
-    if labs.shape != (minutes.size, 3):
-        raise LimitError("labs", f"of shape ({minutes.size}, 3)", labs.shape)
-    distance = delta_e_2000(labs, wanted)
-    lost = untoned_lab[0] - labs[:, 0]
-    is_kept = lost <= max_depth_lost_l
-    best = int(np.argmin(np.where(is_kept, distance, np.inf))) if is_kept.any() else int(np.argmin(lost))
-    return TonerChoice(
-        shade=shade,
-        minutes=float(minutes[best]),
-        lab=(float(labs[best, 0]), float(labs[best, 1]), float(labs[best, 2])),
-        delta_e=float(distance[best]),
-        depth_lost_l=float(lost[best]),
-    )

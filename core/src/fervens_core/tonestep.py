@@ -1,200 +1,407 @@
-"""The tone step: for each rinsed zone the level it stands at, the shades that suit it, and its toner's clock."""
+"""The tone step: what each zone became, the formulas that bring all nearest to the wish, their timing and lanes."""
 
 from __future__ import annotations
 
-from dataclasses import dataclass
-from datetime import datetime, timedelta
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from datetime import datetime
 
 import numpy as np
 
-from fervens_core.board import achieved_level, head_belief, minutes_between
+from fervens_core.chair import Chair, after
+from fervens_core.colour import lab_hex, lab_to_hex
 from fervens_core.findings import Findings
+from fervens_core.formula import Formula, Result, toned_lab
 from fervens_core.hair import Tone
-from fervens_core.products import Lightener, TonerShade
+from fervens_core.match import Choice
+from fervens_core.products import TonerShade
+from fervens_core.results import ReadZone, read_zones
 from fervens_core.safety import toner_block
-from fervens_core.service import LaneState, Phase, ServiceState
-from fervens_core.strand import Strand
-from fervens_core.toner import TonerChoice
-from fervens_core.toning import propose, toned_hex
-from fervens_core.zones import Zone
+from fervens_core.tonerlane import (
+    LEVEL_L,
+    STEP_MINUTES,
+    ToneMinute,
+    ToneOutcome,
+    TonerClock,
+    outcome_of,
+    toned_hexes,
+    toner_clock,
+)
+from fervens_core.tonespots import (
+    Spot,
+    allowed_shades,
+    choices_for,
+    find_spots,
+    times_of,
+    tone_shelf,
+    uptakes_of,
+    wish_of,
+)
+from fervens_core.tonetiming import ToneTimes
+from fervens_core.toneways import ToneWay, probe_changes, ways_of
+from fervens_core.toning import explain
+from fervens_core.uptake import Uptake
+from fervens_core.wish import Wish
 
-TONER_PER_FOIL_G = 5.0
-"""[MODEL] mixed toner for one section of about 3 mm thickness and medium length."""
-STEP_MINUTES = (5.0, 10.0, 15.0, 20.0)
-LEVEL_L = 6.0
-"""[MODEL] about this much L* lies between two levels among the blondes."""
+USUAL_BOWLS = 3
+NO_HEAT = "No cap and no heat on a toner: it makes a stain that later refuses to lift."
 
 
 @dataclass(frozen=True, slots=True)
-class ToneMinute:
-    """The colour a toner should show after some minutes."""
+class ToneBowl:
+    """One bowl to mix: grams by shade, developer, and where it goes."""
 
-    minute: float
+    number: int
+    formula_key: str
+    formula_name: str
+    shade_keys: tuple[str, ...]
+    shade_names: tuple[str, ...]
+    shades_g: tuple[float, ...]
+    developer_g: float
+    developer_volume: float
+    developer_parts: float
+    share: float
+    label_max_min: float
+    lane_ids: tuple[str, ...]
+    lane_names: tuple[str, ...]
     hex: str
 
 
 @dataclass(frozen=True, slots=True)
-class ToneOption:
-    """One shade for a zone, at its best time.
+class ToneProposal:
+    """What a bowl does to one zone, minute by minute."""
 
-    Args:
-        blocked: why it may not go on this person, or None. depth_lost_levels: how much darker, in levels.
-    """
-
-    shade_key: str
-    shade_name: str
+    bowl: int
+    formula_name: str
     minutes: float
     hex: str
     delta_e: float
     depth_lost_levels: float
+    is_too_dark: bool
+    grams: float
     product_g: float
     developer_g: float
-    developer_volume: float
-    label_max_min: float
-    blocked: str | None
     steps: tuple[ToneMinute, ...]
-
-
-@dataclass(frozen=True, slots=True)
-class TonerClock:
-    """A toner on a zone."""
-
-    shade_key: str
-    shade_name: str
-    applied_at: datetime
-    minutes: float
-    due_at: datetime
-    label_max_min: float
-    label_at: datetime
-    rinsed_at: datetime | None
-    curve: tuple[ToneMinute, ...]
+    outcome: ToneOutcome
+    start_min: float
+    rinse_min: float
+    emulsify_min: float
+    over_min: float
+    is_alone: bool
 
 
 @dataclass(frozen=True, slots=True)
 class ToneLane:
-    """One zone at the tone step. `is_read`: the level was read after the rinse, else it is the model's."""
+    """One zone at the tone step, or its root shadow. `id` is its key, with the part behind it for a shadow."""
 
+    id: str
     key: str
+    part: str
     name: str
+    zone_key: str
+    areas: tuple[str, ...]
     porosity: str
-    start_level: float
+    before_level: float
     target_level: float
     level: float
     is_read: bool
     undertone: str
+    says: str
+    rest: str
+    grab: str
     now_hex: str
     wanted_hex: str
-    options: tuple[ToneOption, ...]
+    proposal: ToneProposal | None
     toner: TonerClock | None
+    ways: tuple[ToneWay, ...]
+    probe_change: str | None
+    meeting: tuple[ToneMinute, ...]
 
 
-def _option(choice: TonerChoice, zone: Zone, level: float, findings: Findings) -> ToneOption:
-    shade = choice.shade
-    product_g, developer_g = shade.ratio.split_g(zone.foil_count * TONER_PER_FOIL_G)
-    steps = [m for m in STEP_MINUTES if m <= shade.label_max_min]
-    colours = toned_hex(
-        shade,
-        [choice.minutes, *steps],
-        start_level=zone.hair.start_level,
-        level=level,
-        porosity=zone.hair.porosity,
-    )
-    block = toner_block(findings, shade)
-    return ToneOption(
-        shade_key=shade.key,
-        shade_name=shade.name,
-        minutes=choice.minutes,
-        hex=colours[0],
-        delta_e=choice.delta_e,
-        depth_lost_levels=choice.depth_lost_l / LEVEL_L,
-        product_g=product_g,
-        developer_g=developer_g,
-        developer_volume=shade.developer_volume,
-        label_max_min=shade.label_max_min,
-        blocked=f"{block.title}. {block.advice}" if block else None,
-        steps=tuple(ToneMinute(m, h) for m, h in zip(steps, colours[1:], strict=True)),
-    )
+@dataclass(frozen=True, slots=True)
+class BowlCount:
+    """What so many bowls come to: how far apart the zones end, and how far from the wish. `gives_up` in words."""
+
+    count: int
+    spread: float
+    mean_delta_e: float
+    worst_delta_e: float
+    gives_up: str
 
 
-def _clock(lane: LaneState, zone: Zone, level: float, shades: dict[str, TonerShade]) -> TonerClock | None:
-    toner = lane.toner
-    if toner is None:
-        return None
-    shade = shades.get(toner.shade_key)
-    longest = shade.label_max_min if shade else toner.minutes
-    minutes = [float(m) for m in np.arange(0.0, longest + 0.5, 1.0)]
-    colours = (
-        toned_hex(shade, minutes, start_level=zone.hair.start_level, level=level, porosity=zone.hair.porosity)
-        if shade
-        else []
-    )
-    return TonerClock(
-        shade_key=toner.shade_key,
-        shade_name=toner.shade_name,
-        applied_at=toner.applied_at,
-        minutes=toner.minutes,
-        due_at=toner.applied_at + timedelta(minutes=toner.minutes),
-        label_max_min=longest,
-        label_at=toner.applied_at + timedelta(minutes=longest),
-        rinsed_at=toner.rinsed_at,
-        curve=tuple(ToneMinute(m, h) for m, h in zip(minutes, colours, strict=False)),
-    )
+@dataclass(frozen=True, slots=True)
+class ToneAct:
+    """The next act at the basin."""
+
+    code: str
+    id: str
+    zone_key: str
+    part: str
+    title: str
+    detail: str
+    due_at: datetime
+    hex: str | None
 
 
-def tone_lanes(
-    state: ServiceState,
-    zones: dict[str, Zone],
-    lightener: Lightener,
-    shades: tuple[TonerShade, ...],
-    *,
-    has_additive: bool,
-    findings: Findings,
-    tone: Tone,
-    now: datetime,
-    most_options: int = 5,
-    strands: tuple[Strand, ...] = (),
-) -> tuple[ToneLane, ...]:
-    """Every rinsed zone with its shades, best and allowed ones first."""
-    belief = head_belief(state, zones, lightener, has_additive=has_additive, now=now, strands=strands)
-    by_key = {s.key: s for s in shades}
+@dataclass(frozen=True, slots=True)
+class ShelfShade:
+    """A shade of the shelf for this person: `blocked` says why it may not be used, or None."""
+
+    key: str
+    name: str
+    hex: str
+    level: float
+    is_oxidative: bool
+    label_max_min: float
+    blocked: str | None
+
+
+@dataclass(frozen=True, slots=True)
+class ToneStep:
+    """The tone step as a whole.
+
+    Args:
+        flat_hex: grey of the same lightness beside a white, else None. finish_min: after the first toner.
+        blocked: why nothing of the shelf may be used, or None. is_wash_only: only pigmented shampoo is left.
+    """
+
+    wish: Wish
+    is_own_wish: bool
+    wanted_hex: str
+    flat_hex: str | None
+    counts: tuple[BowlCount, ...]
+    bowls: tuple[ToneBowl, ...]
+    lanes: tuple[ToneLane, ...]
+    acts: tuple[ToneAct, ...]
+    shelf: tuple[ShelfShade, ...]
+    finish_min: float
+    shadow_length_mm: float
+    shadow_blend_mm: float
+    blocked: str | None
+    is_wash_only: bool
+
+
+def _counts(choices: Sequence[Choice]) -> tuple[BowlCount, ...]:
     found = []
-    for index, lane in enumerate(state.lanes):
-        if lane.phase is not Phase.RINSED or lane.rinsed_at is None or lane.finished_at is None:
-            continue
-        zone = zones[lane.key]
-        read = achieved_level(lane)
-        after = any(r.at >= lane.rinsed_at for r in lane.readings)
-        if read is not None and after:
-            level = read
-        else:
-            minutes = max(minutes_between(lane.finished_at, lane.rinsed_at), 0.0)
-            level = float(belief.outlook(index).level_bands(np.array([minutes]))[1, 0])
-        level = min(max(level, 1.0), 10.0)
-        proposal = propose(
-            shades,
-            start_level=zone.hair.start_level,
-            level=level,
-            porosity=zone.hair.porosity,
-            tone=tone,
-            wanted_level=zone.target_level,
-        )
-        options = sorted(
-            (_option(c, zone, level, findings) for c in proposal.choices), key=lambda o: o.blocked is not None
-        )
+    best = choices[-1] if choices else None
+    for choice in choices:
+        gives_up = "the nearest this shelf comes"
+        if best is not None and choice is not best:
+            apart, away = choice.spread - best.spread, choice.mean_delta_e - best.mean_delta_e
+            said = []
+            if apart >= 0.05:
+                said.append(f"zones {choice.spread:.1f} apart, {best.spread:.1f} with {len(best.bowls)} bowls")
+            if away >= 0.05:
+                said.append(f"{away:.1f} farther from the wish")
+            gives_up = "; ".join(said) or "gives nothing up"
+        worst = max(choice.delta_es.values())
+        found.append(BowlCount(len(choice.bowls), choice.spread, choice.mean_delta_e, worst, gives_up))
+    unique = {c.count: c for c in found}
+    return tuple(unique.values())
+
+
+def _bowls(spots: Sequence[Spot]) -> tuple[ToneBowl, ...]:
+    groups: dict[str, list[Spot]] = {}
+    for spot in spots:
+        if spot.match:
+            groups.setdefault(spot.match.formula.key, []).append(spot)
+    found = []
+    for number, group in enumerate(groups.values(), start=1):
+        formula = group[0].match.formula  # type: ignore[union-attr]
+        shades_g, developer_g = formula.split_g(sum(s.result.grams for s in group))
+        labs = np.array([s.match.lab for s in group if s.match])
         found.append(
-            ToneLane(
-                key=lane.key,
-                name=zone.name,
-                porosity=zone.hair.porosity.value,
-                start_level=zone.hair.start_level,
-                target_level=zone.target_level,
-                level=level,
-                is_read=after,
-                undertone=proposal.undertone,
-                now_hex=proposal.now_hex,
-                wanted_hex=proposal.wanted_hex,
-                options=tuple(options[:most_options]),
-                toner=_clock(lane, zone, level, by_key),
+            ToneBowl(
+                number=number,
+                formula_key=formula.key,
+                formula_name=formula.name,
+                shade_keys=tuple(s.key for s in formula.shades),
+                shade_names=tuple(s.name for s in formula.shades),
+                shades_g=shades_g,
+                developer_g=developer_g,
+                developer_volume=formula.developer_volume,
+                developer_parts=formula.ratio.developer_parts,
+                share=formula.shares[0],
+                label_max_min=formula.label_max_min,
+                lane_ids=tuple(s.id for s in group),
+                lane_names=tuple(_name(s) for s in group),
+                hex=lab_hex(labs.mean(axis=0)),
             )
         )
     return tuple(found)
+
+
+def _name(spot: Spot) -> str:
+    return f"{spot.read.zone.name}, root shadow" if spot.part else spot.read.zone.name
+
+
+def _proposal(spot: Spot, bowls: Sequence[ToneBowl], times: ToneTimes, uptake: Uptake) -> ToneProposal | None:
+    found = spot.match
+    if found is None:
+        return None
+    formula, start = found.formula, next(s for s in times.starts if s.key == spot.id)
+    steps = [m for m in STEP_MINUTES if m <= formula.label_max_min]
+    hexes = toned_hexes(spot.result, formula, np.array(steps))
+    shades_g, developer_g = formula.split_g(spot.result.grams)
+    return ToneProposal(
+        bowl=next(b.number for b in bowls if spot.id in b.lane_ids),
+        formula_name=formula.name,
+        minutes=found.minutes,
+        hex=lab_hex(found.lab),
+        delta_e=found.delta_e,
+        depth_lost_levels=found.depth_lost_l / LEVEL_L,
+        is_too_dark=found.is_too_dark,
+        grams=spot.result.grams,
+        product_g=sum(shades_g),
+        developer_g=developer_g,
+        steps=tuple(ToneMinute(m, h) for m, h in zip(steps, hexes, strict=True)),
+        outcome=outcome_of(spot.result, formula, found.minutes, uptake),
+        start_min=start.start_min,
+        rinse_min=start.rinse_min,
+        emulsify_min=start.emulsify_min,
+        over_min=start.over_min,
+        is_alone=start.is_alone,
+    )
+
+
+def _meeting(chair: Chair, spot: Spot, spots: Sequence[Spot]) -> tuple[ToneMinute, ...]:
+    """The meeting line of a root shadow, as colours by mm from the scalp: shadow, blend, lengths."""
+    shadow = chair.state.shadow
+    length = next((s for s in spots if not s.part and s.read is spot.read), None)
+    if shadow is None or not spot.part or spot.match is None or length is None or length.match is None:
+        return ()
+    at_root = np.array(spot.match.lab)
+    below = np.array(length.match.lab)
+    millimetres = np.linspace(0.0, shadow.length_mm * 1.6, 17)
+    blend = max(shadow.blend_mm, 0.1)
+    share = np.clip((shadow.length_mm - millimetres) / blend, 0.0, 1.0)
+    labs = share[:, None] * at_root + (1.0 - share[:, None]) * below
+    return tuple(ToneMinute(float(mm), h) for mm, h in zip(millimetres, lab_to_hex(labs), strict=True))
+
+
+def _lane(spot: Spot, **more: object) -> ToneLane:
+    read, result = spot.read, spot.result
+    return ToneLane(
+        id=spot.id,
+        key=read.lane.key,
+        part=spot.part,
+        name=_name(spot),
+        zone_key=read.zone.zone_key,
+        areas=read.zone.areas,
+        porosity=read.zone.hair.porosity.value,
+        before_level=read.before_level,
+        target_level=read.zone.target_level,
+        level=result.level,
+        is_read=read.is_read,
+        undertone=result.undertone,
+        says=explain(result if read.lane.grab is None else replace(result, rest=None, rest_amount=0.0)),
+        rest=result.rest.value if result.rest and read.lane.grab is None else "",
+        grab=read.lane.grab.value if read.lane.grab else "",
+        now_hex=lab_hex(result.lab),
+        wanted_hex=spot.wanted_hex,
+        **more,  # type: ignore[arg-type]
+    )
+
+
+def _acts(lanes: Sequence[ToneLane], times: ToneTimes | None, now: datetime) -> tuple[ToneAct, ...]:
+    """What is to be done at the basin, the most urgent first."""
+    found: list[ToneAct] = []
+
+    def add(code: str, lane: ToneLane, title: str, detail: str, due: datetime, colour: str | None) -> None:
+        found.append(ToneAct(code, lane.id, lane.key, lane.part, f"{title}: {lane.name}", detail, due, colour))
+
+    on = [x.toner for x in lanes if x.toner]
+    zero = now
+    if times and on:
+        starts = {s.key: s.start_min for s in times.starts}
+        zero = min((after(x.toner.applied_at, -starts.get(x.id, 0.0)) for x in lanes if x.toner), default=now)
+    for lane in lanes:
+        clock = lane.toner
+        if clock is None:
+            if lane.proposal:
+                start = after(zero, lane.proposal.start_min) if on else after(now, lane.proposal.start_min)
+                detail = f"bowl {lane.proposal.bowl}, {lane.proposal.formula_name}, {lane.proposal.minutes:.0f} min"
+                add("apply", lane, "Tone", detail, start, lane.proposal.hex)
+            continue
+        if clock.rinsed_at is not None:
+            continue
+        if now >= clock.label_at:
+            add("stop", lane, "Rinse the toner, its label's time is up", clock.formula_name, clock.label_at, None)
+            continue
+        if clock.emulsify_at and clock.emulsify_at < clock.due_at and clock.strand_count == 0:
+            add("emulsify", lane, "Emulsify", "damp hands, work it through the ends", clock.emulsify_at, clock.hex_now)
+        if clock.strand_at and clock.strand_at < clock.due_at:
+            add("strand", lane, "Rinse one low strand and look", "pull it back over after", clock.strand_at, None)
+        add(
+            "rinse",
+            lane,
+            "Rinse the toner",
+            f"should look like this: {clock.formula_name}",
+            clock.due_at,
+            clock.hex_now,
+        )
+    return tuple(sorted(found, key=lambda a: (a.code != "stop", a.due_at, a.title)))
+
+
+def tone_step(
+    chair: Chair,
+    shades: Sequence[TonerShade],
+    *,
+    findings: Findings,
+    tone: Tone,
+    most_bowls: int = USUAL_BOWLS,
+    reads: Sequence[ReadZone] | None = None,
+) -> ToneStep:
+    """The tone step at a moment.
+
+    Args:
+        shades: of the shelf. tone: the head's, when no wish was set. most_bowls: 1 to 4.
+        reads: the rinsed zones, when they are known already.
+    """
+    reads = read_zones(chair) if reads is None else reads
+    wish = wish_of(chair, reads, tone)
+    blocks = {s.key: toner_block(findings, s) for s in shades}
+    allowed = allowed_shades(shades, findings)
+    shelf = tone_shelf(allowed) if allowed else None
+    choices = choices_for(chair, reads, shades, findings, tone, most_bowls)
+    choice = choices[-1] if choices else None
+    spots = find_spots(chair, reads, choice, wish, shelf)
+    times, bowls, uptakes = times_of(spots), _bowls(spots), uptakes_of(spots)
+    probes = probe_changes(reads, choice, shelf, wish) if shelf else {}
+    by_key, shadow = {s.key: s for s in shades}, chair.state.shadow
+    lanes = tuple(
+        _lane(
+            spot,
+            proposal=_proposal(spot, bowls, times, uptake) if times and spot.state is None else None,
+            toner=toner_clock(spot.state, spot.result, by_key, uptake, chair.now) if spot.state else None,
+            ways=ways_of(spot, spots, wish, shelf) if shelf else (),
+            probe_change=None if spot.part else probes.get(spot.read.lane.key),
+            meeting=_meeting(chair, spot, spots),
+        )
+        for spot, uptake in zip(spots, uptakes, strict=True)
+    )
+    order = {s.key: i for i, s in enumerate(times.starts)} if times else {}
+    lanes = tuple(sorted(lanes, key=lambda x: order.get(x.id, len(order))))
+    why = next((f"{b.title}. {b.advice}" for b in blocks.values() if b), "There is no toner on the shelf.")
+    return ToneStep(
+        wish=wish,
+        is_own_wish=chair.state.wish is not None,
+        wanted_hex=wish.hex,
+        flat_hex=lab_to_hex(wish.flat_lab)[0] if wish.is_white else None,
+        counts=_counts(choices),
+        bowls=bowls,
+        lanes=lanes,
+        acts=_acts(lanes, times, chair.now),
+        shelf=tuple(_shelf_shade(s, f"{b.title}. {b.advice}" if (b := blocks[s.key]) else None) for s in shades),
+        finish_min=times.finish_min if times else 0.0,
+        shadow_length_mm=shadow.length_mm if shadow else 0.0,
+        shadow_blend_mm=shadow.blend_mm if shadow else 0.0,
+        blocked=None if allowed else why,
+        is_wash_only=bool(allowed) and not any(s.is_oxidative for s in allowed) and any(s.is_oxidative for s in shades),
+    )
+
+
+def _shelf_shade(shade: TonerShade, blocked: str | None) -> ShelfShade:
+    pale = Result("pale", "pale", 5.0, 10.0)
+    colour = lab_hex(toned_lab(pale, Formula((shade,)), shade.label_max_min, 1.6))
+    return ShelfShade(shade.key, shade.name, colour, shade.level, shade.is_oxidative, shade.label_max_min, blocked)

@@ -1,25 +1,39 @@
-"""Which toner for a zone that stands at a level: the hair's own spectrum with each shade's dye over it."""
+"""Which dye takes which warmth out, and how a colourist would say it. docs/models/toner.md."""
 
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import lru_cache
 
 import numpy as np
 
-from fervens_core.colour import Floats, chroma, lab_to_hex
+from fervens_core.colour import Floats, chroma, hue_deg
 from fervens_core.errors import LimitError
-from fervens_core.hair import Porosity, Tone
-from fervens_core.pigment import absorption_to_lab, hair_absorption, hair_lab, undertone
-from fervens_core.products import DyeFamily, TonerShade
+from fervens_core.formula import Formula, Result
+from fervens_core.pigment import absorption_to_lab, hair_absorption, hair_lab
+from fervens_core.products import DyeFamily
 from fervens_core.quantities import check_level
-from fervens_core.toner import TonerChoice, dye_absorption, minutes_grid, pick_minutes, toned_absorption, wanted_lab
+from fervens_core.toner import DYE_RATIO_PER_LEVEL, dye_absorption
 
-MAX_DEPTH_LOST_L = 8.0
-"""[MODEL] most L* a toner may cost before a zone counts as darkened: a level or so among the blondes."""
-SHORT_TIME_MIN, SHORT_TIME_PENALTY = 5.0, 0.3
-DEEP_SHADE_PENALTY = 0.5
-"""[MODEL] ranking in CIEDE2000 units: per minute under 5 (hard to hit), per level a shade is deeper than the hair."""
 _AMOUNTS: Floats = np.geomspace(1e-3, 1.0, 240)
+ALIKE_RATIO = 1.125
+"""[MODEL] two dye families that leave chroma this near to one another are taken together: blue-violet."""
+SHOWN_COST_L = 8.0
+"""What a dye leaves is told where it has cost so much L*, as a toner would."""
+_HUES = (
+    (22.0, "pink"),
+    (48.0, "red-warm"),
+    (68.0, "orange-warm"),
+    (80.0, "golden"),
+    (88.0, "yellow"),
+    (112.0, "khaki-warm"),
+    (190.0, "green"),
+    (265.0, "blue"),
+    (330.0, "violet"),
+    (360.0, "pink"),
+)
+GREY_CHROMA, FAINT_CHROMA = 4.0, 9.0
+"""[MODEL] below these a colour is called grey, or only faintly its hue."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -29,6 +43,13 @@ class Neutraliser:
     family: DyeFamily
     chroma: float
     lab: tuple[float, float, float]
+
+
+def _best_amount(hair: Floats, dye: Floats) -> tuple[float, tuple[float, float, float]]:
+    labs = absorption_to_lab(hair + _AMOUNTS[:, None] * dye)
+    left = chroma(labs)
+    best = int(left.argmin())
+    return float(left[best]), (float(labs[best, 0]), float(labs[best, 1]), float(labs[best, 2]))
 
 
 def rank_neutralisers(*, start_level: float, level: float) -> tuple[Neutraliser, ...]:
@@ -44,24 +65,8 @@ def rank_neutralisers(*, start_level: float, level: float) -> tuple[Neutraliser,
     if level < start_level:
         raise LimitError("level", f"at or above the start level {start_level:g}", level)
     hair = hair_absorption(start_level, np.array(level))
-    found = []
-    for family in DyeFamily:
-        labs = absorption_to_lab(hair + _AMOUNTS[:, None] * dye_absorption(family))
-        left = chroma(labs)
-        best = int(left.argmin())
-        lab = (float(labs[best, 0]), float(labs[best, 1]), float(labs[best, 2]))
-        found.append(Neutraliser(family=family, chroma=float(left[best]), lab=lab))
+    found = [Neutraliser(family, *_best_amount(hair, dye_absorption(family))) for family in DyeFamily]
     return tuple(sorted(found, key=lambda n: n.chroma))
-
-
-@dataclass(frozen=True, slots=True)
-class ToneProposal:
-    """Shades for one zone, best first, with the wanted colour and the colour now."""
-
-    undertone: str
-    now_hex: str
-    wanted_hex: str
-    choices: tuple[TonerChoice, ...]
 
 
 def natural_lab(level: float) -> Floats:
@@ -69,50 +74,76 @@ def natural_lab(level: float) -> Floats:
     return hair_lab(level, np.array(check_level("level", level)))
 
 
-def _rank(choice: TonerChoice, level: float) -> float:
-    """Colour difference, with what makes a choice risky at the basin added."""
-    short = SHORT_TIME_PENALTY * max(0.0, SHORT_TIME_MIN - choice.minutes)
-    return choice.delta_e + short + DEEP_SHADE_PENALTY * max(0.0, level - choice.shade.level - 0.5)
+def colour_word(lab: Floats | tuple[float, float, float]) -> str:
+    """The plain word for a hair colour's hue: grey, golden, khaki-warm, ..."""
+    at = np.asarray(lab, dtype=float)
+    if float(chroma(at)) < GREY_CHROMA:
+        return "grey"
+    word = next(name for upper, name in _HUES if float(hue_deg(at)) <= upper)
+    return f"faintly {word}" if float(chroma(at)) < FAINT_CHROMA else word
 
 
-def propose(
-    shades: tuple[TonerShade, ...],
-    *,
-    start_level: float,
-    level: float,
-    porosity: Porosity,
-    tone: Tone,
-    wanted_level: float,
-    max_depth_lost_l: float = MAX_DEPTH_LOST_L,
-) -> ToneProposal:
-    """Every shade at its best minutes, those nearest to the wanted colour first; a shade that costs too much
-    depth at every minute stands last.
+@dataclass(frozen=True, slots=True)
+class Counter:
+    """The counter-tone of what shows on a zone.
 
     Args:
-        start_level, level: before lightening and now, 1 to 10.
-        wanted_level: the depth the tone is wanted at; never lighter than the zone now stands.
+        name: as a colourist calls it. families: its dyes, the better one first.
+        instead, instead_left: the dye one might take in its place, and the colour that alone would leave.
     """
-    hair = hair_absorption(check_level("start_level", start_level), np.array(check_level("level", level)))
-    now = absorption_to_lab(hair)
-    wanted = wanted_lab(natural_lab(min(wanted_level, level)), tone)
-    choices = [
-        pick_minutes(
-            shade,
-            absorption_to_lab(toned_absorption(hair, shade, minutes_grid(shade), porosity)),
-            untoned_lab=now,
-            wanted=wanted,
-            max_depth_lost_l=max_depth_lost_l,
-        )
-        for shade in shades
-    ]
-    choices.sort(key=lambda c: (c.depth_lost_l > max_depth_lost_l, _rank(c, level), c.shade.key))
-    now_hex, wanted_hex = lab_to_hex(np.stack([now, wanted]))
-    return ToneProposal(undertone=undertone(level), now_hex=now_hex, wanted_hex=wanted_hex, choices=tuple(choices))
+
+    name: str
+    families: tuple[DyeFamily, ...]
+    instead: str
+    instead_left: str
 
 
-def toned_hex(
-    shade: TonerShade, minutes: list[float], *, start_level: float, level: float, porosity: Porosity
-) -> list[str]:
-    """Screen colours of a zone with a shade on, at each of `minutes`."""
-    hair = hair_absorption(check_level("start_level", start_level), np.array(check_level("level", level)))
-    return lab_to_hex(absorption_to_lab(toned_absorption(hair, shade, np.array(minutes, dtype=float), porosity)))
+def _left_by(hair: Floats, family: DyeFamily) -> str:
+    labs = absorption_to_lab(np.vstack([hair, hair + _AMOUNTS[:, None] * dye_absorption(family)]))
+    lost = labs[0, 0] - labs[:, 0]
+    return colour_word(np.array([np.interp(SHOWN_COST_L, lost, labs[:, i]) for i in range(3)]))
+
+
+def _off_rest(result: Result, family: DyeFamily) -> float:
+    """How far from natural hair of its level the best amount of a dye leaves it, in a* and b*."""
+    labs = absorption_to_lab(result.absorption + _AMOUNTS[:, None] * dye_absorption(family))
+    plain = natural_lab(result.level)
+    return float(np.hypot(labs[:, 1] - plain[1], labs[:, 2] - plain[2]).min())
+
+
+@lru_cache(maxsize=500)
+def counter_tone(result: Result) -> Counter:
+    """Which counter-tone takes the hue of a zone out best; for a rest of old dye, which takes that rest out."""
+    hair = result.absorption
+    if result.rest is not None and result.rest_amount > 0.0:
+        off = {f: _off_rest(result, f) for f in DyeFamily}
+        order = sorted(off, key=lambda f: off[f])
+        name = "red or pink" if order[0] is DyeFamily.RED else order[0].value
+        return Counter(name, (order[0],), order[1].value, _left_by(hair, order[1]))
+    left = {f: _best_amount(hair, dye_absorption(f))[0] for f in DyeFamily}
+    first, second = sorted(left, key=lambda f: left[f])[:2]
+    is_between = left[second] <= ALIKE_RATIO * left[first]
+    if not is_between:
+        return Counter(first.value, (first,), second.value, _left_by(hair, second))
+    name = "-".join(sorted([first.value, second.value]))
+    return Counter(name, (first, second), DyeFamily.VIOLET.value, _left_by(hair, DyeFamily.VIOLET))
+
+
+def explain(result: Result) -> str:
+    """One sentence on a zone as a colourist would say it: what shows, what counters it, what another would leave."""
+    counter = counter_tone(result)
+    shows = result.undertone.capitalize()
+    if result.rest is not None and result.rest_amount > 0.0:
+        shows = f"A {result.rest.value} rest on {result.undertone}"
+    left = counter.instead_left
+    return f"{shows} at {result.level:g}: {counter.name}; {counter.instead} alone would leave it {left}"
+
+
+def dye_shares(formula: Formula) -> dict[DyeFamily, float]:
+    """How much of each dye family a formula has, summing to 1, by what it lays down."""
+    found: dict[DyeFamily, float] = {}
+    for shade, share in zip(formula.shades, formula.shares, strict=True):
+        for family, part in shade.dyes:
+            found[family] = found.get(family, 0.0) + share * part * DYE_RATIO_PER_LEVEL ** (10.0 - shade.level)
+    total = sum(found.values()) or 1.0
+    return {family: x / total for family, x in found.items()}

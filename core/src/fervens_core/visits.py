@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 
-from fervens_core.lift import LiftFactors, effective_volume, level_at, zone_factors
+from fervens_core.lift import LATER_EXTENT_FACTOR, LiftFactors, effective_volume, level_at, zone_factors
 from fervens_core.request import Aim, PlanRequest
 from fervens_core.safety import ONE_VISIT_WHITE_FROM_LEVEL, WHITE_FROM_LEVEL, strongest_volume
 from fervens_core.solver import GENTLE_MAX_VOLUME
@@ -13,8 +13,6 @@ from fervens_core.strand import teach
 from fervens_core.zones import LIFT_LEAST, Zone, lanes_of
 
 VISITS_MAX = 6
-LATER_EXTENT_FACTOR = 0.95
-"""[MODEL] hair lifted before lifts a little less far each time."""
 SLOW_QUANTILE = 1.2816
 """Of the standard normal: nine heads in ten do better."""
 

@@ -13,6 +13,7 @@ from enum import StrEnum
 import numpy as np
 
 from fervens_core.colour import Floats
+from fervens_core.course import dries_from_by, minutes_of_work, working_minutes
 from fervens_core.lift import (
     CAPACITY_BASE,
     CAPACITY_PER_VOLUME,
@@ -88,6 +89,7 @@ def _numbers(entries: Sequence[Entry]) -> Floats:
             e.strongest,
             math.nan if e.own is None else e.own,
             e.zone.application_min,
+            *dries_from_by(e.zone.covering),
         )
         for e in entries
     ]
@@ -98,21 +100,28 @@ class LaneTable:
     """Numbers of some lanes as columns of shape (k, 1)."""
 
     def __init__(self, entries: Sequence[Entry], numbers: Floats | None = None) -> None:
-        """Of entries; `numbers` of shape (k, 9) when they are known already."""
+        """Of entries; `numbers` of shape (k, 11) when they are known already."""
         self.entries = tuple(entries)
         self.numbers = _numbers(entries) if numbers is None else numbers
-        columns = [self.numbers[:, i : i + 1] for i in range(9)]
+        columns = [self.numbers[:, i : i + 1] for i in range(11)]
         self.start, self.work, self.target, self.extent, self.rate = columns[:5]
-        self.weakest, self.strongest, self.own, self.application = columns[5:]
+        self.weakest, self.strongest, self.own, self.application, self.dries_from, self.dries_by = columns[5:]
+        self._wet_until = float(self.dries_from.min())
 
     def take(self, rows: Sequence[int]) -> LaneTable:
         """Some of the lanes."""
         return LaneTable([self.entries[i] for i in rows], self.numbers[list(rows)])
 
+    def _worked(self, minutes: Floats) -> Floats:
+        """Minutes of full work: product that dries works less and less."""
+        if minutes.max() <= self._wet_until:
+            return minutes
+        return working_minutes(minutes, self.dries_from, self.dries_by)
+
     def levels(self, volumes: Floats, minutes: Floats, factor: float) -> Floats:
         """Levels after minutes of processing, shape (k, m)."""
         capacity = CAPACITY_BASE + CAPACITY_PER_VOLUME * factor * volumes
-        gained = self.extent * capacity * -np.expm1(-self.rate * minutes / TIME_CONSTANT_MIN)
+        gained = self.extent * capacity * -np.expm1(-self.rate * self._worked(minutes) / TIME_CONSTANT_MIN)
         return effort_to_level(self.start + gained)
 
     def short_and_over(self, levels: Floats) -> tuple[Floats, Floats]:
@@ -122,7 +131,7 @@ class LaneTable:
 
     def volumes(self, minutes: Floats, mixing: Mixing) -> Floats:
         """Developers for processing times of shape (k, m): the weakest that get there, within their limits."""
-        share = -np.expm1(-self.rate * np.maximum(minutes, 0.1) / TIME_CONSTANT_MIN)
+        share = -np.expm1(-self.rate * self._worked(np.maximum(minutes, 0.1)) / TIME_CONSTANT_MIN)
         needed = (self.work / (self.extent * share) - CAPACITY_BASE) / CAPACITY_PER_VOLUME / mixing.strength_factor
         if mixing.step is VolumeStep.BOTTLES:
             found = self._bottles(minutes, mixing)
@@ -148,7 +157,8 @@ class LaneTable:
         share = effort / (self.extent * (CAPACITY_BASE + CAPACITY_PER_VOLUME * factor * volumes))
         with np.errstate(divide="ignore", invalid="ignore"):
             minutes = -TIME_CONSTANT_MIN / self.rate * np.log1p(-share)
-        result: Floats = np.where(effort <= 0.0, 0.0, np.where(share < 1.0, minutes, np.inf))
+        minutes = minutes_of_work(np.where(share < 1.0, minutes, np.inf), self.dries_from, self.dries_by)
+        result: Floats = np.where(effort <= 0.0, 0.0, minutes)
         return result
 
 

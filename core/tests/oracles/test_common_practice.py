@@ -3,16 +3,17 @@
 import numpy as np
 import pytest
 
-from fervens_core.colour import hue_deg
-from fervens_core.hair import Hair, History, Porosity, Tone
+from fervens_core.colour import chroma, hue_deg
+from fervens_core.formula import Formula, Result, toned_lab, whole_minutes
+from fervens_core.hair import DyeHue, Hair, History, Porosity
 from fervens_core.lift import effective_volume, level_at, time_to_level
 from fervens_core.pigment import hair_lab, undertone
 from fervens_core.plan import make_plan
 from fervens_core.products import Developer, DyeFamily, Lightener, TonerShade
 from fervens_core.quantities import Ratio
 from fervens_core.request import PlanChoice, PlanRequest
-from fervens_core.toner import deposit, minutes_grid
-from fervens_core.toning import propose, rank_neutralisers, toned_hex
+from fervens_core.toner import deposit
+from fervens_core.toning import counter_tone, natural_lab, rank_neutralisers
 from fervens_core.visits import head_visits, visits_needed
 from fervens_core.zones import Segment, Zone, lanes_of_zone, regrowth_mm
 
@@ -139,36 +140,76 @@ def shade(level, ratio=1.0, **dyes):
     return TonerShade("s", "Shade", level, tuple((DyeFamily(k), v) for k, v in dyes.items()), Ratio(ratio), 7.0, 20.0)
 
 
+def result(level, start=4.0, **more):
+    return Result("z", "Zone", start, level, **more)
+
+
+@pytest.mark.parametrize(
+    ("level", "name"),
+    [(5, "blue"), (6, "blue"), (7, "blue-violet"), (8, "violet"), (9, "violet"), (10, "violet")],
+)
+def test_counter_tone_by_the_chart(level, name):
+    assert counter_tone(result(float(level), start=3.0)).name == name
+
+
+# Left green from old dye: red or pink.
+@pytest.mark.parametrize("amount", [0.2, 0.5, 1.0])
+def test_counter_tone_of_a_green_rest_is_red_or_pink(amount):
+    found = counter_tone(result(9.0, start=5.0, rest=DyeHue.GREEN, rest_amount=amount))
+    assert found.name == "red or pink"
+
+
 def test_same_toner_is_paler_at_5_than_at_20_minutes():
     share = deposit(np.array([5.0, 20.0]), Porosity.NORMAL)
     assert share[0] < 0.6 * share[1]
+    violet = Formula((shade(9, violet=1.0),))
+    early, late = toned_lab(result(9.0), violet, np.array([5.0, 20.0]))
+    assert early[0] > late[0]
+    assert chroma(early) > chroma(late)
 
 
-def test_porous_ends_grab_at_once():
+def test_porous_ends_grab_at_once_and_go_dark():
     assert float(deposit(5.0, Porosity.HIGH)) > 1.5 * float(deposit(5.0, Porosity.NORMAL))
-    violet = shade(9, violet=1.0)
-    plain, porous = (
-        toned_hex(violet, [5.0], start_level=7.0, level=9.5, porosity=p)[0] for p in (Porosity.NORMAL, Porosity.HIGH)
+    violet = Formula((shade(9, violet=1.0),))
+    plain, porous = (toned_lab(result(9.5, porosity=p), violet, 5.0) for p in (Porosity.NORMAL, Porosity.HIGH))
+    assert porous[0] < plain[0] - 1.0
+
+
+# A level-10 violet-based toner, 1:2 with the weakest developer, on pale yellow: a cool blonde. Half a level is about
+# 3 L* among the blondes; cool: no more chroma than natural hair of that depth has, and clearly less yellow than before.
+@pytest.mark.parametrize("level", [9.5, 10.0])
+def test_palest_violet_on_pale_yellow_is_cool_and_hardly_darker(level):
+    violet = TonerShade(
+        "v",
+        "V",
+        10,
+        ((DyeFamily.VIOLET, 0.85), (DyeFamily.BLUE, 0.15)),
+        Ratio(2.0),
+        developer_volume=5.0,
+        label_max_min=20,
     )
-    assert sum(bytes.fromhex(porous[1:])) < sum(bytes.fromhex(plain[1:]))
+    before = result(level, start=6.0)
+    after = toned_lab(before, Formula((violet,)), 10.0)
+    assert before.lab[0] - after[0] <= 3.0
+    assert after[2] < 0.85 * before.lab[2]
+    assert chroma(after) <= chroma(natural_lab(level)) * 1.08
+    assert hue_deg(after) >= hue_deg(natural_lab(level)) - 6.0
 
 
-def test_choice_for_orange_is_blue_and_for_yellow_violet():
-    blue, violet = shade(7, blue=1.0), shade(7, violet=1.0)
-    for level, wanted in ((6.0, blue), (9.0, violet)):
-        found = propose(
-            (blue, violet),
-            start_level=3.0,
-            level=level,
-            porosity=Porosity.NORMAL,
-            tone=Tone.NEUTRAL,
-            wanted_level=level,
-            max_depth_lost_l=30.0,
-        )
-        # least chroma left is what neutralising means; both are offered at their best minute
-        left = {c.shade.dyes[0][0]: float(np.hypot(c.lab[1], c.lab[2])) for c in found.choices}
-        assert min(left, key=lambda k: left[k]) == wanted.dyes[0][0] or found.choices[0].shade is wanted
+def picked(level, *shades, start=3.0):
+    """The shade whose best amount leaves least colour."""
+    labs = {
+        s.key: toned_lab(result(level, start=start), Formula((s,), parts=0.5), np.arange(1.0, 61.0)) for s in shades
+    }
+    return min(labs, key=lambda k: chroma(labs[k]).min())
+
+
+def test_violet_is_for_yellow_and_not_for_orange():
+    blue = TonerShade("b", "B", 5, ((DyeFamily.BLUE, 1.0),), Ratio(1.0), 7.0, 20.0)
+    violet = TonerShade("v", "V", 5, ((DyeFamily.VIOLET, 1.0),), Ratio(1.0), 7.0, 20.0)
+    assert picked(9.0, blue, violet) == "v"
+    assert picked(5.5, blue, violet) == "b"
 
 
 def test_toner_times_stay_inside_the_label():
-    assert minutes_grid(shade(9, violet=1.0)).tolist() == [float(m) for m in range(2, 21)]
+    assert whole_minutes(Formula((shade(9, violet=1.0),))).tolist() == [float(m) for m in range(2, 21)]

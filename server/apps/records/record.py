@@ -9,11 +9,12 @@ from django.utils import timezone
 from ninja import Schema
 
 from apps.services import queries
-from apps.services.present import event_text, zone_names
 from apps.services.queries import Loaded
+from apps.services.wording import event_text, zone_names
 from fervens_core.board import Lane
-from fervens_core.events import BowlMixed, CautionAcknowledged, TonerApplied
+from fervens_core.events import BowlMixed, CautionAcknowledged
 from fervens_core.hair import Tone
+from fervens_core.match import spread_of
 from fervens_core.service import Step, live_events
 
 
@@ -51,6 +52,8 @@ class RecordToner(Schema):
     level: float
     now_hex: str
     left_hex: str
+    wanted_hex: str
+    says: str
 
 
 class RecordCaution(Schema):
@@ -78,38 +81,40 @@ class RecordOut(Schema):
     lanes: list[Lane]
     bowls: list[RecordBowl]
     toners: list[RecordToner]
+    toned_apart: float | None
     cautions: list[RecordCaution]
     lines: list[RecordLine]
     walls_passed: list[str]
     server_now: dt.datetime
 
 
-def _toners(loaded: Loaded, now: dt.datetime) -> list[RecordToner]:
-    lanes = queries.tone(loaded, now, most_options=0)
-    grams = {e.data.zone_key: e.data for e in live_events(loaded.events) if isinstance(e.data, TonerApplied)}
-    found = []
-    for lane in lanes:
+def _toners(loaded: Loaded, now: dt.datetime) -> tuple[list[RecordToner], float | None]:
+    """The toners as they were put on, and how far apart the toned zones ended, CIEDE2000."""
+    step = queries.tone(loaded, now)
+    found, labs = [], []
+    for lane in step.lanes if step else ():
         clock = lane.toner
-        if clock is None or lane.key not in grams:
+        if clock is None:
             continue
-        minutes = (clock.rinsed_at - clock.applied_at).total_seconds() / 60 if clock.rinsed_at else None
-        left = [p for p in clock.curve if minutes is None or p.minute <= minutes + 0.5]
+        labs.append(clock.lab_now)
         found.append(
             RecordToner(
                 zone_name=lane.name,
-                shade_name=clock.shade_name,
+                shade_name=clock.formula_name,
                 applied_at=clock.applied_at,
                 rinsed_at=clock.rinsed_at,
                 planned_minutes=clock.minutes,
-                minutes=minutes,
-                product_g=grams[lane.key].product_g,
-                developer_g=grams[lane.key].developer_g,
+                minutes=clock.on_min if clock.rinsed_at else None,
+                product_g=clock.product_g,
+                developer_g=clock.developer_g,
                 level=lane.level,
                 now_hex=lane.now_hex,
-                left_hex=left[-1].hex if left else lane.now_hex,
+                left_hex=clock.hex_now,
+                wanted_hex=lane.wanted_hex,
+                says=lane.says,
             )
         )
-    return found
+    return found, spread_of(labs) if len(labs) > 1 else None
 
 
 def record_of(loaded: Loaded) -> RecordOut:
@@ -121,6 +126,7 @@ def record_of(loaded: Loaded) -> RecordOut:
     alive = {e.event_id for e in live}
     told = sorted((e for e in loaded.events if e.kind != "EventVoided"), key=lambda e: (e.occurred_at, e.recorded_at))
     board = queries.board(loaded, state.closed_at or now)
+    toners, apart = _toners(loaded, state.closed_at or now)
     return RecordOut(
         service_id=row.pk,
         client_name=row.client.name,
@@ -146,7 +152,8 @@ def record_of(loaded: Loaded) -> RecordOut:
             for e in live
             if isinstance(e.data, BowlMixed)
         ],
-        toners=_toners(loaded, now),
+        toners=toners,
+        toned_apart=apart,
         cautions=[
             RecordCaution(code=e.data.caution, by=e.by, at=e.occurred_at)
             for e in live

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import datetime as dt
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 from uuid import UUID
 
@@ -12,6 +12,7 @@ from django.shortcuts import get_object_or_404
 from django.utils import timezone
 
 from apps.clients import queries as client_queries
+from apps.common.telling import tell
 from apps.services import queries
 from apps.services.adapters import StrandRow, event_value, findings_value, strand_data, zone_row
 from apps.services.models import Service, ServiceEvent
@@ -24,7 +25,8 @@ from fervens_core.errors import ConflictError, LimitError
 from fervens_core.events import SCHEMA_VERSION, EventData, data_to_json
 from fervens_core.order import propose_order
 from fervens_core.quantities import check_level
-from fervens_core.service import Step, check_addition
+from fervens_core.results import with_again
+from fervens_core.service import Step, merge_addition
 from fervens_core.zones import Zone, lanes_of
 
 LASTING_FACTS = ("allergies", "medication", "home_care")
@@ -52,9 +54,8 @@ def start_service(member: Membership, client_id: UUID, starts_at: dt.datetime | 
 
 def locked(member: Membership, service_id: UUID) -> Loaded:
     """A service for changing; others wait. 404 for another studio's."""
-    rows = queries.of_studio(member).select_for_update(of=("self",))
-    get_object_or_404(rows, pk=service_id)
-    return load(queries.get(member, service_id))
+    rows = queries.with_parts(queries.of_studio(member)).select_for_update(of=("self",))
+    return load(get_object_or_404(rows, pk=service_id))
 
 
 def check_revision(loaded: Loaded, revision: int) -> None:
@@ -112,23 +113,44 @@ def write_consultation(member: Membership, service_id: UUID, *, revision: int, r
     row.zones.bulk_create(zone_row(row, z, i) for i, z in enumerate(zones))
     findings_value(row, row.client)  # raises LimitError for a fact out of its limits, and nothing is kept
     audit(member, "consultation written", row.pk)
+    tell(member.studio_id, row.pk, "consultation")
     return load(queries.get(member, service_id))
 
 
 @transaction.atomic
 def record_event(
-    member: Membership, service_id: UUID, *, event_id: UUID, occurred_at: dt.datetime, data: EventData
+    member: Membership,
+    service_id: UUID,
+    *,
+    event_id: UUID,
+    occurred_at: dt.datetime,
+    data: EventData,
+    device: str = "",
+    seen: int | None = None,
 ) -> Loaded:
-    """Add one event to the log. Sent again with the same id, it is taken once."""
-    return append(member, locked(member, service_id), event_id=event_id, occurred_at=occurred_at, data=data)
+    """Add one event to the log. Sent again with the same id, it is taken once.
+
+    Args:
+        device, seen: which device sends it, and the place in the log up to which it had heard of the others' events.
+    """
+    loaded = locked(member, service_id)
+    return append(member, loaded, event_id=event_id, occurred_at=occurred_at, data=data, device=device, seen=seen)
 
 
-def append(member: Membership, loaded: Loaded, *, event_id: UUID, occurred_at: dt.datetime, data: EventData) -> Loaded:
+def append(
+    member: Membership,
+    loaded: Loaded,
+    *,
+    event_id: UUID,
+    occurred_at: dt.datetime,
+    data: EventData,
+    device: str = "",
+    seen: int | None = None,
+) -> Loaded:
     """One event more, if it may be and fits; the service as it then stands."""
-    known = ServiceEvent.objects.filter(event_id=event_id).first()
-    if known is not None:
-        if known.service_id == loaded.row.pk:
-            return loaded
+    if any(e.event_id == event_id for e in loaded.log):
+        return loaded
+    if ServiceEvent.objects.filter(event_id=event_id).exists():
         raise ConflictError("event_id_taken", "This event id is taken.")
     now = timezone.now()
     if occurred_at.tzinfo is None or not now - PAST_MAX <= occurred_at <= now + FUTURE_MAX:
@@ -142,11 +164,17 @@ def append(member: Membership, loaded: Loaded, *, event_id: UUID, occurred_at: d
         recorded_at=now,
         by=member.user,
         by_name=member.name,
+        device=device,
         schema_version=SCHEMA_VERSION,
         data=data_to_json(data),
     )
-    state = check_addition(loaded.events, event_value(row))
+    heard = [e for e in loaded.log if seen is None or e.pk <= seen or (device and e.device == device)]
+    event = event_value(row)
+    state = merge_addition(loaded.events, event, seen={str(e.event_id) for e in heard}, before=loaded.state)
     row.save()
     Service.objects.filter(pk=loaded.row.pk).update(step=state.step.value)
     audit(member, row.kind, loaded.row.pk)
-    return load(queries.get(member, loaded.row.pk))
+    tell(member.studio_id, loaded.row.pk, row.kind, row.pk, device)
+    loaded.row.step = state.step.value
+    lanes = with_again(lanes_of(loaded.zones), state)
+    return replace(loaded, lanes=lanes, log=(*loaded.log, row), events=[*loaded.events, event], state=state)

@@ -100,11 +100,6 @@ def event_value(row: ServiceEvent) -> Event:
     )
 
 
-def event_values(service: Service) -> list[Event]:
-    """The service's log."""
-    return [event_value(e) for e in service.events.all()]
-
-
 def age_years(born: dt.date | None, today: dt.date) -> int | None:
     """Full years on a day."""
     if born is None:

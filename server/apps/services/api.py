@@ -5,24 +5,32 @@ from __future__ import annotations
 import datetime as dt
 from uuid import UUID
 
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from django.utils import timezone
 from ninja import Router
 
 from apps.common.problems import ERRORS, Problem
-from apps.services import actions, present, queries
+from apps.services import actions, present, present_chair, queries
+from apps.services.colour_reader import measure
+from apps.services.kept_board import board_answer, board_now
 from apps.services.reading import consultation_of
 from apps.services.schemas import (
     BoardOut,
     ConsultationIn,
     DayOut,
     EventIn,
+    FormulaIn,
     HeadOut,
     HeadZoneOut,
+    LogOut,
+    MeasuredOut,
+    OptionsOut,
     PaletteOut,
+    ReviewOut,
     ServiceIn,
     ServiceOut,
     ToneOut,
+    WishesOut,
 )
 from apps.shelf.queries import lighteners
 from apps.studio.auth import member_of
@@ -30,6 +38,9 @@ from fervens_core.events import data_from_json
 from fervens_core.head import USUAL_HEAD
 from fervens_core.pigment import hair_hex, undertone
 from fervens_core.quantities import check_level
+from fervens_core.tonestep import USUAL_BOWLS
+from fervens_core.tonetry import Tried
+from fervens_core.wish import wish_scale
 from fervens_core.zones import ROOT_MM, USUAL_LENGTH_MM
 
 router = Router(tags=["services"])
@@ -73,6 +84,12 @@ def read_palette(request: HttpRequest, start_level: float | None = None) -> Pale
     return PaletteOut(start_level=start_level, levels=levels, hexes=hexes, undertones=[undertone(v) for v in levels])
 
 
+@router.get("/wishes", response={200: WishesOut, ERRORS: Problem})
+def read_wishes(request: HttpRequest) -> WishesOut:
+    """Every tone at every half level, painted."""
+    return WishesOut(cells=list(wish_scale()))
+
+
 @router.post("/services", response={201: ServiceOut, ERRORS: Problem})
 def start_service(request: HttpRequest, payload: ServiceIn) -> tuple[int, ServiceOut]:
     """Start a service for a client."""
@@ -95,13 +112,13 @@ def write_consultation(request: HttpRequest, service_id: UUID, payload: Consulta
 
 
 @router.get("/services/{service_id}/board", response={200: BoardOut, ERRORS: Problem})
-def read_board(request: HttpRequest, service_id: UUID) -> BoardOut:
+def read_board(request: HttpRequest, service_id: UUID) -> HttpResponse:
     """The chair now."""
-    return present.board_out(queries.load(queries.get(member_of(request), service_id)))
+    return board_now(member_of(request), service_id)
 
 
 @router.post("/services/{service_id}/events", response={200: BoardOut, ERRORS: Problem})
-def record_event(request: HttpRequest, service_id: UUID, payload: EventIn) -> BoardOut:
+def record_event(request: HttpRequest, service_id: UUID, payload: EventIn) -> HttpResponse:
     """Add one event to the log; the answer is the chair after it."""
     loaded = actions.record_event(
         member_of(request),
@@ -109,11 +126,47 @@ def record_event(request: HttpRequest, service_id: UUID, payload: EventIn) -> Bo
         event_id=payload.event_id,
         occurred_at=payload.occurred_at,
         data=data_from_json(payload.kind, payload.data),
+        device=payload.device,
+        seen=payload.seen,
     )
-    return present.board_out(loaded)
+    return board_answer(loaded)
+
+
+@router.get("/services/{service_id}/log", response={200: LogOut, ERRORS: Problem})
+def read_log(request: HttpRequest, service_id: UUID) -> LogOut:
+    """Who did what, the latest first."""
+    return present_chair.log_out(queries.load(queries.get(member_of(request), service_id)))
+
+
+@router.get("/services/{service_id}/lanes/{key}/options", response={200: OptionsOut, ERRORS: Problem})
+def read_options(request: HttpRequest, service_id: UUID, key: str) -> OptionsOut:
+    """What can be done with a lane now, whether it may be, and what it would do to its curve."""
+    loaded = queries.load(queries.get(member_of(request), service_id))
+    return OptionsOut(options=list(queries.options(loaded, key, timezone.now())))
+
+
+@router.post("/services/{service_id}/lanes/{key}/measure", response={200: MeasuredOut, ERRORS: Problem})
+def measure_lane(request: HttpRequest, service_id: UUID, key: str) -> MeasuredOut:
+    """Have the colour reader measure a lane; nothing is logged by that."""
+    loaded = queries.load(queries.get(member_of(request), service_id))
+    return present_chair.measured_out(measure(loaded, key, timezone.now()), loaded.zone(key).hair.start_level)
+
+
+@router.get("/services/{service_id}/review", response={200: ReviewOut, ERRORS: Problem})
+def read_review(request: HttpRequest, service_id: UUID) -> ReviewOut:
+    """How the head came out, and what can be done with each zone."""
+    return present.review_out(queries.load(queries.get(member_of(request), service_id)))
 
 
 @router.get("/services/{service_id}/tone", response={200: ToneOut, ERRORS: Problem})
-def read_tone(request: HttpRequest, service_id: UUID) -> ToneOut:
-    """The tone step now."""
-    return present.tone_out(queries.load(queries.get(member_of(request), service_id)))
+def read_tone(request: HttpRequest, service_id: UUID, bowls: int = USUAL_BOWLS) -> ToneOut:
+    """The tone step now, with at most so many bowls (1 to 4)."""
+    return present.tone_out(queries.load(queries.get(member_of(request), service_id)), most_bowls=bowls)
+
+
+@router.post("/services/{service_id}/tone/try", response={200: Tried, ERRORS: Problem})
+def try_own_formula(request: HttpRequest, service_id: UUID, payload: FormulaIn) -> Tried:
+    """What a formula of one's own would do to some zones; nothing is logged by that."""
+    loaded = queries.load(queries.get(member_of(request), service_id))
+    own = queries.formula(loaded, payload.shade_key, payload.second_key, payload.share, payload.developer_parts)
+    return queries.tried(loaded, timezone.now(), own, payload.zone_keys)

@@ -15,10 +15,11 @@ from apps.services.models import Service, ServiceEvent
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
 from apps.studio.models import Studio
-from fervens_core.events import SCHEMA_VERSION, Event, EventData, TonerApplied, data_to_json
+from fervens_core.events import SCHEMA_VERSION, Event, EventData, data_to_json
 from fervens_core.headfile import choice_to_json, findings_to_json
 from fervens_core.service import check_addition, fold
 from fervens_core.servicefile import ServiceFile
+from fervens_core.toneevents import TonerApplied
 
 
 def _client(studio: Studio, file: ServiceFile, now: dt.datetime) -> Client:
@@ -39,7 +40,8 @@ def _client(studio: Studio, file: ServiceFile, now: dt.datetime) -> Client:
 def _own_keys(data: EventData, shade_keys: dict[str, str]) -> dict[str, object]:
     values = data_to_json(data)
     if isinstance(data, TonerApplied):
-        values["shade_key"] = shade_keys.get(data.shade_key, data.shade_key)
+        for field in ("shade_key", "second_key"):
+            values[field] = shade_keys.get(values[field], values[field])
     return values
 
 

@@ -87,6 +87,7 @@ class ServiceEvent(models.Model):
     recorded_at = models.DateTimeField()
     by = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL)
     by_name = models.CharField(max_length=160)
+    device = models.CharField(max_length=40, blank=True)
     schema_version = models.PositiveSmallIntegerField()
     data = models.JSONField()
 

@@ -11,6 +11,7 @@ from django.db.models import Max
 from django.shortcuts import get_object_or_404
 from django.utils import timezone
 
+from apps.common.telling import tell
 from apps.services import queries
 from apps.services.actions import append, check_revision, locked
 from apps.services.models import PlanVersion, Service
@@ -84,6 +85,7 @@ def write_plan(
             rows[zone.key].position = position
             rows[zone.key].save(update_fields=["position"])
     audit(member, "plan written", service_id)
+    tell(member.studio_id, service_id, "plan")
     return load(queries.get(member, service_id)), plan, request
 
 
@@ -136,6 +138,8 @@ def take_plan(member: Membership, service_id: UUID, *, event_id: UUID) -> Loaded
         volumes=tuple(z.volume_strength for z in plan.zones),
         finish_min=plan.finish_min,
         starts_min=tuple(round(z.start_min, 2) for z in plan.zones),
+        rinses_min=tuple(round(z.rinse_min, 2) for z in plan.zones),
+        waves=tuple(z.wave for z in plan.zones),
     )
     taken = append(member, loaded, event_id=event_id, occurred_at=timezone.now(), data=data)
     if taken is not loaded:

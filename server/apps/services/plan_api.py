@@ -9,7 +9,7 @@ from django.shortcuts import get_object_or_404
 from ninja import Router
 
 from apps.common.problems import ERRORS, Problem
-from apps.services import plan_actions, present, present_plan, queries
+from apps.services import plan_actions, present_chair, present_plan, queries
 from apps.services.plan_schemas import (
     AimOut,
     MixIn,
@@ -83,7 +83,7 @@ def keep_version(request: HttpRequest, service_id: UUID, payload: VersionIn) -> 
 @router.post("/services/{service_id}/plan/take", response={200: BoardOut, ERRORS: Problem})
 def take_plan(request: HttpRequest, service_id: UUID, payload: TakePlanIn) -> BoardOut:
     """Take the saved plan to the chair."""
-    return present.board_out(plan_actions.take_plan(member_of(request), service_id, event_id=payload.event_id))
+    return present_chair.board_out(plan_actions.take_plan(member_of(request), service_id, event_id=payload.event_id))
 
 
 @router.post("/mix", response={200: WeighedMix, ERRORS: Problem})

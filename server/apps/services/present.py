@@ -11,15 +11,14 @@ from django.utils import timezone
 from apps.clients.models import Client
 from apps.services import queries
 from apps.services.adapters import StrandRow
+from apps.services.colour_reader import reader_address
 from apps.services.models import Service
-from apps.services.plan_schemas import BowlOut
-from apps.services.present_plan import bowl_out
 from apps.services.queries import Loaded
 from apps.services.schemas import (
-    BoardOut,
     CautionOut,
     DayPatchTest,
     DayService,
+    ReviewOut,
     ServiceOut,
     StrandOut,
     StretchOut,
@@ -27,69 +26,21 @@ from apps.services.schemas import (
     UndoOut,
     ZoneOut,
 )
+from apps.services.wording import conflicts_out, event_text, zone_names
 from apps.shelf.adapters import lightener_value
 from fervens_core.colour import lab_to_hex
-from fervens_core.errors import CoreError
-from fervens_core.events import (
-    ApplicationFinished,
-    ApplicationStarted,
-    BowlMixed,
-    CautionAcknowledged,
-    ConsultationFinished,
-    Event,
-    PlanTaken,
-    ReadingTaken,
-    Rinsed,
-    ServiceClosed,
-    TonerApplied,
-    TonerRinsed,
-)
+from fervens_core.events import CautionAcknowledged
 from fervens_core.findings import PATCH_TEST_WAIT_H, Stretch, patch_state
 from fervens_core.hair import Tone
 from fervens_core.headfile import strand_to_json, zone_to_json
+from fervens_core.lanestate import Phase
 from fervens_core.paint import curve_points, minute_grid
 from fervens_core.pigment import hair_lab
-from fervens_core.plan import make_plan
 from fervens_core.safety import Severity
-from fervens_core.service import Phase, Step, live_events
+from fervens_core.service import Step, live_events
 from fervens_core.strand import HeadMove, fit_strands, head_move, teach
 from fervens_core.toning import natural_lab
 from fervens_core.zones import Zone
-
-
-def event_text(event: Event, names: dict[str, str]) -> str:
-    """An event in plain words."""
-    data = event.data
-    zone = names.get(event.zone_key or "", event.zone_key or "")
-    match data:
-        case CautionAcknowledged():
-            return f"Acknowledged: {data.caution.replace('_', ' ')}"
-        case ConsultationFinished():
-            return "Consultation finished"
-        case PlanTaken():
-            return f"Plan taken to the chair, {len(data.zone_keys)} zones"
-        case BowlMixed():
-            return f"Bowl for {zone}: {data.product_g + data.developer_g:.0f} g, {data.volume_strength:g} vol"
-        case ApplicationStarted():
-            return f"{zone}: application started, {data.volume_strength:g} vol"
-        case ApplicationFinished():
-            return f"{zone}: application finished"
-        case ReadingTaken():
-            return f"{zone}: read {data.level:g} ({data.mode.value.replace('_', ' ')})"
-        case Rinsed():
-            return f"{zone}: rinsed"
-        case TonerApplied():
-            return f"{zone}: toner {data.shade_name} on, {data.minutes:g} min"
-        case TonerRinsed():
-            return f"{zone}: toner rinsed"
-        case ServiceClosed():
-            return "Filed"
-    return event.kind
-
-
-def zone_names(loaded: Loaded) -> dict[str, str]:
-    """Names of zones and lanes by key; a lane's own where both have the key."""
-    return {z.key: z.name for z in (*loaded.zones, *loaded.lanes)}
 
 
 def undo_of(loaded: Loaded) -> UndoOut | None:
@@ -218,7 +169,7 @@ def service_out(loaded: Loaded) -> ServiceOut:
         is_blocked=loaded.is_blocked,
         lightener_key=str(row.lightener_id) if row.lightener_id else None,
         undo=undo_of(loaded),
-        conflicts=list(loaded.state.conflicts),
+        conflicts=conflicts_out(loaded),
         server_now=timezone.now(),
     )
 
@@ -241,14 +192,17 @@ def _next_text(loaded: Loaded, now: dt.datetime) -> tuple[str, dt.datetime | Non
             act = board.acts[0] if board.acts else None
             colours = [lane.hex_now for lane in board.lanes]
             return (act.title if act else "At the chair"), (act.due_at if act else None), colours
+        case Step.REVIEW:
+            board = queries.board(loaded, now)
+            return "Read and review", None, [lane.hex_now for lane in board.lanes]
         case Step.TONE:
-            on = [x for x in state.lanes if x.toner and not x.toner.rinsed_at]
+            on = [t for x in state.lanes for t in (x.toner, x.shadow) if t and t.is_on]
             board = queries.board(loaded, now)
             colours = [lane.hex_now for lane in board.lanes]
             if on:
-                due = min(x.toner.applied_at + dt.timedelta(minutes=x.toner.minutes) for x in on if x.toner)
+                due = min(t.applied_at + dt.timedelta(minutes=t.minutes) for t in on)
                 return f"Toner on {len(on)} of {len(state.lanes)} zones", due, colours
-            return "Read and tone", None, colours
+            return "Tone it", None, colours
         case Step.RECORD:
             board = queries.board(loaded, now)
             return "Filed", None, [lane.hex_now for lane in board.lanes]
@@ -278,32 +232,24 @@ def day_service(row: Service, now: dt.datetime) -> DayService:
     )
 
 
-def board_out(loaded: Loaded) -> BoardOut:
-    """The chair now."""
-    row = loaded.row
-    lightener = lightener_value(row.lightener) if row.lightener else None
-    bowls: list[BowlOut] = []
-    if loaded.state.plan and any(x.phase is Phase.WAITING for x in loaded.state.lanes):
-        try:
-            bowls = [bowl_out(b) for b in make_plan(queries.plan_request(loaded)).bowls]
-        except CoreError:
-            bowls = []  # the shelf changed since the plan was taken; the chair goes on without amounts
-    return BoardOut(
+def review_out(loaded: Loaded) -> ReviewOut:
+    """The review now."""
+    row, now = loaded.row, timezone.now()
+    names = zone_names(loaded)
+    return ReviewOut(
         service_id=row.pk,
-        client_name=row.client.name,
         step=loaded.state.step,
-        board=queries.board(loaded, timezone.now()),
-        lightener_key=lightener.key if lightener else None,
-        lightener_name=lightener.name if lightener else None,
-        label_max_min=lightener.label_max_min if lightener else None,
-        is_dark_lightener=lightener.is_dark if lightener else False,
-        bowls=bowls,
+        tone=Tone(row.tone),
+        review=queries.review(loaded, now),
+        open_zones=[names.get(x.key, x.key) for x in loaded.state.lanes if x.phase is not Phase.RINSED],
+        lightener_name=row.lightener.name if row.lightener else "",
         undo=undo_of(loaded),
-        conflicts=list(loaded.state.conflicts),
+        has_reader=reader_address() is not None,
+        server_now=now,
     )
 
 
-def tone_out(loaded: Loaded) -> ToneOut:
+def tone_out(loaded: Loaded, *, most_bowls: int) -> ToneOut:
     """The tone step now."""
     row, now = loaded.row, timezone.now()
     names = zone_names(loaded)
@@ -312,9 +258,12 @@ def tone_out(loaded: Loaded) -> ToneOut:
         step=loaded.state.step,
         tone=Tone(row.tone),
         wanted_level=row.wanted_level,
-        lanes=list(queries.tone(loaded, now)),
+        most_bowls=most_bowls,
+        tone_step=queries.tone(loaded, now, most_bowls=most_bowls),
         open_zones=[names.get(x.key, x.key) for x in loaded.state.lanes if x.phase is not Phase.RINSED],
         undo=undo_of(loaded),
+        conflicts=conflicts_out(loaded),
+        has_reader=reader_address() is not None,
         server_now=now,
     )
 

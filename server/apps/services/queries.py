@@ -11,21 +11,31 @@ from django.shortcuts import get_object_or_404
 from django.utils import timezone
 
 from apps.clients.models import Client
-from apps.services.adapters import StrandRow, choice_value, event_values, findings_value, strand_rows, zone_values
-from apps.services.models import PlanVersion, Service
+from apps.services.adapters import StrandRow, choice_value, event_value, findings_value, strand_rows, zone_values
+from apps.services.models import PlanVersion, Service, ServiceEvent
 from apps.shelf.adapters import lightener_value
 from apps.shelf.queries import developers, lighteners, toners
 from apps.studio.models import Membership
 from fervens_core.board import Board, make_board
+from fervens_core.bowls import PlannedBowl
+from fervens_core.chair import Chair, head_belief, lane_times
 from fervens_core.errors import ConflictError, CoreError
 from fervens_core.events import Event
 from fervens_core.findings import Findings
+from fervens_core.formula import Formula
 from fervens_core.hair import Tone
+from fervens_core.lanestate import Phase
+from fervens_core.options import LaneOption, lane_options
+from fervens_core.replan import bowls_to_mix
 from fervens_core.request import PlanRequest
+from fervens_core.results import read_zones, with_again
+from fervens_core.review import Review, make_review
 from fervens_core.safety import Caution, Severity, lightening_cautions
 from fervens_core.service import ServiceState, fold
 from fervens_core.strand import Strand
-from fervens_core.tonestep import ToneLane, tone_lanes
+from fervens_core.tonespots import choices_for
+from fervens_core.tonestep import USUAL_BOWLS, ToneStep, tone_step
+from fervens_core.tonetry import Tried, try_formula
 from fervens_core.verdict import Verdict, make_verdict
 from fervens_core.zones import Zone, lanes_of
 
@@ -63,12 +73,13 @@ def of_day(member: Membership, day: dt.date) -> list[Service]:
 
 @dataclass(frozen=True, slots=True)
 class Loaded:
-    """A service's rows as core values."""
+    """A service's rows as core values; `log` are the rows of its events, as `events` has them."""
 
     row: Service
     zones: tuple[Zone, ...]
     lanes: tuple[Zone, ...]
     strands: tuple[StrandRow, ...]
+    log: tuple[ServiceEvent, ...]
     events: list[Event]
     state: ServiceState
     findings: Findings
@@ -99,15 +110,18 @@ class Loaded:
 
 def load(row: Service) -> Loaded:
     """Everything of a service as core values."""
-    events, zones = event_values(row), zone_values(row)
+    log, zones = tuple(row.events.all()), zone_values(row)
+    events = [event_value(e) for e in log]
     shelf = {x.key: x for x in lighteners(row.studio_id)} if row.strands else {}
+    state = fold(events)
     return Loaded(
         row=row,
         zones=zones,
-        lanes=lanes_of(zones),
+        lanes=with_again(lanes_of(zones), state),
         strands=strand_rows(row, shelf),
+        log=log,
         events=events,
-        state=fold(events),
+        state=state,
         findings=findings_value(row, row.client),
     )
 
@@ -149,35 +163,103 @@ def patch_tests(member: Membership, now: dt.datetime) -> list[Client]:
     return list(rows.filter(patch_test_placed_at__gte=since).order_by("patch_test_placed_at")[:DAY_MAX])
 
 
-def board(loaded: Loaded, now: dt.datetime) -> Board:
-    """The chair at a moment; an empty board before the plan is taken."""
+def chair(loaded: Loaded, now: dt.datetime) -> Chair | None:
+    """The chair's lanes as the core knows them; None before the plan is taken."""
     row = loaded.row
     if row.lightener is None or not loaded.state.lanes:
-        return Board(now=now, lanes=(), acts=())
-    return make_board(
-        loaded.state,
-        {z.key: z for z in loaded.lanes},
-        lightener_value(row.lightener),
-        has_additive=bool(row.choice.get("has_additive")),
+        return None
+    return Chair(
+        state=loaded.state,
+        zones={z.key: z for z in loaded.lanes},
+        lightener=lightener_value(row.lightener),
         now=now,
+        has_additive=bool(row.choice.get("has_additive")),
         strands=loaded.strand_values,
     )
 
 
-def tone(loaded: Loaded, now: dt.datetime, *, most_options: int = 5) -> tuple[ToneLane, ...]:
-    """The rinsed zones with their shades; nothing before the plan is taken."""
-    row = loaded.row
-    if row.lightener is None or not loaded.state.lanes:
-        return ()
-    return tone_lanes(
-        loaded.state,
-        {z.key: z for z in loaded.lanes},
-        lightener_value(row.lightener),
-        tuple(toners(row.studio_id)),
-        has_additive=bool(row.choice.get("has_additive")),
-        strands=loaded.strand_values,
-        findings=loaded.findings,
-        tone=Tone(row.tone),
-        now=now,
-        most_options=most_options,
+@dataclass(frozen=True, slots=True)
+class AtChair:
+    """The board at a moment, and the bowls still to be mixed."""
+
+    board: Board
+    bowls: tuple[PlannedBowl, ...]
+
+
+def at_chair(loaded: Loaded, now: dt.datetime) -> AtChair:
+    """The board and the mixing list; both empty before the plan is taken.
+
+    When the shelf has changed so that nothing can be planned, the chair goes on without amounts and proposals.
+    """
+    there = chair(loaded, now)
+    if there is None:
+        return AtChair(Board(now=now, lanes=(), acts=()), ())
+    if all(x.phase is Phase.RINSED for x in there.state.lanes):
+        return AtChair(make_board(there), ())
+    try:
+        request = plan_request(loaded)
+    except CoreError:
+        return AtChair(make_board(there), ())
+    return AtChair(make_board(there, request), bowls_to_mix(there, lane_times(there), request))
+
+
+def board(loaded: Loaded, now: dt.datetime) -> Board:
+    """The chair at a moment; an empty board before the plan is taken."""
+    return at_chair(loaded, now).board
+
+
+def options(loaded: Loaded, key: str, now: dt.datetime) -> tuple[LaneOption, ...]:
+    """What can be done with a lane now. Raises ConflictError for one the plan has not."""
+    there = chair(loaded, now)
+    if there is None:
+        raise ConflictError("no_plan", "No plan is at the chair yet.")
+    times = lane_times(there)
+    return lane_options(there, head_belief(there, times), times, key)
+
+
+def tone(loaded: Loaded, now: dt.datetime, *, most_bowls: int = USUAL_BOWLS) -> ToneStep | None:
+    """The tone step at a moment; None before the plan is taken."""
+    there = chair(loaded, now)
+    if there is None:
+        return None
+    shades = tuple(toners(loaded.row.studio_id))
+    return tone_step(there, shades, findings=loaded.findings, tone=Tone(loaded.row.tone), most_bowls=most_bowls)
+
+
+def formula(loaded: Loaded, shade_key: str, second_key: str, share: float, parts: float | None) -> Formula:
+    """A formula out of the studio's shelf. Raises ConflictError for a shade it has not, LimitError for a bad one."""
+    shelf = {t.key: t for t in toners(loaded.row.studio_id)}
+    keys = [k for k in (shade_key, second_key) if k]
+    for key in keys:
+        if key not in shelf:
+            raise ConflictError("unknown_shade", "This shade is not on the shelf any more.")
+    return Formula(tuple(shelf[k] for k in keys), (share, 1.0 - share)[: len(keys)], parts)
+
+
+def tried(loaded: Loaded, now: dt.datetime, own: Formula, keys: list[str]) -> Tried:
+    """What an own formula would do. Raises ConflictError before there is anything to tone."""
+    there = chair(loaded, now)
+    if there is None:
+        raise ConflictError("no_plan", "No plan is at the chair yet.")
+    return try_formula(there, own, keys, tone=Tone(loaded.row.tone))
+
+
+def review(loaded: Loaded, now: dt.datetime) -> Review | None:
+    """How the head came out; None before the plan is taken."""
+    there = chair(loaded, now)
+    if there is None:
+        return None
+    reads = read_zones(there)
+    try:
+        request: PlanRequest | None = plan_request(loaded)
+    except CoreError:
+        request = None
+    shades = tuple(toners(loaded.row.studio_id))
+    choices = choices_for(there, reads, shades, loaded.findings, Tone(loaded.row.tone), USUAL_BOWLS)
+    return make_review(
+        there,
+        reads,
+        request=request,
+        choice=choices[-1] if choices else None,
+        elasticity=loaded.findings.elasticity,
     )

@@ -24,12 +24,15 @@ from fervens_core.hair import (
     Tone,
     Undertone,
 )
+from fervens_core.options import LaneOption
 from fervens_core.paint import CurvePoint
 from fervens_core.readings import ReadingMode
+from fervens_core.review import Review
 from fervens_core.safety import Caution
-from fervens_core.service import Conflict, Step
-from fervens_core.tonestep import ToneLane
+from fervens_core.service import Step
+from fervens_core.tonestep import ToneStep
 from fervens_core.verdict import Verdict
+from fervens_core.wish import WishCell
 from fervens_core.zones import USUAL_LENGTH_MM
 
 
@@ -176,6 +179,17 @@ class UndoOut(Schema):
     text: str
 
 
+class ConflictOut(Schema):
+    """An act that did not fit what another device had done: kept, shown, and not counted."""
+
+    event_id: str
+    code: str
+    text: str
+    by: str
+    at: dt.datetime
+    message: str
+
+
 class ServiceOut(Schema):
     """A service: where it stands, and its consultation."""
 
@@ -212,7 +226,7 @@ class ServiceOut(Schema):
     is_blocked: bool
     lightener_key: str | None
     undo: UndoOut | None
-    conflicts: list[Conflict]
+    conflicts: list[ConflictOut]
     server_now: dt.datetime
 
 
@@ -261,12 +275,14 @@ class DayOut(Schema):
 
 
 class EventIn(Schema):
-    """An event from a device: its own id, when it happened, and what."""
+    """An event from a device: its own id, when it happened, what; and up to where the device had heard the log."""
 
     event_id: UUID
     kind: str
     occurred_at: dt.datetime
     data: dict[str, Any] = {}
+    device: str = Field("", max_length=40)
+    seen: int | None = None
 
 
 class BoardOut(Schema):
@@ -282,7 +298,45 @@ class BoardOut(Schema):
     is_dark_lightener: bool
     bowls: list[BowlOut]
     undo: UndoOut | None
-    conflicts: list[Conflict]
+    conflicts: list[ConflictOut]
+    position: int
+    has_reader: bool
+    server_now: dt.datetime
+
+
+class LogLine(Schema):
+    """One act of the log, newest first; `conflict` says why it did not fit what others did, if it did not."""
+
+    event_id: str
+    at: dt.datetime
+    recorded_at: dt.datetime
+    by: str
+    text: str
+    is_voided: bool
+    voided_by: str | None
+    conflict: str | None
+
+
+class LogOut(Schema):
+    """Who did what."""
+
+    lines: list[LogLine]
+
+
+class OptionsOut(Schema):
+    """What can be done with a lane now, and what each would do."""
+
+    options: list[LaneOption]
+
+
+class MeasuredOut(Schema):
+    """What the colour reader measured, the level it looks like, and both as colours."""
+
+    lab: list[float]
+    level: float
+    delta_e: float
+    hex: str
+    level_hex: str
 
 
 class ToneOut(Schema):
@@ -292,10 +346,43 @@ class ToneOut(Schema):
     step: Step
     tone: Tone
     wanted_level: float | None
-    lanes: list[ToneLane]
+    most_bowls: int
+    tone_step: ToneStep | None
     open_zones: list[str]
     undo: UndoOut | None
+    conflicts: list[ConflictOut]
+    has_reader: bool
     server_now: dt.datetime
+
+
+class ReviewOut(Schema):
+    """The review step; `lightener_name` is whose label another application would ask."""
+
+    service_id: UUID
+    step: Step
+    tone: Tone
+    review: Review | None
+    open_zones: list[str]
+    lightener_name: str
+    undo: UndoOut | None
+    has_reader: bool
+    server_now: dt.datetime
+
+
+class WishesOut(Schema):
+    """The painted scale of wishes."""
+
+    cells: list[WishCell]
+
+
+class FormulaIn(Schema):
+    """A formula of the technician's own, for some zones."""
+
+    shade_key: str = Field(max_length=60)
+    second_key: str = Field("", max_length=60)
+    share: float = Field(1.0, ge=0.01, le=1.0)
+    developer_parts: float | None = Field(None, ge=0.5, le=4.0)
+    zone_keys: list[str] = Field(min_length=1, max_length=60)
 
 
 class PaletteOut(Schema):

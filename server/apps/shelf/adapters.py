@@ -9,9 +9,9 @@ import numpy as np
 from apps.shelf.models import Developer, Lightener, Toner
 from fervens_core import products as core
 from fervens_core.colour import lab_to_hex
+from fervens_core.formula import Formula
 from fervens_core.pigment import absorption_to_lab, hair_absorption
 from fervens_core.quantities import Ratio
-from fervens_core.toner import shade_absorption
 
 
 def lightener_value(row: Lightener) -> core.Lightener:
@@ -27,6 +27,7 @@ def lightener_value(row: Lightener) -> core.Lightener:
         lift_factor=row.lift_factor,
         is_dark=row.is_dark,
         is_heat_allowed=row.is_heat_allowed,
+        max_applications=row.max_applications,
     )
 
 
@@ -55,4 +56,4 @@ def toner_value(row: Toner) -> core.TonerShade:
 def shade_hex(shade: core.TonerShade) -> str:
     """A shade on palest hair, taken fully, as a screen colour."""
     pale = hair_absorption(8.0, np.array(10.0))
-    return lab_to_hex(absorption_to_lab(pale + shade_absorption(shade)))[0]
+    return lab_to_hex(absorption_to_lab(pale + Formula((shade,)).absorption))[0]

@@ -37,6 +37,7 @@ def _lightener(studio: Studio, value: core.Lightener, added: list[str]) -> Light
             lift_factor=value.lift_factor,
             is_dark=value.is_dark,
             is_heat_allowed=value.is_heat_allowed,
+            max_applications=value.max_applications,
         )
         added.append(value.name)
     return row

@@ -34,6 +34,7 @@ class Lightener(Product):
     lift_factor = models.FloatField(default=1.0)
     is_dark = models.BooleanField(default=False)
     is_heat_allowed = models.BooleanField(default=False)
+    max_applications = models.PositiveSmallIntegerField(null=True, blank=True)
 
 
 class Developer(Product):

@@ -1,12 +1,22 @@
-import { queryOptions } from '@tanstack/vue-query'
+import { keepPreviousData, queryOptions } from '@tanstack/vue-query'
 import { type Ref, unref } from 'vue'
+import { deviceId } from '../lib/kept'
+import type { WaitingAct } from '../lib/waiting'
 import { api, data, type Schemas } from './client'
 
 /** Query factories: the only place where server state is named and fetched. */
+const SEND_MS = 8_000
+export const KEPT_MS = 24 * 3600_000
 const path = (id: string) => ({ params: { path: { service_id: id } } })
 
 export const queries = {
-  session: () => queryOptions({ queryKey: ['session'], queryFn: async () => data(await api.GET('/api/session')) }),
+  session: () =>
+    queryOptions({
+      queryKey: ['session'],
+      queryFn: async () => data(await api.GET('/api/session')),
+      gcTime: KEPT_MS,
+      refetchOnMount: 'always', // what was kept may be of another moment
+    }),
   day: (day: Ref<string>) =>
     queryOptions({
       queryKey: ['day', day],
@@ -28,6 +38,7 @@ export const queries = {
         return data(await api.GET('/api/palette', { params: { query: level === null ? {} : { start_level: level } } }))
       },
       staleTime: Infinity,
+      gcTime: KEPT_MS,
     }),
   clients: (search: Ref<string>) =>
     queryOptions({
@@ -58,13 +69,48 @@ export const queries = {
     queryOptions({
       queryKey: ['board', id],
       queryFn: async () => data(await api.GET('/api/services/{service_id}/board', path(id))),
-      refetchInterval: 8_000,
+      refetchInterval: 30_000,
+      gcTime: KEPT_MS,
     }),
-  tone: (id: string) =>
+  log: (id: string) =>
     queryOptions({
-      queryKey: ['tone', id],
-      queryFn: async () => data(await api.GET('/api/services/{service_id}/tone', path(id))),
+      queryKey: ['log', id],
+      queryFn: async () => data(await api.GET('/api/services/{service_id}/log', path(id))),
+    }),
+  options: (id: string, key: string) =>
+    queryOptions({
+      queryKey: ['options', id, key],
+      queryFn: async () =>
+        data(
+          await api.GET('/api/services/{service_id}/lanes/{key}/options', {
+            params: { path: { service_id: id, key } },
+          }),
+        ),
+      refetchInterval: 30_000,
+    }),
+  review: (id: string) =>
+    queryOptions({
+      queryKey: ['review', id],
+      queryFn: async () => data(await api.GET('/api/services/{service_id}/review', path(id))),
+      refetchInterval: 60_000,
+    }),
+  wishes: () =>
+    queryOptions({
+      queryKey: ['wishes'],
+      queryFn: async () => data(await api.GET('/api/wishes')),
+      staleTime: Infinity,
+    }),
+  tone: (id: string, bowls: number) =>
+    queryOptions({
+      queryKey: ['tone', id, bowls],
+      queryFn: async () =>
+        data(
+          await api.GET('/api/services/{service_id}/tone', {
+            params: { path: { service_id: id }, query: { bowls } },
+          }),
+        ),
       refetchInterval: 15_000,
+      placeholderData: keepPreviousData,
     }),
   record: (id: string) =>
     queryOptions({
@@ -103,15 +149,31 @@ export const readScale = async (wanted_g: number, seed: number) =>
 export const takePlan = async (id: string) =>
   data(await api.POST('/api/services/{service_id}/plan/take', { ...path(id), body: { event_id: crypto.randomUUID() } }))
 
-/** Adds an event to the log; the id is made here, so a repeated send is taken once. */
-export const record = async (id: string, kind: string, occurredAt: Date, values: Record<string, unknown> = {}) => {
-  const body = { event_id: crypto.randomUUID() as string, kind, occurred_at: occurredAt.toISOString(), data: values }
-  const send = async () => data(await api.POST('/api/services/{service_id}/events', { ...path(id), body }))
-  try {
-    return await send()
-  } catch (error) {
-    if (error instanceof Error && 'problem' in error && (error.problem as { status: number }).status === 0)
-      return send()
-    throw error
-  }
+/** Sends an act of this device to the log; its id was made here, so a repeated send is taken once. */
+export const send = async (act: WaitingAct) =>
+  data(
+    await api.POST('/api/services/{service_id}/events', {
+      ...path(act.service_id),
+      body: {
+        event_id: act.event_id,
+        kind: act.kind,
+        occurred_at: act.occurred_at,
+        data: act.data,
+        device: deviceId(),
+        seen: act.seen,
+      },
+      signal: AbortSignal.timeout(SEND_MS),
+    }),
+  )
+
+/** What the colour reader measures on a lane. */
+export const measure = async (id: string, key: string) =>
+  data(
+    await api.POST('/api/services/{service_id}/lanes/{key}/measure', {
+      params: { path: { service_id: id, key } },
+    }),
+  )
+
+export async function tryFormula(id: string, body: Schemas['FormulaIn']): Promise<Schemas['Tried']> {
+  return data(await api.POST('/api/services/{service_id}/tone/try', { ...path(id), body }))
 }

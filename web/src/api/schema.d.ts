@@ -224,6 +224,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/wishes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Wishes
+         * @description Every tone at every half level, painted.
+         */
+        get: operations["apps_services_api_read_wishes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/services": {
         parameters: {
             query?: never;
@@ -324,6 +344,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/services/{service_id}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Log
+         * @description Who did what, the latest first.
+         */
+        get: operations["apps_services_api_read_log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/lanes/{key}/options": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Options
+         * @description What can be done with a lane now, whether it may be, and what it would do to its curve.
+         */
+        get: operations["apps_services_api_read_options"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/lanes/{key}/measure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Measure Lane
+         * @description Have the colour reader measure a lane; nothing is logged by that.
+         */
+        post: operations["apps_services_api_measure_lane"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Review
+         * @description How the head came out, and what can be done with each zone.
+         */
+        get: operations["apps_services_api_read_review"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/services/{service_id}/tone": {
         parameters: {
             query?: never;
@@ -333,11 +433,31 @@ export interface paths {
         };
         /**
          * Read Tone
-         * @description The tone step now.
+         * @description The tone step now, with at most so many bowls (1 to 4).
          */
         get: operations["apps_services_api_read_tone"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/tone/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Try Own Formula
+         * @description What a formula of one's own would do to some zones; nothing is logged by that.
+         */
+        post: operations["apps_services_api_try_own_formula"];
         delete?: never;
         options?: never;
         head?: never;
@@ -813,14 +933,23 @@ export interface components {
             minutes: number;
         };
         /**
-         * Conflict
-         * @description An event that did not fit what had happened before it; shown, not dropped.
+         * ConflictOut
+         * @description An act that did not fit what another device had done: kept, shown, and not counted.
          */
-        Conflict: {
+        ConflictOut: {
             /** Event Id */
             event_id: string;
             /** Code */
             code: string;
+            /** Text */
+            text: string;
+            /** By */
+            by: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
             /** Message */
             message: string;
         };
@@ -1008,7 +1137,7 @@ export interface components {
             lightener_key: string | null;
             undo: components["schemas"]["UndoOut"] | null;
             /** Conflicts */
-            conflicts: components["schemas"]["Conflict"][];
+            conflicts: components["schemas"]["ConflictOut"][];
             /**
              * Server Now
              * Format: date-time
@@ -1032,7 +1161,7 @@ export interface components {
          * @description Where a service stands; it is always at one step.
          * @enum {string}
          */
-        Step: "consultation" | "plan" | "chair" | "tone" | "record";
+        Step: "consultation" | "plan" | "chair" | "review" | "tone" | "record";
         /**
          * StrandOut
          * @description A strand with its fitted curve, painted, and what it says.
@@ -1141,10 +1270,10 @@ export interface components {
         Thickness: "fine" | "medium" | "coarse";
         /**
          * Tone
-         * @description Wanted tones, from coolest to warmest.
+         * @description Wanted tones: from coolest to warmest, then those of their own; a pastel has a hue beside it.
          * @enum {string}
          */
-        Tone: "icy" | "cool" | "neutral" | "beige" | "warm" | "gold";
+        Tone: "icy" | "cool" | "neutral" | "beige" | "warm" | "gold" | "silver" | "pearl" | "pastel";
         /**
          * Undertone
          * @description The warm pigment that shows, by the name of the chart (common practice, no source).
@@ -1420,6 +1549,29 @@ export interface components {
             undertones: string[];
         };
         /**
+         * WishCell
+         * @description One colour of the painted scale of wishes.
+         */
+        WishCell: {
+            tone: components["schemas"]["Tone"];
+            /** Hue Deg */
+            hue_deg: number;
+            /** Name */
+            name: string;
+            /** Level */
+            level: number;
+            /** Hex */
+            hex: string;
+        };
+        /**
+         * WishesOut
+         * @description The painted scale of wishes.
+         */
+        WishesOut: {
+            /** Cells */
+            cells: components["schemas"]["WishCell"][];
+        };
+        /**
          * ServiceIn
          * @description A new service.
          */
@@ -1648,6 +1800,45 @@ export interface components {
             lanes: components["schemas"]["Lane"][];
             /** Acts */
             acts: components["schemas"]["NextAct"][];
+            /**
+             * Bowls
+             * @default []
+             */
+            bowls: components["schemas"]["BoardBowl"][];
+            /**
+             * Proposals
+             * @default []
+             */
+            proposals: components["schemas"]["DeveloperProposal"][];
+        };
+        /**
+         * BoardBowl
+         * @description A bowl in use: mixed, and some of its lanes still without it.
+         *
+         *     Args:
+         *         stale_at: when its life is over.
+         */
+        BoardBowl: {
+            /** Event Id */
+            event_id: string;
+            /** Number */
+            number: number;
+            /** Volume Strength */
+            volume_strength: number;
+            /** Mass G */
+            mass_g: number;
+            /**
+             * Mixed At
+             * Format: date-time
+             */
+            mixed_at: string;
+            /**
+             * Stale At
+             * Format: date-time
+             */
+            stale_at: string;
+            /** Lane Names */
+            lane_names: string[];
         };
         /**
          * BoardOut
@@ -1675,7 +1866,16 @@ export interface components {
             bowls: components["schemas"]["BowlOut"][];
             undo: components["schemas"]["UndoOut"] | null;
             /** Conflicts */
-            conflicts: components["schemas"]["Conflict"][];
+            conflicts: components["schemas"]["ConflictOut"][];
+            /** Position */
+            position: number;
+            /** Has Reader */
+            has_reader: boolean;
+            /**
+             * Server Now
+             * Format: date-time
+             */
+            server_now: string;
         };
         /**
          * BoardReading
@@ -1734,6 +1934,22 @@ export interface components {
             minute: number;
         };
         /**
+         * DeveloperProposal
+         * @description Another developer for a zone that has no product yet; strengths in vol.
+         */
+        DeveloperProposal: {
+            /** Zone Key */
+            zone_key: string;
+            /** Zone Name */
+            zone_name: string;
+            /** Volume Strength */
+            volume_strength: number;
+            /** Proposed Volume */
+            proposed_volume: number;
+            /** Reason */
+            reason: string;
+        };
+        /**
          * Fill
          * @description A lane that is filled from a bowl.
          *
@@ -1763,7 +1979,10 @@ export interface components {
          *
          *     Args:
          *         is_forecast: the application has not ended yet; times are the plan's.
-         *         window_min: when the target should be reached.
+         *         window_min: when the target should be reached. wave: from 1, 0 for older logs.
+         *         wall_min: the label's time of what is on now. warn_mins: when its wall is warned of, min after zero_at.
+         *         stop_reason: why it must be rinsed whatever its level, or None. notes: what is special about it now.
+         *         lift_lost_share: how much less far its product lifts for its bowl's age, 0 to 0.5.
          *         ratio_*: what readings have moved: learnt factor over expected factor.
          */
         Lane: {
@@ -1823,6 +2042,24 @@ export interface components {
             has_bowl: boolean;
             /** Is Passed Wall */
             is_passed_wall: boolean;
+            /** Wave */
+            wave: number;
+            /** Warn Mins */
+            warn_mins: number[];
+            /** Stop Reason */
+            stop_reason: string | null;
+            /** Notes */
+            notes: string[];
+            /** Lift Lost Share */
+            lift_lost_share: number;
+            /** Bowl Count */
+            bowl_count: number;
+            /** Application Count */
+            application_count: number;
+            /** Is Heated */
+            is_heated: boolean;
+            /** Is Last Placed */
+            is_last_placed: boolean;
         };
         /**
          * LaneAdvice
@@ -1858,8 +2095,8 @@ export interface components {
          * @description One thing for a hand to do.
          *
          *     Args:
-         *         code: mix, start, finish, read, rinse, stop, short, tone, file.
-         *         due_at: when; an act without a time of its own is due now.
+         *         code: mix, start, finish, read, rinse, rinse_wave, stop, short, tone.
+         *         zone_keys: the lanes it is done to; `zone_key` is the first. due_at: now, for an act without a time of its own.
          */
         NextAct: {
             /** Code */
@@ -1877,6 +2114,11 @@ export interface components {
             due_at: string;
             /** Hex */
             hex?: string | null;
+            /**
+             * Zone Keys
+             * @default []
+             */
+            zone_keys: string[];
         };
         /**
          * Phase
@@ -1910,7 +2152,7 @@ export interface components {
         };
         /**
          * EventIn
-         * @description An event from a device: its own id, when it happened, and what.
+         * @description An event from a device: its own id, when it happened, what; and up to where the device had heard the log.
          */
         EventIn: {
             /**
@@ -1932,20 +2174,356 @@ export interface components {
             data: {
                 [key: string]: unknown;
             };
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
         };
         /**
-         * ToneLane
-         * @description One zone at the tone step. `is_read`: the level was read after the rinse, else it is the model's.
+         * LogLine
+         * @description One act of the log, newest first; `conflict` says why it did not fit what others did, if it did not.
          */
-        ToneLane: {
+        LogLine: {
+            /** Event Id */
+            event_id: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /**
+             * Recorded At
+             * Format: date-time
+             */
+            recorded_at: string;
+            /** By */
+            by: string;
+            /** Text */
+            text: string;
+            /** Is Voided */
+            is_voided: boolean;
+            /** Voided By */
+            voided_by: string | null;
+            /** Conflict */
+            conflict: string | null;
+        };
+        /**
+         * LogOut
+         * @description Who did what.
+         */
+        LogOut: {
+            /** Lines */
+            lines: components["schemas"]["LogLine"][];
+        };
+        /**
+         * LaneOption
+         * @description One thing that can be done with a lane now.
+         *
+         *     Args:
+         *         kind: the event it becomes. blocked: why it may not be done, or None.
+         *         asks_label: the label has to be read for it first. covering: for a change of covering.
+         *         to_key: the lane that would get the product, for dragging it on.
+         *         effect: what it does to the curve, in a few words.
+         *         window_min: when the target would be reached, min after the lane's zero. level_at_wall: likely level then.
+         */
+        LaneOption: {
+            /** Kind */
+            kind: string;
+            /** Title */
+            title: string;
+            /** Blocked */
+            blocked: string | null;
+            /** Asks Label */
+            asks_label: boolean;
+            /** Effect */
+            effect: string;
+            window_min: components["schemas"]["Window"];
+            /** Level At Wall */
+            level_at_wall: number;
+            covering?: components["schemas"]["Covering"] | null;
+            /** To Key */
+            to_key?: string | null;
+            /** Volume Strength */
+            volume_strength?: number | null;
+        };
+        /**
+         * OptionsOut
+         * @description What can be done with a lane now, and what each would do.
+         */
+        OptionsOut: {
+            /** Options */
+            options: components["schemas"]["LaneOption"][];
+        };
+        /**
+         * MeasuredOut
+         * @description What the colour reader measured, the level it looks like, and both as colours.
+         */
+        MeasuredOut: {
+            /** Lab */
+            lab: number[];
+            /** Level */
+            level: number;
+            /** Delta E */
+            delta_e: number;
+            /** Hex */
+            hex: string;
+            /** Level Hex */
+            level_hex: string;
+        };
+        /**
+         * Review
+         * @description A head as it came out.
+         */
+        Review: {
+            /** Lanes */
+            lanes: components["schemas"]["ReviewLane"][];
+            /** On Target Share */
+            on_target_share: number;
+            /** Unread */
+            unread: string[];
+            /** Advice */
+            advice: string;
+        };
+        /**
+         * ReviewLane
+         * @description One zone as it came out. `off_levels`: level reached less level wanted. `advised`: the way proposed first.
+         */
+        ReviewLane: {
+            /** Key */
+            key: string;
+            /** Zone Key */
+            zone_key: string;
+            /** Areas */
+            areas: string[];
+            /** Name */
+            name: string;
+            /** Before Level */
+            before_level: number;
+            /** Target Level */
+            target_level: number;
+            /** Level */
+            level: number;
+            /** Off Levels */
+            off_levels: number;
+            /** Is Read */
+            is_read: boolean;
+            /** Is On Target */
+            is_on_target: boolean;
+            /** Undertone */
+            undertone: string;
+            /** Says */
+            says: string;
+            /** Rest */
+            rest: string;
+            /** Rest Amount */
+            rest_amount: number;
+            /** Warmth */
+            warmth: number;
+            /** Before Hex */
+            before_hex: string;
+            /** Now Hex */
+            now_hex: string;
+            /** Target Hex */
+            target_hex: string;
+            /** Band */
+            band: string | null;
+            /** Options */
+            options: components["schemas"]["ReviewOption"][];
+            advised: components["schemas"]["Way"];
+        };
+        /**
+         * ReviewOption
+         * @description One way on for a zone.
+         *
+         *     Args:
+         *         hex, level: where it would end. volume_strength, minutes: of another application. blocked: why not, or None.
+         *         asks_label: the label has to be read for it first.
+         */
+        ReviewOption: {
+            way: components["schemas"]["Way"];
+            /** Title */
+            title: string;
+            /** Reason */
+            reason: string;
+            /** Hex */
+            hex: string;
+            /** Level */
+            level: number;
+            /** Volume Strength */
+            volume_strength?: number | null;
+            /** Minutes */
+            minutes?: number | null;
+            /** Blocked */
+            blocked?: string | null;
+            /**
+             * Asks Label
+             * @default false
+             */
+            asks_label: boolean;
+        };
+        /**
+         * ReviewOut
+         * @description The review step; `lightener_name` is whose label another application would ask.
+         */
+        ReviewOut: {
+            /**
+             * Service Id
+             * Format: uuid
+             */
+            service_id: string;
+            step: components["schemas"]["Step"];
+            tone: components["schemas"]["Tone"];
+            review: components["schemas"]["Review"] | null;
+            /** Open Zones */
+            open_zones: string[];
+            /** Lightener Name */
+            lightener_name: string;
+            undo: components["schemas"]["UndoOut"] | null;
+            /** Has Reader */
+            has_reader: boolean;
+            /**
+             * Server Now
+             * Format: date-time
+             */
+            server_now: string;
+        };
+        /**
+         * Way
+         * @description What can be done with a zone after the rinse.
+         * @enum {string}
+         */
+        Way: "tone" | "again" | "visit" | "lower";
+        /**
+         * BowlCount
+         * @description What so many bowls come to: how far apart the zones end, and how far from the wish. `gives_up` in words.
+         */
+        BowlCount: {
+            /** Count */
+            count: number;
+            /** Spread */
+            spread: number;
+            /** Mean Delta E */
+            mean_delta_e: number;
+            /** Worst Delta E */
+            worst_delta_e: number;
+            /** Gives Up */
+            gives_up: string;
+        };
+        /**
+         * ShelfShade
+         * @description A shade of the shelf for this person: `blocked` says why it may not be used, or None.
+         */
+        ShelfShade: {
             /** Key */
             key: string;
             /** Name */
             name: string;
+            /** Hex */
+            hex: string;
+            /** Level */
+            level: number;
+            /** Is Oxidative */
+            is_oxidative: boolean;
+            /** Label Max Min */
+            label_max_min: number;
+            /** Blocked */
+            blocked: string | null;
+        };
+        /**
+         * StrandSwatch
+         * @description What a rinsed strand may look like: its colour, and the dye that would be on it.
+         */
+        StrandSwatch: {
+            /** Deposit Share */
+            deposit_share: number;
+            /** Hex */
+            hex: string;
+            /** Is Expected */
+            is_expected: boolean;
+        };
+        /**
+         * ToneAct
+         * @description The next act at the basin.
+         */
+        ToneAct: {
+            /** Code */
+            code: string;
+            /** Id */
+            id: string;
+            /** Zone Key */
+            zone_key: string;
+            /** Part */
+            part: string;
+            /** Title */
+            title: string;
+            /** Detail */
+            detail: string;
+            /**
+             * Due At
+             * Format: date-time
+             */
+            due_at: string;
+            /** Hex */
+            hex: string | null;
+        };
+        /**
+         * ToneBowl
+         * @description One bowl to mix: grams by shade, developer, and where it goes.
+         */
+        ToneBowl: {
+            /** Number */
+            number: number;
+            /** Formula Key */
+            formula_key: string;
+            /** Formula Name */
+            formula_name: string;
+            /** Shade Keys */
+            shade_keys: string[];
+            /** Shade Names */
+            shade_names: string[];
+            /** Shades G */
+            shades_g: number[];
+            /** Developer G */
+            developer_g: number;
+            /** Developer Volume */
+            developer_volume: number;
+            /** Developer Parts */
+            developer_parts: number;
+            /** Share */
+            share: number;
+            /** Label Max Min */
+            label_max_min: number;
+            /** Lane Ids */
+            lane_ids: string[];
+            /** Lane Names */
+            lane_names: string[];
+            /** Hex */
+            hex: string;
+        };
+        /**
+         * ToneLane
+         * @description One zone at the tone step, or its root shadow. `id` is its key, with the part behind it for a shadow.
+         */
+        ToneLane: {
+            /** Id */
+            id: string;
+            /** Key */
+            key: string;
+            /** Part */
+            part: string;
+            /** Name */
+            name: string;
+            /** Zone Key */
+            zone_key: string;
+            /** Areas */
+            areas: string[];
             /** Porosity */
             porosity: string;
-            /** Start Level */
-            start_level: number;
+            /** Before Level */
+            before_level: number;
             /** Target Level */
             target_level: number;
             /** Level */
@@ -1954,13 +2532,24 @@ export interface components {
             is_read: boolean;
             /** Undertone */
             undertone: string;
+            /** Says */
+            says: string;
+            /** Rest */
+            rest: string;
+            /** Grab */
+            grab: string;
             /** Now Hex */
             now_hex: string;
             /** Wanted Hex */
             wanted_hex: string;
-            /** Options */
-            options: components["schemas"]["ToneOption"][];
+            proposal: components["schemas"]["ToneProposal"] | null;
             toner: components["schemas"]["TonerClock"] | null;
+            /** Ways */
+            ways: components["schemas"]["ToneWay"][];
+            /** Probe Change */
+            probe_change: string | null;
+            /** Meeting */
+            meeting: components["schemas"]["ToneMinute"][];
         };
         /**
          * ToneMinute
@@ -1971,39 +2560,6 @@ export interface components {
             minute: number;
             /** Hex */
             hex: string;
-        };
-        /**
-         * ToneOption
-         * @description One shade for a zone, at its best time.
-         *
-         *     Args:
-         *         blocked: why it may not go on this person, or None. depth_lost_levels: how much darker, in levels.
-         */
-        ToneOption: {
-            /** Shade Key */
-            shade_key: string;
-            /** Shade Name */
-            shade_name: string;
-            /** Minutes */
-            minutes: number;
-            /** Hex */
-            hex: string;
-            /** Delta E */
-            delta_e: number;
-            /** Depth Lost Levels */
-            depth_lost_levels: number;
-            /** Product G */
-            product_g: number;
-            /** Developer G */
-            developer_g: number;
-            /** Developer Volume */
-            developer_volume: number;
-            /** Label Max Min */
-            label_max_min: number;
-            /** Blocked */
-            blocked: string | null;
-            /** Steps */
-            steps: components["schemas"]["ToneMinute"][];
         };
         /**
          * ToneOut
@@ -2019,11 +2575,16 @@ export interface components {
             tone: components["schemas"]["Tone"];
             /** Wanted Level */
             wanted_level: number | null;
-            /** Lanes */
-            lanes: components["schemas"]["ToneLane"][];
+            /** Most Bowls */
+            most_bowls: number;
+            tone_step: components["schemas"]["ToneStep"] | null;
             /** Open Zones */
             open_zones: string[];
             undo: components["schemas"]["UndoOut"] | null;
+            /** Conflicts */
+            conflicts: components["schemas"]["ConflictOut"][];
+            /** Has Reader */
+            has_reader: boolean;
             /**
              * Server Now
              * Format: date-time
@@ -2031,14 +2592,125 @@ export interface components {
             server_now: string;
         };
         /**
+         * ToneOutcome
+         * @description What a toner leaves in the end: as hair that takes little, as much as likely, or much would have it.
+         */
+        ToneOutcome: {
+            /** Little Hex */
+            little_hex: string;
+            /** Likely Hex */
+            likely_hex: string;
+            /** Much Hex */
+            much_hex: string;
+        };
+        /**
+         * ToneProposal
+         * @description What a bowl does to one zone, minute by minute.
+         */
+        ToneProposal: {
+            /** Bowl */
+            bowl: number;
+            /** Formula Name */
+            formula_name: string;
+            /** Minutes */
+            minutes: number;
+            /** Hex */
+            hex: string;
+            /** Delta E */
+            delta_e: number;
+            /** Depth Lost Levels */
+            depth_lost_levels: number;
+            /** Is Too Dark */
+            is_too_dark: boolean;
+            /** Grams */
+            grams: number;
+            /** Product G */
+            product_g: number;
+            /** Developer G */
+            developer_g: number;
+            /** Steps */
+            steps: components["schemas"]["ToneMinute"][];
+            outcome: components["schemas"]["ToneOutcome"];
+            /** Start Min */
+            start_min: number;
+            /** Rinse Min */
+            rinse_min: number;
+            /** Emulsify Min */
+            emulsify_min: number;
+            /** Over Min */
+            over_min: number;
+            /** Is Alone */
+            is_alone: boolean;
+        };
+        /**
+         * ToneStep
+         * @description The tone step as a whole.
+         *
+         *     Args:
+         *         flat_hex: grey of the same lightness beside a white, else None. finish_min: after the first toner.
+         *         blocked: why nothing of the shelf may be used, or None. is_wash_only: only pigmented shampoo is left.
+         */
+        ToneStep: {
+            wish: components["schemas"]["Wish"];
+            /** Is Own Wish */
+            is_own_wish: boolean;
+            /** Wanted Hex */
+            wanted_hex: string;
+            /** Flat Hex */
+            flat_hex: string | null;
+            /** Counts */
+            counts: components["schemas"]["BowlCount"][];
+            /** Bowls */
+            bowls: components["schemas"]["ToneBowl"][];
+            /** Lanes */
+            lanes: components["schemas"]["ToneLane"][];
+            /** Acts */
+            acts: components["schemas"]["ToneAct"][];
+            /** Shelf */
+            shelf: components["schemas"]["ShelfShade"][];
+            /** Finish Min */
+            finish_min: number;
+            /** Shadow Length Mm */
+            shadow_length_mm: number;
+            /** Shadow Blend Mm */
+            shadow_blend_mm: number;
+            /** Blocked */
+            blocked: string | null;
+            /** Is Wash Only */
+            is_wash_only: boolean;
+        };
+        /**
+         * ToneWay
+         * @description One of two ways to meet a rest of dye, or ends that hold ash; `gained_l` is L* gained by it, or lost.
+         */
+        ToneWay: {
+            /** Title */
+            title: string;
+            /** Formula Name */
+            formula_name: string;
+            /** Hex */
+            hex: string;
+            /** Delta E */
+            delta_e: number;
+            /** Gained L */
+            gained_l: number;
+        };
+        /**
          * TonerClock
          * @description A toner on a zone.
+         *
+         *     Args:
+         *         minutes: planned. window_min: when it should be ready: early for hair that takes much, late for little.
+         *         label_at: when its label's time is up. on_min: minutes on the hair so far, or in all.
+         *         lab_now: CIELAB of what the hair should be now, or was left as.
+         *         warning: against rinsing it now, or None. uptake: likely, beside what was expected.
+         *         strand_scale: what a strand rinsed now may look like, palest first; empty once it is rinsed.
          */
         TonerClock: {
+            /** Formula Name */
+            formula_name: string;
             /** Shade Key */
             shade_key: string;
-            /** Shade Name */
-            shade_name: string;
             /**
              * Applied At
              * Format: date-time
@@ -2046,6 +2718,7 @@ export interface components {
             applied_at: string;
             /** Minutes */
             minutes: number;
+            window_min: components["schemas"]["Window"];
             /**
              * Due At
              * Format: date-time
@@ -2058,10 +2731,142 @@ export interface components {
              * Format: date-time
              */
             label_at: string;
+            /** Emulsify At */
+            emulsify_at: string | null;
+            /** Strand At */
+            strand_at: string | null;
             /** Rinsed At */
             rinsed_at: string | null;
+            /** On Min */
+            on_min: number;
+            /** Hex Now */
+            hex_now: string;
+            /** Lab Now */
+            lab_now: number[];
             /** Curve */
             curve: components["schemas"]["ToneMinute"][];
+            uptake: components["schemas"]["Uptake"];
+            /** Strand Count */
+            strand_count: number;
+            /** Is Pulled Back */
+            is_pulled_back: boolean;
+            /** Warning */
+            warning: string | null;
+            /** Strand Scale */
+            strand_scale: components["schemas"]["StrandSwatch"][];
+            /** Product G */
+            product_g: number;
+            /** Developer G */
+            developer_g: number;
+            outcome: components["schemas"]["ToneOutcome"] | null;
+        };
+        /**
+         * Uptake
+         * @description Uptake of a zone beside what is expected of it: likely, and with 10 % less or more.
+         */
+        Uptake: {
+            /** Little */
+            little: number;
+            /** Likely */
+            likely: number;
+            /** Much */
+            much: number;
+        };
+        /**
+         * Wish
+         * @description The colour the head is to end at.
+         *
+         *     Args:
+         *         tone; level: depth, 1 to 10. hue_deg: of a pastel, CIELAB hue angle, 0 to 360.
+         *         lab: a colour picked from the scale or measured on a strand, CIELAB; it then stands for all of these.
+         *         is_warmth_back: in the coolest whites a little gold is put back.
+         */
+        Wish: {
+            tone: components["schemas"]["Tone"];
+            /** Level */
+            level: number;
+            /**
+             * Hue Deg
+             * @default 0
+             */
+            hue_deg: number;
+            /** Lab */
+            lab?: number[] | null;
+            /**
+             * Is Warmth Back
+             * @default true
+             */
+            is_warmth_back: boolean;
+        };
+        /**
+         * Tried
+         * @description An own formula over some zones, and how near it brings them to one another.
+         */
+        Tried: {
+            /** Formula Name */
+            formula_name: string;
+            /** Spread */
+            spread: number;
+            /** Mean Delta E */
+            mean_delta_e: number;
+            /** Developer Volume */
+            developer_volume: number;
+            /** Developer Parts */
+            developer_parts: number;
+            /** Label Max Min */
+            label_max_min: number;
+            /** Zones */
+            zones: components["schemas"]["TriedZone"][];
+        };
+        /**
+         * TriedZone
+         * @description What an own formula would do to a zone.
+         */
+        TriedZone: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Minutes */
+            minutes: number;
+            /** Hex */
+            hex: string;
+            /** Now Hex */
+            now_hex: string;
+            /** Delta E */
+            delta_e: number;
+            /** Depth Lost Levels */
+            depth_lost_levels: number;
+            /** Is Too Dark */
+            is_too_dark: boolean;
+            /** Steps */
+            steps: components["schemas"]["ToneMinute"][];
+            /** Product G */
+            product_g: number;
+            /** Developer G */
+            developer_g: number;
+        };
+        /**
+         * FormulaIn
+         * @description A formula of the technician's own, for some zones.
+         */
+        FormulaIn: {
+            /** Shade Key */
+            shade_key: string;
+            /**
+             * Second Key
+             * @default
+             */
+            second_key: string;
+            /**
+             * Share
+             * @default 1
+             */
+            share: number;
+            /** Developer Parts */
+            developer_parts?: number | null;
+            /** Zone Keys */
+            zone_keys: string[];
         };
         /**
          * Aim
@@ -2571,6 +3376,8 @@ export interface components {
             bowls: components["schemas"]["RecordBowl"][];
             /** Toners */
             toners: components["schemas"]["RecordToner"][];
+            /** Toned Apart */
+            toned_apart: number | null;
             /** Cautions */
             cautions: components["schemas"]["RecordCaution"][];
             /** Lines */
@@ -2613,6 +3420,10 @@ export interface components {
             now_hex: string;
             /** Left Hex */
             left_hex: string;
+            /** Wanted Hex */
+            wanted_hex: string;
+            /** Says */
+            says: string;
         };
     };
     responses: never;
@@ -3590,6 +4401,71 @@ export interface operations {
             };
         };
     };
+    apps_services_api_read_wishes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WishesOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     apps_services_api_start_service: {
         parameters: {
             query?: never;
@@ -3935,7 +4811,7 @@ export interface operations {
             };
         };
     };
-    apps_services_api_read_tone: {
+    apps_services_api_read_log: {
         parameters: {
             query?: never;
             header?: never;
@@ -3952,7 +4828,350 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    "application/json": components["schemas"]["LogOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_api_read_options: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OptionsOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_api_measure_lane: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasuredOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_api_read_review: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReviewOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_api_read_tone: {
+        parameters: {
+            query?: {
+                bowls?: number;
+            };
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
                     "application/json": components["schemas"]["ToneOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_api_try_own_formula: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FormulaIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tried"];
                 };
             };
             /** @description Unauthorized */

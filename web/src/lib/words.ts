@@ -88,6 +88,29 @@ export const tones = [
   { value: 'warm', name: 'Warm' },
   { value: 'gold', name: 'Gold' },
 ] as const
+export const basinTones = [...tones, { value: 'silver', name: 'Silver' }, { value: 'pearl', name: 'Pearl' }] as const
+export const grabs = [
+  { value: 'little', name: 'Little' },
+  { value: 'even', name: 'Evenly' },
+  { value: 'much', name: 'Grabbed' },
+] as const
+export const warmths = [
+  { value: '-1', name: 'Cooler than it' },
+  { value: '0', name: 'Like it' },
+  { value: '1', name: 'Warmer than it' },
+] as const
+export const rests = [
+  { value: '', name: 'None' },
+  { value: 'green', name: 'Green' },
+  { value: 'blue', name: 'Blue' },
+  { value: 'violet', name: 'Ash, violet' },
+  { value: 'red', name: 'Red' },
+] as const
+export const restAmounts = [
+  { value: '0.25', name: 'Faint' },
+  { value: '0.5', name: 'Clear' },
+  { value: '1', name: 'Strong' },
+] as const
 export const modes = [
   { value: 'wiped', name: 'Wiped' },
   { value: 'through_product', name: 'Through product' },
@@ -108,3 +131,14 @@ export const aims = {
   quick: { name: 'Quick', says: 'soonest inside every limit' },
 } as const
 export const modeName = (value: string): string => modes.find((m) => m.value === value)?.name.toLowerCase() ?? value
+export const stretches = [
+  { value: 'returns', name: 'Returns' },
+  { value: 'slow', name: 'Slowly' },
+  { value: 'stays_stretched', name: 'Gummy, stays' },
+  { value: 'snaps', name: 'Snaps' },
+] as const
+export const feels = [
+  { value: 'fine', name: 'Fine' },
+  { value: 'warm', name: 'Warm' },
+  { value: 'burns', name: 'Burns or itches' },
+] as const

@@ -13,10 +13,13 @@ const props = defineProps<{
   zero: number
   now: number
   isUrgent: boolean
+  isWaiting?: boolean
 }>()
 const emit = defineEmits<{ open: [] }>()
 const sinceZero = computed(() => props.now - props.zero)
-const isLive = computed(() => props.lane.phase === 'processing')
+const isLive = computed(
+  () => props.lane.phase === 'processing' || (props.lane.phase === 'applying' && props.lane.application_count > 1),
+)
 const level = computed(() => {
   if (props.lane.phase === 'rinsed') return props.lane.achieved_level ?? props.lane.level_now.likely
   return isLive.value
@@ -33,25 +36,30 @@ const applyFrom = computed(
 const status = computed<{ text: string; isStrong: boolean; isDue?: boolean }>(() => {
   const lane = props.lane
   if (lane.phase === 'waiting') return { text: lane.has_bowl ? 'bowl is mixed' : 'waits', isStrong: false }
+  if (lane.stop_reason) return { text: 'rinse at once', isStrong: true }
+  if (lane.phase === 'applying' && lane.application_count > 1) return { text: 'new product going on', isStrong: false }
   if (lane.phase === 'applying')
     return { text: `last section in ${Math.max(0, Math.round(-sinceZero.value))} min`, isStrong: false }
   if (lane.phase === 'rinsed')
     return { text: lane.is_passed_wall ? 'rinsed past the label' : 'rinsed', isStrong: lane.is_passed_wall }
   if (toWall.value <= 0) return { text: `label passed ${countdown(toWall.value)}`, isStrong: true }
-  if (toWall.value <= 3) return { text: `wall in ${countdown(toWall.value)}`, isStrong: true }
+  const [soon, near] = lane.warn_mins as [number, number]
+  if (sinceZero.value >= near) return { text: `wall in ${countdown(toWall.value)}`, isStrong: true }
   const { early, late } = lane.window_min
+  const isWallNear = sinceZero.value >= soon
   if (lane.advice?.act === 'rinse') return { text: 'ready: rinse', isStrong: false, isDue: true }
   if (lane.advice?.act === 'short') return { text: 'will stop short', isStrong: false, isDue: true }
   if (lane.advice?.act === 'leave' && lane.advice.then === 'rinse') {
     const due = Math.max(0, Math.round(lane.advice.due_min - sinceZero.value))
-    return { text: `rinse in ${due} · wall ${Math.round(toWall.value)}`, isStrong: false }
+    return { text: `rinse in ${due} · wall ${Math.round(toWall.value)}`, isStrong: false, isDue: isWallNear }
   }
   if (early === null || early > lane.wall_min)
-    return { text: `wall in ${toWall.value.toFixed(0)} min`, isStrong: false }
+    return { text: `wall in ${toWall.value.toFixed(0)} min`, isStrong: false, isDue: isWallNear }
   const from = Math.max(0, Math.round(early - sinceZero.value))
   const wall = Math.round(toWall.value)
   const to = late === null || late > lane.wall_min ? '' : ` to ${Math.max(0, Math.round(late - sinceZero.value))}`
-  return { text: to ? `in ${from}${to} · wall ${wall}` : `from ${from} · wall ${wall}`, isStrong: false }
+  const text = to ? `in ${from}${to} · wall ${wall}` : `from ${from} · wall ${wall}`
+  return { text, isStrong: false, isDue: isWallNear }
 })
 const window = computed(() => {
   const at = (m: number | null) => (m === null ? null : props.zero + m)
@@ -76,13 +84,21 @@ const label = computed(
     >
       <span
         class="num flex size-8 shrink-0 items-center justify-center rounded-[4px] text-lg"
-        :class="isUrgent ? 'bg-signal text-signal-ink' : 'bg-sunk'"
+        :class="[
+          isUrgent ? 'bg-signal text-signal-ink' : 'bg-sunk',
+          lane.is_last_placed ? 'outline-2 outline-offset-2 outline-ink outline-dashed' : '',
+        ]"
         >{{ number }}</span
       >
       <span class="min-w-0">
         <span class="narrow block truncate text-[17px] leading-tight font-semibold">{{ lane.name }}</span>
         <span class="block truncate text-[13px] text-soft"
-          >{{ levelText(lane.volume_strength) }} vol<span class="md:hidden">
+          ><b v-if="isWaiting" class="text-ink">not sent · </b>{{ levelText(lane.volume_strength) }} vol<span
+            v-if="lane.notes.length"
+            class="md:max-lg:hidden"
+          >
+            · {{ lane.notes.join(', ') }}</span
+          ><span class="md:hidden">
             · {{ level.toFixed(1) }} → {{ levelText(lane.target_level) }} ·
             <b :class="{ 'text-stop': status.isStrong }">{{ status.text }}</b></span
           ></span
@@ -125,7 +141,7 @@ const label = computed(
 
 <style>
 .lane-strip {
-  height: clamp(40px, calc((100dvh - 380px) / var(--lanes, 8)), 76px);
+  height: clamp(40px, calc((100dvh - 424px) / var(--lanes, 8)), 76px);
 }
 @media (max-width: 767px) {
   .lane-strip {

@@ -8,6 +8,7 @@ const steps = [
   { key: 'consultation', name: 'Consultation' },
   { key: 'plan', name: 'Plan' },
   { key: 'chair', name: 'Chair' },
+  { key: 'review', name: 'Review' },
   { key: 'tone', name: 'Tone' },
   { key: 'record', name: 'Record' },
 ]
@@ -21,18 +22,18 @@ const painted = computed(() => ({
 
 <template>
   <nav aria-label="Steps of this service" class="w-full">
-    <ol class="grid grid-cols-5">
+    <ol class="grid grid-cols-6">
       <li v-for="(s, i) in steps" :key="s.key">
         <RouterLink
           v-if="i <= at"
           :to="{ name: s.key, params: { id: serviceId } }"
-          class="flex min-h-12 items-end justify-center pb-2 text-[13px] sm:text-[15px]"
+          class="flex min-h-12 items-end justify-center pb-2 text-[12px] sm:text-[15px]"
           :class="route.name === s.key ? 'font-bold' : 'font-medium text-soft hover:text-ink'"
           :aria-current="route.name === s.key ? 'page' : undefined"
         >
           {{ s.name }}
         </RouterLink>
-        <span v-else class="flex min-h-12 items-end justify-center pb-2 text-[13px] text-soft sm:text-[15px]">{{
+        <span v-else class="flex min-h-12 items-end justify-center pb-2 text-[12px] text-soft sm:text-[15px]">{{
           s.name
         }}</span>
       </li>

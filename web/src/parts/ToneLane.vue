@@ -1,90 +1,137 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { Schemas } from '../api/client'
-import { gradient, pointAt, toPercent, clampPercent } from '../lib/strip'
-import { countdown, grams, levelText, minutesUntil } from '../lib/time'
+import { clampPercent, gradient, toPercent } from '../lib/strip'
+import { countdown, levelText, minutesUntil } from '../lib/time'
 
-/** One rinsed zone: what it is now, what each shade makes of it minute by minute, and its toner's clock. */
-const props = defineProps<{ lane: Schemas['ToneLane']; now: number; isBusy: boolean; isLocked: boolean }>()
-const emit = defineEmits<{ apply: [option: Schemas['ToneOption']]; rinse: []; read: [] }>()
-const picked = ref<string | null>(null)
-const option = computed(() => props.lane.options.find((o) => o.shade_key === picked.value) ?? props.lane.options[0])
+/** One zone at the basin: what it is now, what its bowl makes of it minute by minute, and its toner's clock. */
+const props = defineProps<{
+  lane: Schemas['ToneLane']
+  now: number
+  isNext: boolean
+  isBusy: boolean
+  isLocked: boolean
+}>()
+const emit = defineEmits<{ apply: []; open: []; strand: []; emulsify: []; rinse: []; read: [] }>()
 const clock = computed(() => props.lane.toner)
+const plan = computed(() => props.lane.proposal)
 const onFor = computed(() => (clock.value ? -minutesUntil(clock.value.applied_at, props.now) : 0))
-const ended = computed(() =>
-  clock.value?.rinsed_at ? -minutesUntil(clock.value.applied_at, new Date(clock.value.rinsed_at).getTime()) : null,
+const ended = computed(() => (clock.value?.rinsed_at ? clock.value.on_min : null))
+const minute = computed(() => ended.value ?? onFor.value)
+const dueMin = computed(() =>
+  clock.value ? (new Date(clock.value.due_at).getTime() - new Date(clock.value.applied_at).getTime()) / 60_000 : 0,
 )
-const axis = computed(() => ({ from: 0, to: clock.value?.label_max_min ?? 20 }))
-const hexNow = computed(() => pointAt(clock.value?.curve ?? [], ended.value ?? onFor.value)?.hex ?? props.lane.now_hex)
+const axis = computed(() => ({ from: 0, to: Math.max(clock.value?.label_max_min ?? 20, ended.value ?? 0) }))
 const isPast = computed(
   () => clock.value !== null && ended.value === null && onFor.value > (clock.value?.label_max_min ?? 0),
 )
-const x = (minute: number) => `${clampPercent(toPercent(axis.value, minute))}%`
+const x = (m: number) => `${clampPercent(toPercent(axis.value, m))}%`
+/** When it should be ready, and the label's time. */
+const ready = computed(() => {
+  const window = clock.value?.window_min
+  const label = `label ${(clock.value?.label_max_min ?? 0).toFixed(0)}`
+  if (!window || window.likely === null) return `stays paler than planned, ${label}`
+  return `ready ${(window.early ?? window.likely).toFixed(0)}–${(window.late ?? clock.value?.label_max_min ?? 0).toFixed(0)} min, ${label}`
+})
+const hexNow = computed(() => {
+  const curve = clock.value?.curve ?? []
+  const at = curve[Math.min(Math.round(minute.value), curve.length - 1)]
+  return ended.value === null ? (at?.hex ?? props.lane.now_hex) : (clock.value?.hex_now ?? props.lane.now_hex)
+})
+const depth = (levels: number) =>
+  Math.abs(levels) < 0.05
+    ? 'no depth lost'
+    : `${Math.abs(levels).toFixed(1)} level ${levels > 0 ? 'deeper' : 'lighter'}`
 </script>
 
 <template>
   <article
-    class="panel grid items-center gap-x-5 gap-y-3 !py-3 md:grid-cols-[150px_minmax(0,1fr)] lg:grid-cols-[140px_minmax(0,1fr)_246px]"
+    class="panel grid items-center gap-x-5 gap-y-2 !py-3 md:grid-cols-[56px_132px_minmax(0,1fr)_256px]"
     :aria-label="lane.name"
   >
+    <p
+      class="num hidden size-14 items-center justify-center rounded-[7px] border-2 border-ink text-[34px] leading-none md:flex"
+      :class="{ 'border-line text-soft': !plan && !clock }"
+      :aria-label="plan ? `Bowl ${plan.bowl}` : 'toner'"
+    >
+      {{ plan ? plan.bowl : clock && ended === null ? '●' : '✓' }}
+    </p>
     <div>
-      <h2 class="narrow text-[19px]">{{ lane.name }}</h2>
-      <p class="num text-[22px] leading-tight">
-        {{ levelText(lane.level) === lane.level.toFixed(1) ? lane.level.toFixed(1) : levelText(lane.level) }}
-        <span class="text-base font-normal text-soft" style="font-stretch: 92%">{{ lane.undertone }}</span>
+      <button
+        type="button"
+        class="narrow text-left text-[19px] leading-tight font-semibold hover:underline"
+        @click="emit('open')"
+      >
+        <span v-if="plan" class="num mr-1 md:hidden">{{ plan.bowl }}</span>{{ lane.name }}
+      </button>
+      <p class="leading-tight">
+        <span class="num mr-1.5 text-[20px]">{{ levelText(lane.level) }}</span><span class="text-soft">{{
+          lane.undertone
+        }}</span>
       </p>
       <button
         v-if="!lane.is_read && !isLocked"
         type="button"
-        class="mt-1 min-h-9 text-sm font-semibold underline underline-offset-4"
+        class="min-h-9 text-sm font-semibold underline underline-offset-4"
         @click="emit('read')"
       >
         not read yet: read it
       </button>
-      <p v-else class="text-sm text-soft">porosity {{ lane.porosity }}</p>
     </div>
 
     <template v-if="clock">
       <div>
         <p class="mb-1 flex items-baseline justify-between gap-3">
-          <strong class="text-lg">{{ clock.shade_name }}</strong><span class="text-soft">{{
-            ended === null
-              ? `planned ${clock.minutes.toFixed(0)} min, label ${clock.label_max_min.toFixed(0)}`
-              : `on for ${ended.toFixed(0)} min`
-          }}</span>
+          <strong class="text-[17px]">{{ clock.formula_name }}</strong>
+          <span class="text-soft">{{ ended === null ? ready : `on for ${ended.toFixed(0)} min` }}</span>
         </p>
         <div
           class="strip relative h-11 overflow-hidden"
           role="img"
-          :aria-label="`${clock.shade_name} on for ${onFor.toFixed(0)} of ${clock.minutes.toFixed(0)} min`"
+          :aria-label="`${clock.formula_name} on for ${minute.toFixed(0)} of ${dueMin.toFixed(0)} min`"
         >
           <div class="absolute inset-x-0 top-[15px] h-[14px]" :style="{ background: gradient(clock.curve) }" />
-          <div class="absolute top-[6px] left-0 h-8 overflow-hidden" :style="{ width: x(ended ?? onFor) }">
+          <div class="absolute top-[6px] left-0 h-8 overflow-hidden" :style="{ width: x(minute) }">
             <div
               class="h-full"
               :style="{
                 background: gradient(clock.curve),
-                width: `${10000 / Math.max(clampPercent(toPercent(axis, ended ?? onFor)), 0.5)}%`,
+                width: `${10000 / Math.max(clampPercent(toPercent(axis, minute)), 0.5)}%`,
               }"
             />
           </div>
-          <div class="absolute top-0 h-11 w-[5px] -translate-x-1/2 bg-ink" :style="{ left: x(clock.minutes) }" />
+          <div class="absolute top-0 h-11 w-[5px] -translate-x-1/2 bg-ink" :style="{ left: x(dueMin) }" />
           <div v-if="ended === null" class="absolute top-0 h-11 w-[2.5px] bg-signal" :style="{ left: x(onFor) }" />
         </div>
+        <p v-if="clock.warning && ended === null" class="mt-1 text-sm leading-snug">
+          {{ clock.warning.split('. ')[0] }}.
+        </p>
       </div>
-      <div class="flex items-center gap-3 md:col-start-2 lg:col-start-auto">
+      <div class="flex flex-wrap items-center gap-2">
         <svg class="swatch size-12 shrink-0" viewBox="0 0 44 44" role="img" aria-label="Left now, right wanted">
           <circle cx="22" cy="22" r="21" :fill="hexNow" />
           <path d="M22 1 A21 21 0 0 1 22 43 Z" :fill="lane.wanted_hex" />
         </svg>
         <template v-if="ended === null">
-          <p class="num text-[34px] leading-none" :class="{ 'text-stop': isPast }" role="timer">
+          <p class="num grow text-[34px] leading-none" :class="{ 'text-stop': isPast }" role="timer">
             {{ countdown(minutesUntil(clock.due_at, now)) }}
           </p>
           <button
+            v-if="clock.emulsify_at && !clock.strand_count"
             type="button"
-            class="btn ml-auto"
-            :class="onFor >= clock.minutes ? 'btn-act' : ''"
+            class="btn !px-2.5 text-[15px]"
+            :disabled="isBusy || isLocked"
+            @click="emit('emulsify')"
+          >
+            Emulsified
+          </button>
+          <button type="button" class="btn !px-2.5 text-[15px]" :disabled="isBusy || isLocked" @click="emit('strand')">
+            Strand
+          </button>
+          <button
+            type="button"
+            class="btn ml-auto !px-2.5 text-[15px]"
+            :class="onFor >= dueMin ? 'btn-act' : ''"
             :disabled="isBusy || isLocked"
             @click="emit('rinse')"
           >
@@ -95,61 +142,76 @@ const x = (minute: number) => `${clampPercent(toPercent(axis.value, minute))}%`
       </div>
     </template>
 
-    <template v-else-if="option">
+    <template v-else-if="plan">
       <div class="min-w-0">
         <div
           class="swatch flex h-12 overflow-hidden rounded-[4px]"
           role="img"
-          :aria-label="`${option.shade_name}: colour now, at 5, 10, 15 and 20 min, and wanted`"
+          :aria-label="`Colour now, with bowl ${plan.bowl} at 5, 10, 15 and 20 min, and wanted`"
         >
           <span class="w-[18%]" :style="{ background: lane.now_hex }" />
-          <span v-for="s in option.steps" :key="s.minute" class="grow" :style="{ background: s.hex }" />
+          <span v-for="s in plan.steps" :key="s.minute" class="grow" :style="{ background: s.hex }" />
           <span class="w-[18%] border-l-[5px] border-panel" :style="{ background: lane.wanted_hex }" />
         </div>
         <div class="flex text-[12px] text-soft" aria-hidden="true">
           <span class="w-[18%]">now</span
-          ><span v-for="s in option.steps" :key="s.minute" class="num grow basis-0 text-[13px]">{{ s.minute }} min</span
+          ><span v-for="s in plan.steps" :key="s.minute" class="num grow basis-0 text-[13px]">{{ s.minute }} min</span
           ><span class="w-[18%] pl-[5px]">wanted</span>
         </div>
-        <div class="mt-1 flex flex-wrap gap-1.5" role="group" :aria-label="`Shades for ${lane.name}`">
-          <button
-            v-for="o in lane.options"
-            :key="o.shade_key"
-            type="button"
-            class="narrow flex min-h-12 items-center gap-2 rounded-[5px] border px-2.5 text-[15px]"
-            :class="o.shade_key === option.shade_key ? 'border-ink bg-raised font-bold' : 'border-line'"
-            :aria-pressed="o.shade_key === option.shade_key"
-            @click="picked = o.shade_key"
+        <p class="mt-0.5 text-[15px] leading-snug">{{ lane.says }}.</p>
+        <p v-if="lane.probe_change" class="text-sm leading-snug font-semibold">{{ lane.probe_change }}</p>
+        <p v-for="w in lane.ways" :key="w.title" class="mt-0.5 flex items-center gap-2 text-sm">
+          <span class="swatch size-5 shrink-0 rounded-full" :style="{ background: w.hex }" /><span
+            ><strong>{{ w.title }}</strong
+            >: {{ w.formula_name }}, {{ w.delta_e.toFixed(1) }} from the wish, {{ Math.abs(w.gained_l).toFixed(1) }} L*
+            {{ w.gained_l < 0 ? 'darker' : 'brighter' }}</span
           >
-            <span class="size-5 rounded-full border border-strong" :style="{ background: o.hex }" />{{ o.shade_name }}
-            <span class="num">{{ o.minutes.toFixed(0) }}′</span
-            ><span v-if="o.blocked" class="font-bold text-stop">blocked</span>
-          </button>
+        </p>
+        <div v-if="lane.meeting.length" class="mt-1.5">
+          <div
+            class="swatch h-4 rounded-[3px]"
+            role="img"
+            aria-label="The meeting line from the scalp down"
+            :style="{ background: gradient(lane.meeting) }"
+          />
+          <p class="text-[12px] text-soft">
+            from the scalp down, {{ lane.meeting[lane.meeting.length - 1]?.minute.toFixed(0) }} mm
+          </p>
         </div>
       </div>
-      <div class="md:col-start-2 lg:col-start-auto">
+      <div>
         <p class="leading-snug">
-          <span class="num text-[24px]">{{ option.minutes.toFixed(0) }}</span> min · {{ grams(option.product_g) }} g +
-          {{ grams(option.developer_g) }} g of {{ levelText(option.developer_volume) }} vol
+          <span class="num text-[26px]">{{ plan.minutes.toFixed(0) }}</span> min
+          <span class="text-soft"
+            >· on at +{{ plan.start_min.toFixed(0) }}, off at +{{ plan.rinse_min.toFixed(0) }}</span
+          >
         </p>
-        <p class="text-sm text-soft">
-          difference {{ option.delta_e.toFixed(1) }} ·
-          {{
-            option.depth_lost_levels < 0.05 ? 'no depth lost' : `${option.depth_lost_levels.toFixed(1)} level deeper`
-          }}
+        <p class="flex items-center gap-2 text-sm text-soft">
+          <span
+            class="swatch flex h-5 w-14 shrink-0 overflow-hidden rounded-[3px]"
+            role="img"
+            aria-label="If the hair takes little, as likely, much"
+          >
+            <span class="grow" :style="{ background: plan.outcome.little_hex }" /><span
+              class="grow"
+              :style="{ background: plan.outcome.likely_hex }" /><span
+              class="grow"
+              :style="{ background: plan.outcome.much_hex }" /></span
+          >{{ plan.delta_e.toFixed(1) }} from the wish, {{ depth(plan.depth_lost_levels) }}
         </p>
-        <p v-if="option.blocked" class="mt-1 font-semibold text-stop">{{ option.blocked }}</p>
+        <p v-if="plan.is_too_dark" class="text-sm font-semibold text-stop">Darker than allowed at every minute</p>
+        <p v-else-if="plan.is_alone" class="text-sm text-soft">rinse it by itself</p>
         <button
-          v-else
           type="button"
-          class="btn btn-act mt-1.5 w-full"
+          class="btn mt-1.5 w-full"
+          :class="{ 'btn-act': isNext }"
           :disabled="isBusy || isLocked"
-          @click="emit('apply', option)"
+          @click="emit('apply')"
         >
-          Toner is on
+          Bowl {{ plan.bowl }} is on
         </button>
       </div>
     </template>
-    <p v-else class="text-soft">There is no toner on the shelf.</p>
+    <p v-else class="text-soft md:col-span-2">No toner that may go on this person.</p>
   </article>
 </template>

@@ -108,87 +108,109 @@ describe('a lane at the chair', () => {
   })
 })
 
-const option = (more: object = {}) => ({
-  shade_key: 'fog',
-  shade_name: 'Fog 9',
+const proposal = (more: object = {}) => ({
+  bowl: 2,
+  formula_name: 'Fog 9 + Oat 9 1:1',
   minutes: 12,
   hex: '#bbaa99',
   delta_e: 3.25,
   depth_lost_levels: 0.4,
-  product_g: 10,
-  developer_g: 15,
-  developer_volume: 7,
-  label_max_min: 20,
-  blocked: null,
+  is_too_dark: false,
+  grams: 25,
   steps: [5, 10].map((minute) => ({ minute, hex: '#ccbbaa' })),
+  outcome: { little_hex: '#ccbbaa', likely_hex: '#bbaa99', much_hex: '#aa9988' },
+  start_min: 3,
+  rinse_min: 18,
+  emulsify_min: 9,
+  over_min: 0,
+  is_alone: false,
   ...more,
 })
 const clockOf = (more: object = {}) => ({
+  formula_name: 'Fog 9',
   shade_key: 'fog',
-  shade_name: 'Fog 9',
   applied_at: at(0),
   minutes: 12,
+  window_min: { early: 9, likely: 12, late: 16 },
   due_at: at(12),
   label_max_min: 20,
   label_at: at(20),
+  emulsify_at: at(6),
+  strand_at: at(7),
   rinsed_at: null,
+  on_min: 5,
+  hex_now: '#c0b090',
   curve: [point(0, 9, '#d2b488'), point(20, 9, '#a59b84')],
+  strand_count: 0,
+  warning: 'It only looks dark',
+  strand_scale: [],
   ...more,
 })
 const tone = (more: object = {}, minute = 5) =>
   mount(ToneLane, {
     props: {
       lane: {
-        key: 'crown', name: 'Crown', porosity: 'normal', start_level: 4, target_level: 9, level: 9, is_read: true,
-        undertone: 'pale yellow', now_hex: '#c8a676', wanted_hex: '#b5b0a8', options: [option(), option({ shade_key: 'wash', shade_name: 'Wash' })],
-        toner: null, ...more,
-      } as Schemas['ToneLane'], // prettier-ignore
+        id: 'crown', key: 'crown', part: '', name: 'Crown', level: 9, is_read: true, undertone: 'pale yellow',
+        says: 'Pale yellow at 9: violet', now_hex: '#c8a676', wanted_hex: '#b5b0a8', proposal: proposal(), toner: null,
+        ways: [], probe_change: null, meeting: [], ...more,
+      } as unknown as Schemas['ToneLane'], // prettier-ignore
       now: START + minute * 60_000,
+      isNext: true,
       isBusy: false,
       isLocked: false,
     },
   })
+const press = (wrapper: ReturnType<typeof tone>, text: string) =>
+  wrapper
+    .findAll('button')
+    .find((b) => b.text() === text)!
+    .trigger('click')
 
-describe('a zone at the tone', () => {
-  it('proposes the first shade with time, grams and what it leaves', () => {
+describe('a zone at the basin', () => {
+  it('says its bowl, time, place in the order and what it leaves', () => {
     const text = tone().text()
-    for (const words of ['Fog 9', '12', '10 g + 15 g of 7 vol', 'difference 3.3', '0.4 level deeper'])
+    for (const words of ['2', '12 min', 'on at +3, off at +18', '3.3 from the wish', '0.4 level deeper', 'violet'])
       expect(text).toContain(words)
   })
-  it('applies the shade that was picked', async () => {
+  it('puts its bowl on with one tap', async () => {
     const wrapper = tone()
-    await wrapper
-      .findAll('button')
-      .find((b) => b.text().includes('Wash'))!
-      .trigger('click')
-    await wrapper
-      .findAll('button')
-      .find((b) => b.text() === 'Toner is on')!
-      .trigger('click')
-    expect((wrapper.emitted('apply')![0]![0] as { shade_key: string }).shade_key).toBe('wash')
+    await press(wrapper, 'Bowl 2 is on')
+    expect(wrapper.emitted('apply')).toHaveLength(1)
   })
-  it('offers no way on for a blocked shade, and says why', () => {
-    const wrapper = tone({ options: [option({ blocked: 'Patch test not read. Place it.' })] })
-    expect(wrapper.text()).toContain('Patch test not read')
-    expect(wrapper.findAll('button').some((b) => b.text() === 'Toner is on')).toBe(false)
+  it('says when nothing may be used, and when a formula is too dark', () => {
+    expect(tone({ proposal: null }).text()).toContain('No toner that may go on this person')
+    expect(
+      tone({ proposal: proposal({ is_too_dark: true }) })
+        .find('.text-stop')
+        .text(),
+    ).toContain('Darker than allowed')
   })
   it('asks for a reading when there was none after the rinse', async () => {
     const wrapper = tone({ is_read: false })
-    await wrapper
-      .findAll('button')
-      .find((b) => b.text().includes('read it'))!
-      .trigger('click')
+    await press(wrapper, 'not read yet: read it')
     expect(wrapper.emitted('read')).toHaveLength(1)
   })
-  it('counts down from the moment it went on, then on in the stop colour past the label', () => {
-    expect(tone({ toner: clockOf() }, 5).get('[role=timer]').text()).toBe('7:00')
-    expect(tone({ toner: clockOf() }, 13).get('[role=timer]').text()).toBe('+1:00')
-    expect(tone({ toner: clockOf() }, 13).find('.text-stop').exists()).toBe(false)
-    expect(tone({ toner: clockOf() }, 21).find('.text-stop').exists()).toBe(true)
+  it('counts to the minute it is due, warns, and offers emulsifying, a strand and the rinse', async () => {
+    const wrapper = tone({ proposal: null, toner: clockOf() })
+    expect(wrapper.get('[role=timer]').text()).toBe('7:00')
+    expect(wrapper.text()).toContain('ready 9–16 min, label 20')
+    expect(wrapper.text()).toContain('It only looks dark')
+    for (const [text, event] of [['Emulsified', 'emulsify'], ['Strand', 'strand'], ['Rinsed', 'rinse']] as const) {
+      await press(wrapper, text)
+      expect(wrapper.emitted(event)).toHaveLength(1)
+    } // prettier-ignore
   })
-  it('rests once it is rinsed', () => {
-    const wrapper = tone({ toner: clockOf({ rinsed_at: at(11) }) }, 40)
-    expect(wrapper.find('[role=timer]').exists()).toBe(false)
-    expect(wrapper.text()).toContain('on for 11 min')
+  it('shows what a rinsed toner left, and counts in the stop colour past the label', () => {
+    expect(tone({ proposal: null, toner: clockOf({ rinsed_at: at(11), on_min: 11 }) }, 30).text()).toContain(
+      'on for 11 min',
+    )
+    expect(tone({ proposal: null, toner: clockOf() }, 21).find('.text-stop').exists()).toBe(true)
+  })
+  it('shows both ways for a rest of dye and what a probe moved', () => {
+    const way = { title: 'Counter it with red or pink', formula_name: 'Coral', hex: '#bba', delta_e: 4, gained_l: -1.5 }
+    const text = tone({ ways: [way], probe_change: 'Before the probe: Fog 9, 12 min.' }).text()
+    expect(text).toContain('Counter it with red or pink')
+    expect(text).toContain('1.5 L* darker')
+    expect(text).toContain('Before the probe')
   })
 })

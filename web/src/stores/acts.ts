@@ -1,54 +1,64 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import type { Schemas } from '../api/client'
-import { record } from '../api/queries'
 import { useClock } from './clock'
 import { useNotices } from './notices'
+import { useOutbox } from './outbox'
+
+const AT_THE_CHAIR = ['chair', 'review', 'tone']
 
 /** Acts on one service: each is an event with its own time; the latest can be undone in place. */
 export function useActs(serviceId: string) {
   const client = useQueryClient()
   const clock = useClock()
   const notices = useNotices()
+  const outbox = useOutbox()
   const isBusy = ref(false)
 
-  const refresh = async () => {
-    await Promise.all(
-      ['service', 'plan', 'tone', 'record'].map((key) => client.invalidateQueries({ queryKey: [key, serviceId] })),
-    )
+  const refresh = async (keys = ['service', 'plan', 'review', 'tone', 'record', 'log']) => {
+    await Promise.all(keys.map((key) => client.invalidateQueries({ queryKey: [key, serviceId] })))
     void client.invalidateQueries({ queryKey: ['day'] })
   }
 
-  let queue: Promise<unknown> = Promise.resolve()
-
-  const send = async (kind: string, values: Record<string, unknown>, said?: string): Promise<boolean> => {
+  /** True when it was sent or waits on this device; false when it was refused, which is then said. */
+  const act = async (kind: string, values: Record<string, unknown> = {}, said?: string): Promise<boolean> => {
     isBusy.value = true
+    const event_id = crypto.randomUUID()
+    const known = client.getQueryData<Schemas['BoardOut']>(['board', serviceId])
     try {
-      const board: Schemas['BoardOut'] = await record(serviceId, kind, clock.moment(), values)
-      await client.cancelQueries({ queryKey: ['board', serviceId] }) // an older answer must not overwrite this one
-      client.setQueryData(['board', serviceId], board)
-      const undone = board.undo
-      if (said) notices.say(said, undone ? () => void undo(undone) : undefined)
-      void refresh()
+      const sent = await outbox.add({
+        event_id,
+        service_id: serviceId,
+        kind,
+        occurred_at: clock.moment().toISOString(),
+        data: values,
+        seen: known?.position ?? null,
+        text: said ?? kind,
+      })
+      if (sent.how === 'refused') {
+        notices.fail(sent.error)
+        void client.invalidateQueries({ queryKey: ['board', serviceId] })
+        return false
+      }
+      if (sent.how === 'waits') {
+        const undo = () => void undoOf({ event_id, text: said ?? kind })
+        notices.say(`${said ? `${said} ` : ''}Kept here; it goes out when the line is back.`, undo)
+        return true
+      }
+      const undone = sent.board.undo
+      if (said) notices.say(said, undone ? () => void undoOf(undone) : undefined)
+      const before = client.getQueryData<Schemas['ServiceOut']>(['service', serviceId])
+      const isSameStep = before?.step === sent.board.step && AT_THE_CHAIR.includes(sent.board.step)
+      void refresh(isSameStep ? ['review', 'tone', 'record', 'log'] : undefined)
       return true
-    } catch (error) {
-      notices.fail(error)
-      void client.invalidateQueries({ queryKey: ['board', serviceId] })
-      return false
     } finally {
       isBusy.value = false
     }
   }
-  /** Acts go to the log one after another, in the order of the hand; none is dropped. */
-  const act = (kind: string, values: Record<string, unknown> = {}, said?: string): Promise<boolean> => {
-    const done = queue.then(() => send(kind, values, said))
-    queue = done
-    return done
-  }
 
-  const undo = async (what: Schemas['UndoOut']) => {
+  const undoOf = async (what: Schemas['UndoOut']) => {
     if (await act('EventVoided', { event_id: what.event_id })) notices.say(`Taken back: ${what.text}`)
   }
 
-  return { act, undo, isBusy, refresh }
+  return { act, undo: undoOf, isBusy, refresh }
 }

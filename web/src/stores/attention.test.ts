@@ -8,7 +8,15 @@ import { usePrefs } from './prefs'
 
 vi.mock('../lib/sound', () => ({ soundDue: vi.fn(), soundWall: vi.fn(), isAwake: () => true }))
 const act = (code: string, minute: number, zone_key = 'crown') =>
-  ({ code, zone_key, title: `Do ${zone_key}`, detail: '', due_at: at(minute), hex: null }) as Schemas['NextAct']
+  ({
+    code,
+    zone_key,
+    zone_keys: [zone_key],
+    title: `Do ${zone_key}`,
+    detail: '',
+    due_at: at(minute),
+    hex: null,
+  }) as Schemas['NextAct']
 
 const started = (first: Schemas['NextAct'][]) => {
   const acts = ref(first)
@@ -75,6 +83,18 @@ describe('attention', () => {
     expect(soundDue).not.toHaveBeenCalled()
     await go(8.1)
     expect(soundWall).toHaveBeenCalledTimes(1)
+  })
+
+  it('warns of a wall twice, muted or not', async () => {
+    const { go } = started([act('wall', 5, 'crown 10'), act('wall', 12, 'crown 3')])
+    usePrefs().isMuted = true
+    await go(1)
+    await go(5.1)
+    await go(6)
+    expect(soundWall).toHaveBeenCalledTimes(1)
+    await go(12.1)
+    expect(soundWall).toHaveBeenCalledTimes(2)
+    expect(soundDue).not.toHaveBeenCalled()
   })
 
   it('leaves mixing and starting to the hand that does them', async () => {

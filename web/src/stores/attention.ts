@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client'
 import { isAwake, soundDue, soundWall } from '../lib/sound'
 import { usePrefs } from './prefs'
 
-const CALLING = ['read', 'rinse', 'stop', 'finish']
+const CALLING = ['read', 'rinse', 'rinse_wave', 'stop', 'finish', 'wall']
 
 /** Calls the hand when something falls due: sound, vibration, title; and keeps the screen awake meanwhile. */
 export function useAttention(acts: () => readonly Schemas['NextAct'][], now: () => number, name: () => string) {
@@ -19,7 +19,7 @@ export function useAttention(acts: () => readonly Schemas['NextAct'][], now: () 
     const keys = found.map((a) => `${a.code} ${a.zone_key}`)
     const fresh = found.filter((a) => !called.has(`${a.code} ${a.zone_key}`))
     if (fresh.length > 0 && !isFirst) {
-      const isWall = fresh.some((a) => a.code === 'stop')
+      const isWall = fresh.some((a) => a.code === 'stop' || a.code === 'wall')
       if (isWall)
         soundWall() // a wall is never muted
       else if (!prefs.isMuted) soundDue()

@@ -1,18 +1,24 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, type ComputedRef, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { queries } from '../api/queries'
-import { type Axis, clampPercent, ticks, toPercent } from '../lib/strip'
-import { clock as clockText, countdown, inMinutes, minutesUntil } from '../lib/time'
-import ChairLane from '../parts/ChairLane.vue'
+import { keepList, keptList } from '../lib/kept'
+import { clock as clockText, levelText, minutesUntil } from '../lib/time'
+import { type BoardLike, waitingKeys, withWaiting } from '../lib/waiting'
+import BowlStrip from '../parts/BowlStrip.vue'
+import ChairNext from '../parts/ChairNext.vue'
+import ChairLanes from '../parts/ChairLanes.vue'
 import Wait from '../parts/Wait.vue'
 import WeighSheet from '../parts/WeighSheet.vue'
 import { useActs } from '../stores/acts'
 import { useAttention } from '../stores/attention'
 import { useClock } from '../stores/clock'
+import { useLine } from '../stores/line'
+import { useOutbox } from '../stores/outbox'
 import LaneSheet from './LaneSheet.vue'
+import LogSheet from './LogSheet.vue'
 
 const route = useRoute()
 const router = useRouter()
@@ -20,63 +26,67 @@ const id = String(route.params.id)
 const clock = useClock()
 const query = useQuery(queries.board(id))
 const acts = useActs(id)
-const board = computed(() => query.data.value?.board)
+const outbox = useOutbox()
+const client = useQueryClient()
+const line = useLine()
+const waiting = computed(() => outbox.of(id))
+const waitingZones = computed(() => waitingKeys(waiting.value))
+/** The last board known, with what this device has not sent yet marked on it. */
+const board = computed(() => {
+  const known = query.data.value?.board
+  return known && withWaiting(known as BoardLike, waiting.value, clock.now)
+}) as ComputedRef<Schemas['Board'] | undefined>
 const lanes = computed(() => board.value?.lanes ?? [])
+/** The colours to read by are fetched before they are needed: the line may be down then. */
+watch(
+  () => [...new Set(lanes.value.map((l) => l.start_level))].join(' '),
+  (starts) => {
+    for (const start of starts.split(' ').filter(Boolean)) void client.prefetchQuery(queries.palette(Number(start)))
+  },
+  { immediate: true },
+)
 const opened = ref<string | null>(null)
 const openLane = computed(() => lanes.value.find((l) => l.key === opened.value) ?? null)
 
-const isNarrow = ref(false)
-const media = window.matchMedia('(max-width: 700px)')
-const look = () => (isNarrow.value = media.matches)
-const base = computed(() => Math.min(...lanes.value.map((l) => new Date(l.started_at).getTime())))
-const nowMin = computed(() => (clock.now - base.value) / 60_000)
-const zeroOf = (lane: Schemas['Lane']) => (new Date(lane.zero_at).getTime() - base.value) / 60_000
-const axis = computed<Axis>(() => {
-  if (isNarrow.value) return { from: nowMin.value - 22, to: nowMin.value + 38 }
-  return { from: -2, to: Math.max(...lanes.value.map((l) => zeroOf(l) + l.wall_min), nowMin.value + 5, 30) + 3 }
-})
-const marks = computed(() => {
-  // whole ten minutes of the clock on the wall
-  const first = new Date(base.value)
-  const shift = first.getMinutes() + first.getSeconds() / 60
-  return ticks(
-    { from: axis.value.from + shift, to: axis.value.to + shift },
-    isNarrow.value ? 5 : window.innerWidth < 1000 ? 7 : 12,
-  )
-    .map((m) => m - shift)
-    .filter(
-      (m) =>
-        Math.abs(toPercent(axis.value, m) - toPercent(axis.value, nowMin.value)) >
-        (isNarrow.value || window.innerWidth < 1000 ? 9 : 5),
-    )
-    .map((m) => ({ minute: m, text: clockText(new Date(base.value + m * 60_000)) }))
-})
-
+/** What need not move every second moves every five. */
+const slowNow = computed(() => Math.floor(clock.now / 5_000) * 5_000)
 const all = computed(() => board.value?.acts ?? [])
 const first = computed(() => all.value[0])
-const rest = computed(() => all.value.slice(1, 4))
-/** What the large clock counts: towards a look, or, once a zone is to be rinsed, towards its wall. */
-const timer = computed(() => {
-  const act = first.value
-  const lane = lanes.value.find((l) => l.key === act?.zone_key)
-  if (!act || !lane || !['read', 'rinse', 'stop', 'finish'].includes(act.code)) return null
-  const dueIn = minutesUntil(act.due_at, clock.now)
-  if (act.code === 'rinse' && dueIn > 0) return { minutes: dueIn, caption: 'until the rinse' }
-  if (act.code === 'rinse' || act.code === 'stop') {
-    const minutes = zeroOf(lane) + lane.wall_min - nowMin.value
-    return { minutes, caption: minutes < 0 ? 'past the label' : 'to the wall' }
-  }
-  const minutes = dueIn
-  return { minutes, caption: minutes < 0 ? 'overdue' : act.code === 'finish' ? 'planned' : 'until the look' }
-})
 const isDue = computed(() => Boolean(first.value && minutesUntil(first.value.due_at, clock.now) <= 0))
+/** Walls are warned of before they come; the moments are the server's, the words ours. */
+const walls = computed(() =>
+  lanes.value
+    .filter((l) => l.phase === 'processing' || l.phase === 'applying')
+    .flatMap((l) =>
+      l.warn_mins.map((minute) => ({
+        code: 'wall',
+        zone_key: `${l.key} ${Math.round(l.wall_min - minute)}`,
+        zone_keys: [l.key],
+        title: `${l.name}: wall in ${Math.round(l.wall_min - minute)} min`,
+        detail: '',
+        due_at: new Date(new Date(l.zero_at).getTime() + minute * 60_000).toISOString(),
+        hex: null,
+      })),
+    ),
+)
 useAttention(
-  () => all.value,
+  () => [...all.value, ...walls.value],
   () => clock.now,
   () => query.data.value?.client_name ?? 'Chair',
 )
+/** What fell due may read differently now: the server is asked again at that moment, not on a beat. */
+const isOvertaken = computed(() => {
+  const seenAt = new Date(query.data.value?.server_now ?? 0).getTime()
+  return all.value.some((a) => new Date(a.due_at).getTime() > seenAt && minutesUntil(a.due_at, clock.now) <= 0)
+})
+watch(isOvertaken, (is) => is && waiting.value.length === 0 && void query.refetch())
 
-const bowlFor = (key: string | null) => query.data.value?.bowls.find((b) => b.fills.some((f) => f.lane_key === key))
+/** The bowl to mix for a zone: the first it is filled from, then the next; one that went stale is mixed as it was. */
+const bowlFor = (key: string | null) => {
+  const found = query.data.value?.bowls.filter((b) => b.fills.some((f) => f.lane_key === key)) ?? []
+  const had = lanes.value.find((l) => l.key === key)?.bowl_count ?? 0
+  return found[Math.min(had, found.length - 1)]
+}
 const weighing = ref<Schemas['BowlOut'] | null>(null)
 /** A bowl for a lane, and for the lanes that are filled from the same one and wait as well. */
 const mixed = async (
@@ -105,21 +115,13 @@ const detail = computed(() => {
   const bowl = act.code === 'mix' ? bowlFor(act.zone_key) : undefined
   return bowl ? recipe(bowl) : act.detail
 })
-const verbs: Record<string, string> = {
-  mix: 'Mixed',
-  start: 'First section on',
-  finish: 'Last section on',
-  read: 'Read it',
-  rinse: 'Rinsed',
-  stop: 'Rinsed',
-  short: 'Open the zone',
-  tone: 'To the tone',
-}
 const doAct = async (act: Schemas['NextAct']) => {
   const lane = lanes.value.find((l) => l.key === act.zone_key)
-  if (act.code === 'tone') return void (await router.push({ name: 'tone', params: { id } }))
+  if (act.code === 'tone') return void (await router.push({ name: 'service', params: { id } }))
   if (!lane) return
-  if (act.code === 'read' || act.code === 'short') opened.value = lane.key
+  if (act.code === 'rinse_wave') {
+    await rinseWave(act.zone_keys)
+  } else if (act.code === 'read' || act.code === 'short') opened.value = lane.key
   else await doLane(act.code, lane)
 }
 const doLane = async (code: string, lane: Schemas['Lane']) => {
@@ -145,15 +147,54 @@ const doLane = async (code: string, lane: Schemas['Lane']) => {
     await acts.act('Rinsed', { zone_key }, `${lane.name} rinsed.`)
   }
 }
-const read = async (lane: Schemas['Lane'], level: number, mode: string) => {
-  const done = await acts.act('ReadingTaken', { zone_key: lane.key, level, mode }, `${lane.name} read at ${level}.`)
-  if (done) opened.value = null
+const read = async (lane: Schemas['Lane'], level: number, mode: string, lab: number[]) => {
+  const values = { zone_key: lane.key, level, mode, ...(lab.length ? { lab } : {}) }
+  if (await acts.act('ReadingTaken', values, `${lane.name} read at ${level}.`)) opened.value = null
 }
+const note = (lane: Schemas['Lane'], values: { elasticity?: string; scalp?: string }) =>
+  acts.act('HairNoted', { zone_key: lane.key, ...values }, `${lane.name}: noted.`)
+const doOption = async (lane: Schemas['Lane'], option: Schemas['LaneOption'], isLabelRead: boolean) => {
+  const more =
+    option.kind === 'LightenerRefreshed'
+      ? { volume_strength: option.volume_strength, is_label_read: isLabelRead }
+      : option.kind === 'CoveringChanged'
+        ? { covering: option.covering }
+        : {}
+  const where =
+    option.kind === 'ProductDragged' ? { zone_key: option.to_key, from_key: lane.key } : { zone_key: lane.key }
+  if (await acts.act(option.kind, { ...where, ...more }, `${lane.name}: ${option.title.toLowerCase()}.`))
+    opened.value = null
+}
+/** Proposals and conflicts that were seen on this device; a new one shows again. */
+const seen = ref(new Set(keptList<string>('fervens.seen')))
+const markSeen = (key: string) => {
+  seen.value = new Set([...seen.value, key].slice(-200))
+  keepList('fervens.seen', [...seen.value])
+}
+const proposalKey = (p: Schemas['DeveloperProposal']) => `${id} ${p.zone_key} ${p.proposed_volume}`
+const proposals = computed(() => (board.value?.proposals ?? []).filter((p) => !seen.value.has(proposalKey(p))))
+const conflicts = computed(() => (query.data.value?.conflicts ?? []).filter((c) => !seen.value.has(c.event_id)))
+const takeProposal = (p: Schemas['DeveloperProposal']) =>
+  acts.act(
+    'DeveloperChanged',
+    { zone_key: p.zone_key, volume_strength: p.proposed_volume, reason: p.reason },
+    `${p.zone_name}: ${levelText(p.proposed_volume)} vol.`,
+  )
+/** Waves with more than one zone on: they can be rinsed in one tap, whatever the advice says. */
+const openWaves = computed(() => {
+  const on = lanes.value.filter((l) => l.phase === 'processing')
+  return [...new Set(on.map((l) => l.wave))]
+    .map((wave) => ({ wave, keys: on.filter((l) => l.wave === wave).map((l) => l.key) }))
+    .filter((w) => w.keys.length > 1)
+})
+const rinseWave = (zone_keys: string[]) => acts.act('WaveRinsed', { zone_keys }, `${zone_keys.length} zones rinsed.`)
+const isLogOpen = ref(false)
+const takeBack = (event_id: string, text: string) => acts.undo({ event_id, text })
 const rinse = async (lane: Schemas['Lane']) => {
   if (await acts.act('Rinsed', { zone_key: lane.key }, `${lane.name} rinsed.`)) opened.value = null
 }
 const onKey = (event: KeyboardEvent) => {
-  if (opened.value || weighing.value || event.ctrlKey || event.metaKey || event.altKey) return
+  if (opened.value || weighing.value || isLogOpen.value || event.ctrlKey || event.metaKey || event.altKey) return
   if (
     event.target instanceof HTMLElement &&
     ['INPUT', 'TEXTAREA', 'SELECT', 'BUTTON', 'A'].includes(event.target.tagName)
@@ -168,12 +209,9 @@ const onKey = (event: KeyboardEvent) => {
   } else if (event.key.toLowerCase() === 'u' && undone) void acts.undo(undone)
 }
 onMounted(() => {
-  look()
-  media.addEventListener('change', look)
   window.addEventListener('keydown', onKey)
 })
 onBeforeUnmount(() => {
-  media.removeEventListener('change', look)
   window.removeEventListener('keydown', onKey)
 })
 </script>
@@ -196,120 +234,71 @@ onBeforeUnmount(() => {
     </p>
     <template v-else>
       <p
-        v-if="query.isRefetchError.value"
+        v-if="query.isRefetchError.value && line.state === 'live'"
         class="mb-2 rounded-[5px] bg-stop px-4 py-2 font-semibold text-stop-ink"
         role="alert"
       >
-        No answer from the server: the clocks go on here, new readings by others are missing.
+        The board could not be renewed; the clocks go on with the last curves.
       </p>
-      <div class="flex flex-wrap items-stretch gap-3">
-        <section
-          class="flex min-w-0 grow basis-full flex-wrap lg:basis-[460px] items-center gap-x-5 gap-y-2 sm:flex-nowrap rounded-[7px] bg-act px-5 py-3 text-act-ink"
-          :class="{
-            'outline-4 outline-signal': isDue && first?.code !== 'stop',
-            '!bg-stop !text-stop-ink': first?.code === 'stop',
-          }"
-          aria-label="Next"
-        >
-          <template v-if="first">
-            <span
-              v-if="first.hex"
-              class="swatch hidden h-[72px] w-[30px] shrink-0 rounded-[3px] sm:block"
-              :style="{ background: first.hex }"
-            />
-            <div class="min-w-0 grow basis-full sm:basis-auto">
-              <h2 class="text-[26px] sm:truncate leading-tight sm:text-[34px]">{{ first.title }}</h2>
-              <p class="text-base opacity-90 sm:text-lg">{{ detail }}</p>
-            </div>
-            <p
-              v-if="timer"
-              class="shrink-0 text-center"
-              role="timer"
-              :aria-label="`${countdown(timer.minutes)} ${timer.caption}`"
-            >
-              <span class="num block text-[46px] leading-[0.95] sm:text-[60px]">{{ countdown(timer.minutes) }}</span>
-              <span class="block text-sm opacity-90">{{ timer.caption }}</span>
-            </p>
-            <button
-              v-if="first.code === 'mix' && bowlFor(first.zone_key)"
-              type="button"
-              class="min-h-16 shrink-0 rounded-[5px] border-2 border-act-ink px-5 text-lg font-bold"
-              @click="weighing = bowlFor(first.zone_key) ?? null"
-            >
-              Weigh it
-            </button>
-            <button
-              type="button"
-              class="ml-auto min-h-16 shrink-0 rounded-[5px] bg-act-ink px-5 text-lg font-bold text-act"
-              :class="{ '!bg-stop-ink !text-stop': first.code === 'stop' }"
-              :disabled="acts.isBusy.value"
-              @click="doAct(first)"
-            >
-              {{ verbs[first.code] }}
-            </button>
-          </template>
-          <p v-else class="text-2xl font-semibold">Nothing to do just now.</p>
-        </section>
-        <section class="panel flex grow basis-[270px] lg:grow-0 flex-col !py-2.5" aria-label="Then">
-          <h2 class="text-sm font-semibold text-soft">Then</h2>
-          <p v-if="rest.length === 0" class="text-soft">Nothing else for now.</p>
-          <ul class="grow">
-            <li v-for="a in rest" :key="a.code + a.zone_key" class="flex items-baseline justify-between gap-3">
-              <button type="button" class="min-h-8 truncate text-left hover:underline" @click="doAct(a)">
-                {{ a.title }}
-              </button>
-              <span
-                class="num text-lg whitespace-nowrap"
-                :class="{ 'font-bold': minutesUntil(a.due_at, clock.now) <= 0 }"
-                >{{ inMinutes(minutesUntil(a.due_at, clock.now)) }}</span
-              >
-            </li>
-          </ul>
-        </section>
-      </div>
-
-      <section class="relative mt-3" :style="{ '--lanes': lanes.length }" aria-label="Zones over time">
-        <div class="chair-row text-soft">
-          <span class="hidden text-sm md:block">label {{ query.data.value?.label_max_min }} min</span>
-          <div class="relative h-7">
-            <span
-              v-for="m in marks"
-              :key="m.minute"
-              class="num absolute bottom-0.5 -translate-x-1/2 text-[15px]"
-              :style="{ left: `${toPercent(axis, m.minute)}%` }"
-              >{{ m.text }}</span
-            >
-            <span
-              class="num absolute bottom-0 z-10 flex h-6 -translate-x-1/2 items-center rounded-[4px] bg-signal px-1.5 text-[16px] text-signal-ink"
-              :style="{ left: `${clampPercent(toPercent(axis, nowMin))}%` }"
-              >{{ clockText(new Date(clock.now)) }}</span
-            >
-          </div>
-          <span class="hidden md:block" />
-        </div>
-        <div class="chair-row pointer-events-none absolute inset-0" aria-hidden="true">
-          <span class="hidden md:block" />
-          <div class="relative h-full">
-            <span
-              class="absolute top-7 bottom-0 z-10 hidden w-[2.5px] md:block -translate-x-1/2 bg-signal"
-              :style="{ left: `${clampPercent(toPercent(axis, nowMin))}%` }"
-            />
-          </div>
-          <span class="hidden md:block" />
-        </div>
-        <ChairLane
-          v-for="(lane, i) in lanes"
-          :key="lane.key"
-          class="chair-row border-t border-line"
-          :lane="lane"
-          :number="i + 1"
-          :axis="axis"
-          :zero="zeroOf(lane)"
-          :now="nowMin"
-          :is-urgent="first?.zone_key === lane.key && isDue"
-          @open="opened = lane.key"
-        />
+      <ChairNext
+        :acts="all"
+        :lanes="lanes"
+        :now="clock.now"
+        :detail="detail"
+        :can-weigh="first?.code === 'mix' && Boolean(bowlFor(first.zone_key))"
+        :is-busy="acts.isBusy.value"
+        @do="doAct"
+        @weigh="weighing = bowlFor(first?.zone_key ?? null) ?? null"
+      />
+      <section
+        v-for="c in conflicts"
+        :key="c.event_id"
+        class="mt-2 flex flex-wrap items-center gap-3 rounded-[5px] border-l-[8px] border-stop bg-raised px-4 py-2"
+        role="alert"
+      >
+        <p class="grow">
+          <b>{{ c.by }}, {{ clockText(c.at) }}: {{ c.text }}.</b> Not counted: {{ c.message }}
+        </p>
+        <button type="button" class="btn" @click="markSeen(c.event_id)">Seen</button>
       </section>
+      <section
+        v-if="proposals.length"
+        class="mt-2 flex flex-wrap items-center gap-x-6 gap-y-1 rounded-[5px] border-l-[8px] border-signal bg-raised px-4 py-1.5"
+        aria-label="Developers proposed anew"
+      >
+        <h2 class="sr-only">Developers proposed anew</h2>
+        <div
+          v-for="p in proposals"
+          :key="p.zone_key"
+          class="flex w-full items-center gap-2 lg:w-[calc(50%-12px)]"
+          role="group"
+          :aria-label="p.zone_name"
+        >
+          <p class="narrow grow text-[15px] leading-tight">{{ p.reason }}</p>
+          <button
+            type="button"
+            class="btn btn-act shrink-0 px-3"
+            :disabled="acts.isBusy.value"
+            @click="takeProposal(p)"
+          >
+            Take {{ levelText(p.proposed_volume) }} vol
+          </button>
+          <button type="button" class="btn shrink-0 px-3" @click="markSeen(proposalKey(p))">
+            Keep {{ levelText(p.volume_strength) }}
+          </button>
+        </div>
+      </section>
+      <BowlStrip class="mt-2" :bowls="board.bowls ?? []" :now="slowNow" />
+
+      <ChairLanes
+        class="mt-3"
+        :lanes="lanes"
+        :now="clock.now"
+        :label-max-min="query.data.value?.label_max_min ?? null"
+        :urgent-key="isDue ? (first?.zone_key ?? null) : null"
+        :waiting-zones="waitingZones"
+        @open="(key) => (opened = key)"
+      />
       <div class="mt-4 flex flex-wrap items-center gap-3">
         <button
           type="button"
@@ -321,6 +310,18 @@ onBeforeUnmount(() => {
             query.data.value.undo.text
           }}</span>
         </button>
+        <button type="button" class="btn" @click="isLogOpen = true">Who did what</button>
+        <button
+          v-for="w in openWaves"
+          :key="w.wave"
+          type="button"
+          class="btn"
+          :disabled="acts.isBusy.value"
+          @click="rinseWave(w.keys)"
+        >
+          Rinse {{ openWaves.length > 1 ? `wave ${w.wave}` : 'all that is on' }}
+          <span class="num font-normal text-soft">{{ w.keys.length }} zones</span>
+        </button>
         <p class="hidden grow text-sm text-soft md:block">Keys: 1–9 open a zone, space does what is next, U undoes.</p>
         <RouterLink
           v-if="lanes.some((l) => l.phase === 'rinsed')"
@@ -331,13 +332,25 @@ onBeforeUnmount(() => {
       </div>
       <LaneSheet
         :lane="openLane"
+        :service-id="id"
+        :has-reader="query.data.value?.has_reader ?? false"
+        :lightener-name="query.data.value?.lightener_name ?? 'this lightener'"
         :is-dark="query.data.value?.is_dark_lightener ?? false"
         :is-busy="acts.isBusy.value"
         :now="clock.now"
         @close="opened = null"
-        @read="(level, mode) => openLane && read(openLane, level, mode)"
+        @read="(level, mode, lab) => openLane && read(openLane, level, mode, lab)"
+        @note="(values) => openLane && note(openLane, values)"
+        @option="(option, isLabelRead) => openLane && doOption(openLane, option, isLabelRead)"
         @rinse="openLane && rinse(openLane)"
         @apply="(code) => openLane && doLane(code, openLane).then(() => (opened = null))"
+      />
+      <LogSheet
+        :is-open="isLogOpen"
+        :service-id="id"
+        :is-busy="acts.isBusy.value"
+        @close="isLogOpen = false"
+        @take-back="takeBack"
       />
       <WeighSheet
         :bowl="weighing"
@@ -351,22 +364,3 @@ onBeforeUnmount(() => {
     </template>
   </main>
 </template>
-
-<style>
-.chair-row {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  align-items: center;
-  column-gap: 14px;
-}
-@media (min-width: 768px) {
-  .chair-row {
-    grid-template-columns: 158px minmax(0, 1fr) 214px;
-  }
-}
-@media (min-width: 768px) and (max-width: 1000px) {
-  .chair-row {
-    grid-template-columns: 118px minmax(0, 1fr) 168px;
-  }
-}
-</style>

@@ -19,7 +19,7 @@ const notices = useNotices()
 const day = ref(isoDay(new Date()))
 const query = useQuery(queries.day(day))
 const isNewOpen = ref(false)
-const steps = ['consultation', 'plan', 'chair', 'tone', 'record']
+const steps = ['consultation', 'plan', 'chair', 'review', 'tone', 'record']
 const stepNames: Record<string, string> = {
   consultation: 'Consultation',
   plan: 'Plan',

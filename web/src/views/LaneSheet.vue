@@ -2,32 +2,76 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
-import { queries } from '../api/queries'
+import { measure, queries } from '../api/queries'
 import { clock as clockText, countdown, levelText } from '../lib/time'
-import { modeName, modes } from '../lib/words'
+import { feels, modeName, modes, stretches } from '../lib/words'
 import Choice from '../parts/Choice.vue'
+import LaneOptions from '../parts/LaneOptions.vue'
 import Sheet from '../parts/Sheet.vue'
 import SwatchScale from '../parts/SwatchScale.vue'
+import { useNotices } from '../stores/notices'
 
 /** One zone opened: what can be done with it now, largest first. */
-const props = defineProps<{ lane: Schemas['Lane'] | null; isDark: boolean; isBusy: boolean; now: number }>()
-const emit = defineEmits<{ close: []; read: [level: number, mode: string]; rinse: []; apply: [code: string] }>()
+const props = defineProps<{
+  lane: Schemas['Lane'] | null
+  serviceId: string
+  isDark: boolean
+  hasReader: boolean
+  lightenerName: string
+  isBusy: boolean
+  now: number
+}>()
+const emit = defineEmits<{
+  close: []
+  read: [level: number, mode: string, lab: number[]]
+  note: [values: { elasticity?: string; scalp?: string }]
+  option: [option: Schemas['LaneOption'], isLabelRead: boolean]
+  rinse: []
+  apply: [code: string]
+}>()
+const notices = useNotices()
 const mode = ref<'wiped' | 'through_product' | 'rinsed_wet' | 'dry'>('wiped')
 const shown = ref<Schemas['Lane'] | null>(null)
+const measured = ref<Schemas['MeasuredOut'] | null>(null)
+const isMeasuring = ref(false)
 watch(
   () => props.lane,
   (lane, before) => {
     if (!lane) return
     shown.value = lane
-    if (lane.key !== before?.key) mode.value = lane.phase === 'rinsed' ? 'dry' : 'wiped'
+    if (lane.key === before?.key) return
+    mode.value = lane.phase === 'rinsed' ? 'dry' : 'wiped'
+    measured.value = null
   },
 )
 const start = computed(() => shown.value?.start_level ?? null)
 const palette = useQuery(computed(() => ({ ...queries.palette(start.value), enabled: start.value !== null })))
+const options = useQuery(
+  computed(() => ({
+    ...queries.options(props.serviceId, props.lane?.key ?? ''),
+    enabled: props.lane?.phase === 'processing',
+  })),
+)
 const toWall = computed(() =>
   shown.value ? shown.value.wall_min - (props.now - new Date(shown.value.zero_at).getTime()) / 60_000 : 0,
 )
+const isOn = computed(() => shown.value?.phase === 'processing' || shown.value?.phase === 'applying')
 const canRead = computed(() => shown.value?.phase === 'processing' || shown.value?.phase === 'rinsed')
+const useReader = async () => {
+  if (!shown.value) return
+  isMeasuring.value = true
+  try {
+    measured.value = await measure(props.serviceId, shown.value.key)
+  } catch (error) {
+    notices.fail(error)
+  } finally {
+    isMeasuring.value = false
+  }
+}
+const takeMeasured = () => {
+  if (measured.value) emit('read', measured.value.level, mode.value, [...measured.value.lab])
+  measured.value = null
+}
 const learnt = computed(() => {
   const lane = shown.value
   if (!lane || lane.phase === 'waiting') return ''
@@ -45,12 +89,15 @@ const learnt = computed(() => {
     :title="shown?.name ?? ''"
     :subtitle="
       shown
-        ? `${levelText(shown.volume_strength)} vol, ${levelText(shown.start_level)} to ${levelText(shown.target_level)}`
+        ? `${levelText(shown.volume_strength)} vol, ${levelText(shown.start_level)} to ${levelText(shown.target_level)}${shown.notes.length ? ` · ${shown.notes.join(', ')}` : ''}`
         : ''
     "
     @close="emit('close')"
   >
     <div v-if="shown" class="flex flex-col gap-5">
+      <p v-if="shown.stop_reason" class="rounded-[5px] bg-stop p-3 text-lg font-semibold text-stop-ink" role="alert">
+        {{ shown.stop_reason }}.
+      </p>
       <div v-if="shown.phase === 'waiting'" class="flex flex-col gap-2">
         <button
           v-if="!shown.has_bowl"
@@ -102,13 +149,31 @@ const learnt = computed(() => {
           :undertones="palette.data.value.undertones"
           :model-value="null"
           is-large
-          @update:model-value="(level) => emit('read', level, mode)"
+          @update:model-value="(level) => emit('read', level, mode, [])"
         />
+        <div v-if="hasReader" class="flex flex-wrap items-center gap-3">
+          <button type="button" class="btn" :disabled="isMeasuring" @click="useReader">
+            {{ isMeasuring ? 'Measuring …' : measured ? 'Measure again' : 'Use the colour reader' }}
+          </button>
+          <template v-if="measured">
+            <span class="flex overflow-hidden rounded-[3px]" aria-hidden="true"
+              ><span class="swatch h-9 w-9" :style="{ background: measured.hex }" /><span
+                class="swatch h-9 w-9"
+                :style="{ background: measured.level_hex }"
+            /></span>
+            <span
+              >looks like <b class="num text-lg">{{ measured.level.toFixed(1) }}</b><span class="num text-soft"
+                >, ΔE {{ measured.delta_e.toFixed(1) }}</span
+              ></span
+            >
+            <button type="button" class="btn btn-act" :disabled="isBusy" @click="takeMeasured">Note it</button>
+          </template>
+        </div>
         <button
           v-if="shown.phase === 'processing'"
           type="button"
           class="btn min-h-16 text-lg"
-          :class="toWall <= 0 ? 'btn-stop' : 'btn-act'"
+          :class="toWall <= 0 || shown.stop_reason ? 'btn-stop' : 'btn-act'"
           :disabled="isBusy"
           @click="emit('rinse')"
         >
@@ -117,6 +182,29 @@ const learnt = computed(() => {
           }}</span>
         </button>
       </template>
+      <template v-if="isOn">
+        <Choice
+          :model-value="null"
+          legend="A wet strand stretches and"
+          :options="stretches"
+          @update:model-value="(elasticity) => emit('note', { elasticity })"
+        />
+        <Choice
+          :model-value="null"
+          legend="The scalp feels"
+          :options="feels"
+          @update:model-value="(scalp) => emit('note', { scalp })"
+        />
+      </template>
+      <LaneOptions
+        v-if="shown.phase === 'processing' && options.data.value"
+        :options="options.data.value.options"
+        :zero-at="shown.zero_at"
+        :now="now"
+        :lightener-name="lightenerName"
+        :is-busy="isBusy"
+        @do="(option, isLabelRead) => emit('option', option, isLabelRead)"
+      />
       <p v-if="learnt" class="text-soft">{{ learnt }}</p>
       <div v-if="shown.readings.length">
         <h3 class="label">Readings</h3>

@@ -135,6 +135,10 @@ const print = () => window.print()
         <section class="panel" aria-labelledby="toners">
           <h2 id="toners" class="mb-2 text-xl">Toner</h2>
           <p v-if="record.toners.length === 0" class="text-soft">None applied.</p>
+          <p v-if="record.toned_apart !== null" class="mb-1">
+            Zones ended <strong class="num">{{ record.toned_apart.toFixed(1) }}</strong> apart (CIEDE2000, the two
+            farthest)
+          </p>
           <ul>
             <li
               v-for="t in record.toners"
@@ -144,14 +148,16 @@ const print = () => window.print()
               <span class="swatch flex h-9 w-16 shrink-0 overflow-hidden rounded-[3px]"
                 ><span class="grow" :style="{ background: t.now_hex }" /><span
                   class="grow"
-                  :style="{ background: t.left_hex }" /></span
+                  :style="{ background: t.left_hex }" /><span
+                  class="w-3 border-l-2 border-panel"
+                  :style="{ background: t.wanted_hex }" /></span
               ><span
                 ><strong>{{ t.zone_name }}</strong
                 >, at {{ levelText(t.level) }}: {{ t.shade_name }},
                 {{ t.minutes === null ? 'still on' : `${t.minutes.toFixed(0)} min`
                 }}<span class="block text-sm text-soft"
                   >{{ grams(t.product_g) }} g + {{ grams(t.developer_g) }} g, on at {{ clockText(t.applied_at) }}</span
-                ></span
+                ><span class="block text-sm text-soft">{{ t.says }}</span></span
               >
             </li>
           </ul>

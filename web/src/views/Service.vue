@@ -1,19 +1,43 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, watch } from 'vue'
+import { computed, onBeforeUnmount, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { queries } from '../api/queries'
 import { levelText } from '../lib/time'
 import StepStrand from '../parts/StepStrand.vue'
 import Wait from '../parts/Wait.vue'
-import { useClock } from '../stores/clock'
+import { useLine } from '../stores/line'
 
 /** Frame of every step of one service: who, from where to where, and the steps as a strand. */
 const route = useRoute()
 const id = computed(() => String(route.params.id))
 const query = useQuery(computed(() => queries.service(id.value)))
-const clock = useClock()
-watch(query.data, (s) => s && clock.learn(s.server_now))
+const line = useLine()
+watch(id, (now) => line.follow(now), { immediate: true })
+onBeforeUnmount(() => line.follow(null))
+const board = useQuery(computed(() => ({ ...queries.board(id.value), enabled: query.failureCount.value > 0 })))
+/** What the frame shows; without an answer from the server it is taken from the chair last seen. */
+const frame = computed(() => {
+  const service = query.data.value
+  if (service)
+    return {
+      client_id: service.client_id,
+      client_name: service.client_name,
+      step: service.step,
+      from_hex: service.zones[0]?.start_hex,
+      to_hex: service.zones[0]?.target_hex,
+    }
+  const kept = query.failureCount.value > 0 ? board.data.value : undefined
+  if (!kept) return null
+  const lane = kept.board.lanes[0]
+  return {
+    client_id: null,
+    client_name: kept.client_name,
+    step: kept.step,
+    from_hex: lane?.curve[0]?.hex,
+    to_hex: lane?.hex_target,
+  }
+})
 const span = computed(() => {
   const zones = query.data.value?.zones ?? []
   if (zones.length === 0) return ''
@@ -26,7 +50,7 @@ const span = computed(() => {
 
 <template>
   <Wait
-    v-if="!query.data.value"
+    v-if="!frame"
     :is-loading="query.isLoading.value"
     :error="query.error.value"
     what="This service"
@@ -39,19 +63,21 @@ const span = computed(() => {
     >
       <p class="min-w-0 shrink-0">
         <RouterLink
-          :to="{ name: 'client', params: { id: query.data.value.client_id } }"
+          v-if="frame.client_id"
+          :to="{ name: 'client', params: { id: frame.client_id } }"
           class="text-[22px] font-bold hover:underline"
           style="font-stretch: 108%"
-          >{{ query.data.value.client_name }}</RouterLink
+          >{{ frame.client_name }}</RouterLink
         >
+        <span v-else class="text-[22px] font-bold" style="font-stretch: 108%">{{ frame.client_name }}</span>
         <span class="ml-3 text-soft">{{ span }}</span>
       </p>
       <StepStrand
         class="lg:ml-auto lg:max-w-[640px]"
-        :service-id="query.data.value.id"
-        :step="query.data.value.step"
-        :from-hex="query.data.value.zones[0]?.start_hex ?? 'var(--line-strong)'"
-        :to-hex="query.data.value.zones[0]?.target_hex ?? 'var(--line-strong)'"
+        :service-id="id"
+        :step="frame.step"
+        :from-hex="frame.from_hex ?? 'var(--line-strong)'"
+        :to-hex="frame.to_hex ?? 'var(--line-strong)'"
       />
     </section>
     <RouterView :key="route.fullPath" />

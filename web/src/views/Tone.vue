@@ -4,66 +4,111 @@ import { computed, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { queries } from '../api/queries'
+import { levelText } from '../lib/time'
+import ToneBowls from '../parts/ToneBowls.vue'
 import ToneLane from '../parts/ToneLane.vue'
+import ToneNext from '../parts/ToneNext.vue'
 import Wait from '../parts/Wait.vue'
 import { useActs } from '../stores/acts'
 import { useAttention } from '../stores/attention'
 import { useClock } from '../stores/clock'
-import LaneSheet from './LaneSheet.vue'
+import OwnFormula from './OwnFormula.vue'
+import ReadResult from './ReadResult.vue'
+import ShadowSheet from './ShadowSheet.vue'
+import StrandLook from './StrandLook.vue'
+import WishSheet from './WishSheet.vue'
 
 const route = useRoute()
 const id = String(route.params.id)
 const clock = useClock()
-const query = useQuery(queries.tone(id))
-const board = useQuery(queries.board(id))
+const most = ref(3)
+const query = useQuery(computed(() => queries.tone(id, most.value)))
 const acts = useActs(id)
-const lanes = computed(() => query.data.value?.lanes ?? [])
+const step = computed(() => query.data.value?.tone_step ?? null)
+const lanes = computed(() => step.value?.lanes ?? [])
+const sheet = ref<'' | 'wish' | 'own' | 'shadow'>('')
+const opened = ref<string | null>(null)
 const reading = ref<string | null>(null)
-const readLane = computed(() => board.data.value?.board.lanes.find((l) => l.key === reading.value) ?? null)
+const openLane = computed(() => lanes.value.find((l) => l.id === opened.value) ?? null)
+const readLane = computed(() => lanes.value.find((l) => l.key === reading.value && !l.part) ?? null)
 const isFiled = computed(() => query.data.value?.step === 'record')
 const unread = computed(() => lanes.value.filter((l) => !l.is_read))
 const onHair = computed(() => lanes.value.filter((l) => l.toner && !l.toner.rinsed_at))
 
 useAttention(
   () =>
-    onHair.value.map((l) => ({
-      code: new Date(l.toner!.label_at).getTime() <= clock.now ? 'stop' : 'rinse',
-      zone_key: l.key,
-      title: `Rinse the toner: ${l.name}`,
-      detail: '',
-      due_at: new Date(l.toner!.label_at).getTime() <= clock.now ? l.toner!.label_at : l.toner!.due_at,
-      hex: null,
-    })),
+    (step.value?.acts ?? [])
+      .filter((a) => a.code !== 'apply')
+      .map((a) => ({
+        ...a,
+        zone_key: a.id,
+        zone_keys: [a.id],
+        code: a.code === 'stop' ? 'stop' : 'rinse',
+      })) as Schemas['NextAct'][],
   () => clock.now,
   () => 'Tone',
 )
-const apply = async (lane: Schemas['ToneLane'], option: Schemas['ToneOption']) => {
+const apply = async (lane: Schemas['ToneLane']) => {
+  const bowl = step.value?.bowls.find((b) => b.lane_ids.includes(lane.id))
+  if (!bowl || !lane.proposal) return
+  const two = bowl.shade_keys.length > 1
+  const shadow = lane.part
+    ? { part: lane.part, length_mm: step.value?.shadow_length_mm, blend_mm: step.value?.shadow_blend_mm }
+    : {}
   await acts.act(
     'TonerApplied',
     {
       zone_key: lane.key,
-      shade_key: option.shade_key,
-      shade_name: option.shade_name,
-      minutes: option.minutes,
-      product_g: option.product_g,
-      developer_g: option.developer_g,
+      shade_key: bowl.shade_keys[0],
+      shade_name: bowl.shade_names[0],
+      ...(two ? { second_key: bowl.shade_keys[1], second_name: bowl.shade_names[1] } : {}),
+      share: two ? bowl.share : 1,
+      developer_parts: bowl.developer_parts,
+      minutes: lane.proposal.minutes,
+      product_g: lane.proposal.product_g,
+      developer_g: lane.proposal.developer_g,
+      ...shadow,
     },
-    `${option.shade_name} is on ${lane.name}.`,
+    `Bowl ${bowl.number} is on ${lane.name}.`,
   )
 }
-const rinse = (lane: Schemas['ToneLane']) =>
-  acts.act('TonerRinsed', { zone_key: lane.key }, `${lane.name}: toner rinsed.`)
-const read = async (level: number, mode: string) => {
+const say = (kind: string, lane: Schemas['ToneLane'], said: string, more: Record<string, unknown> = {}) =>
+  acts.act(kind, { zone_key: lane.key, part: lane.part, ...more }, `${lane.name}: ${said}`)
+const rinse = async (lane: Schemas['ToneLane']) => {
+  if (await say('TonerRinsed', lane, 'toner rinsed.')) opened.value = null
+}
+const pull = async (minutes: number) => {
+  if (openLane.value && (await say('TonerPulledBack', openLane.value, 'pulled back over.', { minutes })))
+    opened.value = null
+}
+const doAct = async (act: Schemas['ToneAct']) => {
+  const lane = lanes.value.find((l) => l.id === act.id)
+  if (!lane) return
+  if (act.code === 'apply') await apply(lane)
+  else if (act.code === 'emulsify') await say('TonerEmulsified', lane, 'emulsified.')
+  else if (act.code === 'strand') opened.value = lane.id
+  else await rinse(lane)
+}
+const wish = async (values: Record<string, unknown>) => {
+  if (await acts.act('WishSet', values, 'The wish is set.')) sheet.value = ''
+}
+const shadow = async (values: Record<string, unknown>) => {
+  if (await acts.act('ShadowSet', values, values.length_mm ? 'Root shadow planned.' : 'No root shadow.'))
+    sheet.value = ''
+}
+const useOwn = async (all: Record<string, unknown>[], name: string) => {
+  for (const values of all) if (!(await acts.act('TonerApplied', values, `${name} is on.`))) return
+  sheet.value = ''
+}
+const read = async (values: Record<string, unknown>) => {
   if (
     readLane.value &&
-    (await acts.act(
-      'ReadingTaken',
-      { zone_key: readLane.value.key, level, mode },
-      `${readLane.value.name} read at ${level}.`,
-    ))
+    (await acts.act('ReadingTaken', values, `${readLane.value.name} read at ${String(values.level)}.`))
   )
     reading.value = null
 }
+const note = (values: { elasticity?: string; scalp?: string }) =>
+  readLane.value && acts.act('HairNoted', { zone_key: readLane.value.key, ...values }, `${readLane.value.name}: noted.`)
 </script>
 
 <template>
@@ -76,45 +121,80 @@ const read = async (level: number, mode: string) => {
       what="The tone"
       @retry="query.refetch()"
     />
-    <p v-else-if="lanes.length === 0" class="panel mt-6 text-lg">
+    <p v-else-if="!step || lanes.length === 0" class="panel mt-6 text-lg">
       No zone is rinsed yet; toner is chosen for what the hair became.
       <RouterLink class="font-bold underline underline-offset-4" :to="{ name: 'service', params: { id } }"
         >Back to where the service stands</RouterLink
       >.
     </p>
     <template v-else>
-      <div class="mb-3 flex flex-wrap items-baseline gap-x-5 gap-y-1">
-        <p class="text-lg">
-          <strong class="mr-2">Wanted: {{ query.data.value.tone }}.</strong
-          ><span class="text-soft"
-            >Each zone its own toner, so that all end alike. Resistant first, porous ends last.</span
-          >
-        </p>
+      <p
+        v-if="step.blocked"
+        class="mb-3 rounded-[5px] bg-stop px-4 py-3 text-lg font-semibold text-stop-ink"
+        role="alert"
+      >
+        No toner of the shelf may be used: {{ step.blocked }}
+      </p>
+      <p
+        v-else-if="step.is_wash_only"
+        class="mb-3 rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-3 text-lg font-semibold"
+      >
+        No oxidative toner on this person: pigmented shampoo and conditioner only.
+        <span class="font-normal text-soft">{{ step.shelf.find((s) => s.blocked)?.blocked }}</span>
+      </p>
+      <ToneNext v-if="!isFiled" :acts="step.acts" :now="clock.now" :is-busy="acts.isBusy.value" @do="doAct" />
+      <div class="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+        <button type="button" class="btn !h-auto !py-1.5 text-lg" :disabled="isFiled" @click="sheet = 'wish'">
+          <span class="swatch flex h-9 w-16 overflow-hidden rounded-[3px]"
+            ><span class="grow" :style="{ background: step.wanted_hex }" /><span
+              v-if="step.flat_hex"
+              class="w-5"
+              :style="{ background: step.flat_hex }" /></span
+          >Wanted: {{ step.wish.lab ? 'a colour of its own' : step.wish.tone }}, {{ levelText(step.wish.level) }}
+          <span class="text-sm font-normal text-soft">{{ step.is_own_wish ? 'change' : 'proposed, change' }}</span>
+        </button>
+        <p v-if="step.flat_hex" class="text-sm text-soft">right: flat grey, with no warmth put back</p>
         <p v-if="query.data.value.open_zones.length" class="ml-auto font-semibold">
           Still lifting: {{ query.data.value.open_zones.join(', ') }}
         </p>
         <p v-else-if="unread.length && !isFiled" class="ml-auto font-semibold">
-          {{ unread.length }} {{ unread.length === 1 ? 'zone is' : 'zones are' }} not read since the rinse: read dry for
-          a better choice
+          {{ unread.length }} {{ unread.length === 1 ? 'zone is' : 'zones are' }} not read since the rinse
+        </p>
+        <p v-else-if="step.finish_min && !onHair.length && !isFiled" class="ml-auto text-soft">
+          the last one is off <strong class="num text-ink">{{ step.finish_min.toFixed(0) }} min</strong> after the first
         </p>
       </div>
+      <ToneBowls
+        v-if="step.bowls.length && !isFiled"
+        class="mb-3"
+        :step="step"
+        :most="most"
+        :is-locked="isFiled"
+        @most="(n) => (most = n)"
+        @own="sheet = 'own'"
+        @shadow="sheet = 'shadow'"
+      />
       <div class="flex flex-col gap-2.5">
         <ToneLane
           v-for="lane in lanes"
-          :key="lane.key"
+          :key="lane.id"
           :lane="lane"
           :now="clock.now"
+          :is-next="step.acts[0]?.id === lane.id"
           :is-busy="acts.isBusy.value"
           :is-locked="isFiled"
-          @apply="(o) => apply(lane, o)"
+          @apply="apply(lane)"
+          @open="opened = lane.id"
+          @strand="opened = lane.id"
+          @emulsify="say('TonerEmulsified', lane, 'emulsified.')"
           @rinse="rinse(lane)"
           @read="reading = lane.key"
         />
       </div>
       <p class="mt-4 text-sm text-soft">
-        A toner looks far too dark on the head: do not take it off early; rinse one low strand and look, pull product
-        back over if it needs longer. No cap, no heat on a toner. Patch test 48 h before oxidative toner, as the label
-        says.
+        Sections of about 3 mm, barrier cream on the skin, no cotton at the hairline. A toner looks far too dark on the
+        head: rinse one low strand and look. No cap, no heat on a toner. Follow the label; patch test 48 h before
+        oxidative toner, as it says.
       </p>
       <div class="no-print fixed inset-x-0 bottom-0 z-20 border-t border-line bg-ground px-4 py-3 sm:px-6">
         <div class="mx-auto flex max-w-[1320px] items-center gap-3">
@@ -132,19 +212,59 @@ const read = async (level: number, mode: string) => {
             {{ onHair.length ? `Toner on ${onHair.length} of ${lanes.length}` : '' }}
           </p>
           <RouterLink
-            class="btn btn-act ml-auto px-8 text-lg whitespace-nowrap"
+            class="btn ml-auto px-8 text-lg whitespace-nowrap"
+            :class="{ 'btn-act': !step.acts.length }"
             :to="{ name: 'record', params: { id } }"
             >To the record</RouterLink
           >
         </div>
       </div>
-      <LaneSheet
-        :lane="readLane"
-        :is-dark="false"
+      <WishSheet
+        :is-open="sheet === 'wish'"
+        :step="step"
+        :service-id="id"
+        :has-reader="query.data.value.has_reader"
         :is-busy="acts.isBusy.value"
+        @close="sheet = ''"
+        @wish="wish"
+      />
+      <OwnFormula
+        :is-open="sheet === 'own'"
+        :step="step"
+        :service-id="id"
+        :is-busy="acts.isBusy.value"
+        @close="sheet = ''"
+        @use="useOwn"
+      />
+      <ShadowSheet
+        :is-open="sheet === 'shadow'"
+        :step="step"
+        :is-busy="acts.isBusy.value"
+        @close="sheet = ''"
+        @set="shadow"
+      />
+      <StrandLook
+        :lane="openLane"
         :now="clock.now"
+        :is-busy="acts.isBusy.value"
+        @close="opened = null"
+        @seen="(share) => openLane && say('TonerStrandRead', openLane, 'strand noted.', { deposit_share: share })"
+        @pull="pull"
+        @rinse="openLane && rinse(openLane)"
+        @probe="
+          (grab) =>
+            openLane && acts.act('ProbeRead', { zone_key: openLane.key, grab }, `${openLane.name}: probe noted.`)
+        "
+        @read="((reading = openLane?.key ?? null), (opened = null))"
+      />
+      <ReadResult
+        :zone="readLane"
+        :service-id="id"
+        :has-reader="query.data.value.has_reader"
+        :is-busy="acts.isBusy.value"
         @close="reading = null"
         @read="read"
+        @note="note"
       />
     </template>
   </main>

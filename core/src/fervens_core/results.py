@@ -1,0 +1,107 @@
+"""What every zone has become, as it is read after the rinse; and a zone that is to be lightened once more."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from fervens_core.chair import Chair, achieved_level, head_belief, minutes_between
+from fervens_core.formula import Result
+from fervens_core.hair import DyeHue, History
+from fervens_core.lanestate import LaneState, Phase, TakenReading
+from fervens_core.service import ServiceState
+from fervens_core.uptake import GRAB_FACTOR, PROBE_ASH
+from fervens_core.zones import USUAL_LENGTH_MM, Zone
+
+TONER_PER_FOIL_G = 5.0
+"""[MODEL] mixed toner for one section of about 3 mm thickness and usual length."""
+
+
+@dataclass(frozen=True, slots=True)
+class ReadZone:
+    """A rinsed lane with what it has become.
+
+    Args:
+        index: of its lane. zone: as it was planned. before_level: before the first lightening of today.
+        is_read: read after the rinse, else the level is the model's.
+    """
+
+    index: int
+    lane: LaneState
+    zone: Zone
+    before_level: float
+    result: Result
+    is_read: bool
+
+
+def again_zone(zone: Zone, key: str, level: float) -> Zone:
+    """A zone as it goes into another application today: from the level it was read at."""
+    start = min(max(level, zone.hair.start_level), 10.0)
+    hair = replace(zone.hair, start_level=start, history=History.LIGHTENED, lifted_from=zone.hair.colour_start)
+    target = max(zone.target_level, start)
+    return replace(zone, key=key, name=f"{zone.name} again", hair=hair, target_level=target, waits_for=None, note="")
+
+
+def with_again(lanes: Sequence[Zone], state: ServiceState) -> tuple[Zone, ...]:
+    """The planned lanes, and behind them those that are lightened once more."""
+    by_key = {z.key: z for z in lanes}
+    for lane in state.lanes:
+        first = by_key.get(lane.again_of or "")
+        if lane.again_of and first is not None:
+            read = achieved_level(state.lane(lane.again_of))
+            by_key[lane.key] = again_zone(first, lane.key, first.hair.start_level if read is None else read)
+    return tuple(by_key.values())
+
+
+def _last_read(lane: LaneState) -> TakenReading | None:
+    after = [r for r in lane.readings if lane.rinsed_at and r.at >= lane.rinsed_at]
+    return after[-1] if after else None
+
+
+def read_zones(chair: Chair) -> tuple[ReadZone, ...]:
+    """Every rinsed lane with its result; a lane that was lightened once more stands for the one before it."""
+    state, zones = chair.state, chair.zones
+    gone = {x.again_of for x in state.lanes if x.again_of}
+    belief = head_belief(chair)
+    found = []
+    for index, lane in enumerate(state.lanes):
+        is_done = lane.phase is Phase.RINSED and lane.rinsed_at is not None and lane.finished_at is not None
+        if not is_done or lane.key in gone:
+            continue
+        zone, read = zones[lane.key], _last_read(lane)
+        if read is not None:
+            level = read.level
+        else:
+            assert lane.finished_at is not None
+            assert lane.rinsed_at is not None
+            minutes = max(minutes_between(lane.finished_at, lane.rinsed_at), 0.0)
+            level = float(belief.outlook(index).level_bands(np.array([minutes]))[1, 0])
+        before = zone.hair.colour_start
+        level = min(max(level, before), 10.0)
+        found.append(ReadZone(index, lane, zone, before, _result(lane, zone, before, level, read), read is not None))
+    return tuple(found)
+
+
+def _result(lane: LaneState, zone: Zone, before: float, level: float, read: TakenReading | None) -> Result:
+    rest = DyeHue(read.rest) if read and read.rest else None
+    amount = read.rest_amount if read else 0.0
+    factor = 1.0
+    if lane.grab is not None:
+        factor = GRAB_FACTOR[lane.grab]
+        if rest is None:  # the probe's own violet is on the hair
+            rest, amount = DyeHue.VIOLET, PROBE_ASH[lane.grab]
+    by_length = min(max(zone.length_mm / USUAL_LENGTH_MM, 0.3), 3.0)
+    return Result(
+        key=lane.key,
+        name=zone.name,
+        start_level=before,
+        level=level,
+        porosity=zone.hair.porosity,
+        uptake_factor=factor,
+        warmth=read.warmth if read else 0.0,
+        rest=rest if amount > 0.0 else None,
+        rest_amount=amount,
+        grams=max(zone.foil_count * TONER_PER_FOIL_G * by_length, 1.0),
+    )

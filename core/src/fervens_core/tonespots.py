@@ -1,0 +1,145 @@
+"""Zones and root shadows to be toned: the wish, the formulas, the time each takes, how much dye each takes up."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from functools import lru_cache
+
+import numpy as np
+
+from fervens_core.chair import Chair, minutes_between
+from fervens_core.findings import Findings
+from fervens_core.formula import Result, all_formulas, time_constant_min
+from fervens_core.hair import Tone
+from fervens_core.match import Choice, Match, ToneShelf, choose, lay_out
+from fervens_core.products import TonerShade
+from fervens_core.results import ReadZone
+from fervens_core.safety import toner_block
+from fervens_core.toneevents import SHADOW
+from fervens_core.toner import deposit
+from fervens_core.tonerstate import TonerState
+from fervens_core.tonetiming import ToneTimes, ToTone, time_toner
+from fervens_core.uptake import Uptake, UptakeSeen, learn_uptake
+from fervens_core.wish import Wish
+from fervens_core.zones import Part, Zone
+
+TONER_MIN_PER_FOIL = 0.35
+"""[MODEL] a toner goes on with a bottle or a wide brush, section by section, about so quickly."""
+SHADOW_SHARE = 0.4
+"""[MODEL] a root shadow takes about so much of a zone's toner."""
+
+
+@lru_cache(maxsize=32)
+def tone_shelf(shades: tuple[TonerShade, ...]) -> ToneShelf:
+    return lay_out(all_formulas(shades))
+
+
+def usual_wish(reads: Sequence[ReadZone], tone: Tone) -> Wish:
+    """The wish when none was set: the head's tone, at the depth all its zones can share.
+
+    That of the darkest zone, but never more than a level below the middle one.
+    """
+    levels = [min(r.result.level, max(r.zone.target_level, r.before_level)) for r in reads]
+    shared = max(min(levels), float(np.median(levels)) - 1.0) if levels else 8.0
+    return Wish(tone, float(np.floor(shared * 2.0) / 2.0))
+
+
+def wish_of(chair: Chair, reads: Sequence[ReadZone], tone: Tone) -> Wish:
+    """The wish that was set, or the usual one."""
+    own = chair.state.wish
+    if own is None:
+        return usual_wish(reads, tone)
+    return Wish(Tone(own.tone), own.level, own.hue_deg, own.lab or None, own.is_warmth_back)
+
+
+def allowed_shades(shades: Sequence[TonerShade], findings: Findings) -> tuple[TonerShade, ...]:
+    """The shades that may go on this person."""
+    return tuple(s for s in shades if toner_block(findings, s) is None)
+
+
+def choices_for(
+    chair: Chair, reads: Sequence[ReadZone], shades: Sequence[TonerShade], findings: Findings, tone: Tone, most: int
+) -> tuple[Choice, ...]:
+    """The best formulas with one bowl, two, and so on; empty when nothing may be used or nothing is rinsed."""
+    allowed = allowed_shades(shades, findings)
+    if not allowed or not reads:
+        return ()
+    wish = wish_of(chair, reads, tone)
+    return choose([r.result for r in reads], tone_shelf(allowed), wish.wanted, most_bowls=most)
+
+
+@dataclass(frozen=True, slots=True)
+class Spot:
+    """A zone or a root shadow, with what is to be done to it."""
+
+    id: str
+    part: str
+    read: ReadZone
+    result: Result
+    match: Match | None
+    wanted_hex: str
+    state: TonerState | None
+
+
+def find_spots(
+    chair: Chair, reads: Sequence[ReadZone], choice: Choice | None, wish: Wish, shelf: ToneShelf | None
+) -> list[Spot]:
+    matches = choice.matches if choice else {}
+    spots = [Spot(r.lane.key, "", r, r.result, matches.get(r.lane.key), wish.hex, r.lane.toner) for r in reads]
+    shadow = chair.state.shadow
+    if shadow is None or shelf is None:
+        return spots
+    rooted = {r.zone.zone_key for r in reads if r.zone.part is Part.ROOT}
+    at_root = [r for r in reads if r.zone.part is Part.ROOT or r.zone.zone_key not in rooted]
+    at_root = [r for r in at_root if r.zone.part is not Part.ENDS]
+    deep = Wish(wish.tone, shadow.level, wish.hue_deg)
+    results = [replace(r.result, grams=max(r.result.grams * SHADOW_SHARE, 1.0)) for r in at_root]
+    picked = choose(results, shelf, deep.wanted, most_bowls=1)[0].matches if results else {}
+    return spots + [
+        Spot(f"{r.lane.key}~{SHADOW}", SHADOW, r, x, picked.get(r.lane.key), deep.hex, r.lane.shadow)
+        for r, x in zip(at_root, results, strict=True)
+    ]
+
+
+def uptakes_of(spots: Sequence[Spot]) -> tuple[Uptake, ...]:
+    seen = []
+    for index, spot in enumerate(spots):
+        for strand in spot.state.strands if spot.state else ():
+            on = max(minutes_between(spot.state.applied_at, strand.at), 0.25)  # type: ignore[union-attr]
+            expected = float(deposit(on, spot.result.porosity)) * spot.result.uptake_factor
+            seen.append(UptakeSeen(index, strand.deposit_share / max(expected, 1e-3)))
+    return learn_uptake(len(spots), seen) if spots else ()
+
+
+def _application_min(zone: Zone, part: str) -> float:
+    return min(zone.foil_count * TONER_MIN_PER_FOIL * (SHADOW_SHARE if part else 1.0), 15.0)
+
+
+MORE_DYE = 1.08
+"""[MODEL] so much more dye than planned does not show."""
+
+
+def _slack_min(spot: Spot, found: Match) -> float:
+    """How much longer than planned a zone may be on before it shows, min."""
+    tau = time_constant_min(spot.result.porosity)
+    share = -math.expm1(-found.minutes / tau) * MORE_DYE
+    longest = found.formula.label_max_min
+    until = -tau * math.log1p(-share) if share < 1.0 else longest
+    return max(min(until, longest) - found.minutes, 1.0)
+
+
+def times_of(spots: Sequence[Spot]) -> ToneTimes | None:
+    asked = [
+        ToTone(
+            key=s.id,
+            application_min=_application_min(s.read.zone, s.part),
+            minutes=s.match.minutes,
+            label_max_min=s.match.formula.label_max_min,
+            slack_min=_slack_min(s, s.match),
+        )
+        for s in spots
+        if s.match
+    ]
+    return time_toner(asked) if asked else None

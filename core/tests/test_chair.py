@@ -1,0 +1,316 @@
+"""At the chair: what is done to a lane moves its curve, what must stop stops, and the plan follows what is learnt."""
+
+from dataclasses import replace
+
+import numpy as np
+import pytest
+from make import BOTTLES, POWDER, at, event, request, zone
+
+from fervens_core.advice import Act
+from fervens_core.board import make_board
+from fervens_core.bowls import BowlStyle
+from fervens_core.chair import Chair, head_belief, lane_times
+from fervens_core.errors import ConflictError
+from fervens_core.events import (
+    ApplicationFinished,
+    ApplicationStarted,
+    BarrierLeft,
+    BowlMixed,
+    ConsultationFinished,
+    CoveringChanged,
+    DeveloperChanged,
+    DriedOut,
+    HairNoted,
+    HeatStarted,
+    LightenerRefreshed,
+    PlanTaken,
+    ProductDragged,
+    ReadingTaken,
+    Rinsed,
+    WaveRinsed,
+)
+from fervens_core.hair import Covering, Hair
+from fervens_core.lanestate import Phase
+from fervens_core.options import lane_options
+from fervens_core.plan import make_plan
+from fervens_core.readings import ReadingMode
+from fervens_core.service import fold
+from fervens_core.wave import VolumeStep
+from fervens_core.zones import Segment, lanes_of
+
+WARMABLE = replace(POWDER, is_heat_allowed=True, max_applications=2)
+ZONES = {z.key: z for z in (zone("back", 3, 8, foil_count=5), zone("top", 3, 8, foil_count=5))}
+PLAN = PlanTaken(("back", "top"), (22.0, 26.0), 60.0, (0.0, 8.0), (50.0, 50.0), (1, 1))
+ON = [
+    event(0, ConsultationFinished()),
+    event(1, PLAN),
+    event(3, ApplicationStarted("back", 22.0)),
+    event(9, ApplicationFinished("back")),
+]
+
+
+def chair(log, minute, lightener=POWDER, zones=ZONES) -> Chair:
+    return Chair(fold(log), zones, lightener, at(minute))
+
+
+def board(log, minute, lightener=POWDER, wanted=None, zones=ZONES):
+    return make_board(chair(log, minute, lightener, zones), wanted)
+
+
+def back(log, minute, lightener=POWDER, zones=ZONES):
+    return board(log, minute, lightener, zones=zones).lanes[0]
+
+
+def level(lane, minute):
+    return float(np.interp(minute, [p.minute for p in lane.curve], [p.level_likely for p in lane.curve]))
+
+
+def read(minute, value, key="back", mode=ReadingMode.WIPED):
+    return event(minute, ReadingTaken(key, value, mode))
+
+
+def options(log, minute, lightener=POWDER, key="back", zones=ZONES):
+    there = chair(log, minute, lightener, zones)
+    times = lane_times(there)
+    return {(o.kind, o.covering): o for o in lane_options(there, head_belief(there, times), times, key)}
+
+
+def test_heat_lifts_faster_and_drying_holds_the_level():
+    plain = back(ON, 30)
+    warm = back([*ON, event(20, HeatStarted("back"))], 30)
+    dry = back([*ON, event(20, DriedOut("back"))], 30)
+    assert level(warm, 11) == pytest.approx(level(plain, 11), abs=1e-3)
+    assert level(warm, 20) > level(plain, 20) + 0.2
+    assert level(dry, 40) == pytest.approx(level(plain, 11), abs=0.02)
+    assert warm.notes == ("warmed",)
+    assert dry.notes == ("dried, stopped",)
+    # its label's time runs on: the product is on the hair still
+    assert dry.wall_min == plain.wall_min
+
+
+def test_a_refresh_is_a_new_application_with_a_new_wall():
+    log = [*ON, read(29, 7.0), event(40, LightenerRefreshed("back", 22.0, True))]
+    going = board(log, 41)
+    assert (going.lanes[0].phase, going.lanes[0].advice) == (Phase.APPLYING, None)
+    assert (going.acts[0].code, going.acts[0].title) == ("finish", "Finish the new product on Back")
+    lane = back([*log, event(44, ApplicationFinished("back"))], 45)
+    assert lane.phase is Phase.PROCESSING
+    assert lane.wall_min == pytest.approx(40 + 50 - 9)
+    assert level(lane, 60) > level(back(ON, 45), 41) + 0.3
+    assert "refreshed" in lane.notes
+    assert lane.application_count == 2
+
+
+def test_a_stale_bowl_counts_on_less_and_asks_for_a_new_one():
+    planned = [event(-31, ConsultationFinished()), event(-30, PLAN)]
+    fresh = [*planned, event(2, BowlMixed("back", 22.0, 15.0, 22.5)), *ON[2:]]
+    stale = [*planned, event(-21, BowlMixed("back", 22.0, 15.0, 22.5)), *ON[2:]]
+    assert back(fresh, 40).lift_lost_share == 0.0
+    old = back(stale, 40)
+    assert old.lift_lost_share == pytest.approx(0.10)  # 30 min at its last section, life 20, 1 % a minute
+    assert level(old, 30) < level(back(fresh, 40), 30) - 0.3
+    assert "stale bowl, lifts 10% less" in old.notes
+    # in use: named with its age; past its life a new one is asked for, unless one large bowl was chosen
+    going = [*planned, event(-20, BowlMixed("back", 22.0, 15.0, 22.5, "", ("top",))), ON[2]]
+    seen = board(going, 4)
+    assert [(b.number, b.mass_g, b.stale_at) for b in seen.bowls] == [(1, 37.5, at(0))]
+    assert (seen.acts[0].code, seen.acts[0].title) == ("mix", "New bowl for Back")
+    assert "24 min old" in seen.acts[0].detail
+    large = board(going, 4, wanted=request(*ZONES.values(), bowl_style=BowlStyle.LARGE))
+    assert large.acts[0].code == "finish"
+    renewed = board([*going, event(4.5, BowlMixed("back", 22.0, 15.0, 22.5))], 5)
+    assert renewed.acts[0].code == "finish"
+    assert [b.number for b in renewed.bowls] == [1, 2]  # the first still waits for the top
+    # a bowl for a lane that waits goes stale as well
+    waits = [*ON, event(10, BowlMixed("top", 26.0, 15.0, 22.5))]
+    assert [a.title for a in board(waits, 20).acts if a.code == "start"] == ["Start Top"]
+    assert "New bowl for Top" in [a.title for a in board(waits, 31).acts]
+
+
+@pytest.mark.parametrize(
+    ("note", "says"),
+    [
+        (HairNoted("back", scalp="burns"), "scalp burns: rinse at once with cool water"),
+        (HairNoted("back", elasticity="stays_stretched"), "stays stretched"),
+        (HairNoted("back", elasticity="snaps"), "snaps"),
+    ],
+)
+def test_discomfort_and_gumminess_stop_at_once(note, says):
+    lane = back([*ON, event(15, note)], 15.1)
+    assert lane.advice.act is Act.STOP
+    assert says in lane.advice.text
+    first = board([*ON, event(15, note)], 15.1).acts[0]
+    assert (first.code, first.title) == ("stop", "Rinse Back now")
+    # while it is still being applied, too
+    assert back([*ON[:3], event(5, note)], 6).advice.act is Act.STOP
+    # noted fine again, or rinsed, nothing stops any more
+    well = event(16, HairNoted("back", "returns", "fine"))
+    assert back([*ON, event(15, note), well], 17).advice.act is not Act.STOP
+    assert back([*ON, event(15, note), event(16, Rinsed("back"))], 17).advice is None
+
+
+def test_warnings_come_ten_and_three_minutes_before_the_wall():
+    lane = back(ON, 20)
+    assert lane.warn_mins == pytest.approx((lane.wall_min - 10, lane.wall_min - 3))
+
+
+def test_readings_open_the_foil_and_a_dry_reading_does_not():
+    wiped = back([*ON, read(20, 6.5)], 40)
+    dry = back([*ON, read(20, 6.5, mode=ReadingMode.RINSED_WET)], 40)
+    assert wiped.curve != dry.curve
+
+
+def test_zones_ready_together_are_rinsed_together():
+    log = [*ON, event(10, ApplicationStarted("top", 26.0)), event(16, ApplicationFinished("top"))]
+    log += [read(24, 7.5), read(24.5, 7.5, "top"), read(30, 8.5), read(30.5, 8.5, "top")]
+    act = board(log, 31).acts[0]
+    assert (act.code, act.zone_keys, act.title) == ("rinse_wave", ("back", "top"), "Rinse Back and Top")
+    done = board([*log, event(31.5, WaveRinsed(("back", "top")))], 32)
+    assert [x.phase for x in done.lanes] == [Phase.RINSED, Phase.RINSED]
+
+
+def test_the_last_placed_foils_are_marked_and_looked_at_before_the_rinse():
+    assert not any(x.is_last_placed for x in board(ON, 20).lanes)  # the top still waits
+    log = [*ON, event(10, ApplicationStarted("top", 26.0)), event(16, ApplicationFinished("top"))]
+    assert [x.is_last_placed for x in board(log, 20).lanes] == [False, True]
+    ready = [*log, read(30, 8.5, "top")]
+    (act,) = [a for a in board(ready, 31).acts if a.zone_key == "top"]
+    assert act.code == "rinse"
+    assert "last foils, look at them first" in act.detail
+
+
+def test_options_say_what_they_do_and_what_is_forbidden():
+    log = [*ON, read(29, 6.5)]
+    found = options(log, 30, WARMABLE)
+    heat, refresh = found["HeatStarted", None], found["LightenerRefreshed", None]
+    assert heat.blocked is None
+    assert heat.level_at_wall > found["DriedOut", None].level_at_wall
+    assert refresh.volume_strength == 22.0
+    assert not refresh.asks_label
+    assert "stops at" in found["DriedOut", None].effect
+    assert found["CoveringChanged", Covering.OPEN_AIR].title == "Pull it out of the foil"
+    plain = options(log, 30)
+    assert "does not allow heat" in plain["HeatStarted", None].blocked
+    assert plain["LightenerRefreshed", None].asks_label
+    once = options(log, 30, replace(POWDER, max_applications=1))
+    assert "allows one application in one visit" in once["LightenerRefreshed", None].blocked
+    on_scalp = {**ZONES, "back": replace(ZONES["back"], is_on_scalp=True)}
+    assert "no heat on skin" in options(log, 30, WARMABLE, zones=on_scalp)["HeatStarted", None].blocked
+    warmed = options([*log, event(29.5, HeatStarted("back"))], 30, WARMABLE)
+    assert ("HeatStarted", None) not in warmed
+    assert ("HeatEnded", None) in warmed
+    aired = options([*log, event(29.5, CoveringChanged("back", Covering.OPEN_AIR))], 30)
+    assert ("CoveringChanged", Covering.FOIL) in aired
+    assert options(log, 30, key="top") == {}
+    with pytest.raises(ConflictError, match="no zone"):
+        options(log, 30, key="ear")
+
+
+def test_an_option_taken_does_what_it_said():
+    log = [*ON, read(25, 6.5)]
+    said = options(log, 30, WARMABLE)["HeatStarted", None]
+    lane = back([*log, event(30, HeatStarted("back"))], 30.0, WARMABLE)
+    assert lane.window_min.likely == pytest.approx(said.window_min.likely, abs=0.05)
+    assert level(lane, lane.wall_min) == pytest.approx(said.level_at_wall, abs=0.01)
+
+
+def test_product_is_dragged_to_the_ends_and_left_as_a_barrier():
+    hair = Hair(5.0)
+    whole = zone(
+        "back", 5, 8, foil_count=4, length_mm=300.0, root=Segment(hair, 20.0, 8.0), ends=Segment(hair, 80.0, 8.0)
+    )
+    lanes = {x.key: x for x in lanes_of((whole,))}
+    names = ("back", "back.ends", "back.root")
+    assert set(names) <= set(lanes)
+    plan = PlanTaken(names, (22.0,) * 3, 60.0)
+    log = [event(0, ConsultationFinished()), event(1, plan), event(2, BowlMixed("back", 22.0, 15.0, 22.5))]
+    log += [event(3, ApplicationStarted("back", 22.0)), event(9, ApplicationFinished("back"))]
+    here = {k: lanes[k] for k in names}
+    found = options(log, 32, zones=here)
+    assert found["ProductDragged", None].to_key == "back.ends"
+    assert found["BarrierLeft", None].title == "Leave it on as a barrier, roots go on"
+    dragged = board([*log, event(32, ProductDragged("back.ends", "back"))], 33, zones=here).lanes[1]
+    assert (dragged.phase, dragged.volume_strength) == (Phase.PROCESSING, 22.0)
+    assert dragged.lift_lost_share == pytest.approx(0.10)  # the product is 30 min old, its life 20
+    assert "dragged product" in dragged.notes
+    barrier = board([*log, event(32, BarrierLeft("back"))], 60, zones=here).lanes[0]
+    assert "barrier" in barrier.notes
+    assert level(barrier, 50) < level(board(log, 60, zones=here).lanes[0], 50)
+
+
+def planned():
+    """A head of four zones with its plan at the chair; the first two are on."""
+    wanted = request(*(zone(k, 4, 8, foil_count=5) for k in ("back", "side", "crown", "top")))
+    plan = make_plan(wanted)
+    taken = PlanTaken(
+        tuple(z.zone.key for z in plan.zones),
+        tuple(z.volume_strength for z in plan.zones),
+        plan.finish_min,
+        tuple(z.start_min for z in plan.zones),
+        tuple(z.rinse_min for z in plan.zones),
+        tuple(z.wave for z in plan.zones),
+    )
+    log = [event(0, ConsultationFinished()), event(1, taken)]
+    for z in plan.zones[:2]:
+        log += [event(2 + z.start_min, ApplicationStarted(z.zone.key, z.volume_strength))]
+        log += [event(2 + z.end_min, ApplicationFinished(z.zone.key))]
+    return wanted, plan, log
+
+
+def test_developers_of_zones_to_come_follow_what_is_learnt():
+    wanted, plan, log = planned()
+    zones = {z.zone.key: z.zone for z in plan.zones}
+    first = plan.zones[0].zone.key
+    minute = 2 + plan.zones[1].end_min + 1
+
+    def proposals(*readings):
+        return board([*log, *readings], minute + 0.5, wanted=wanted, zones=zones).proposals
+
+    assert proposals() == ()
+    expected = level(board(log, minute, zones=zones).lanes[0], minute - 2 - plan.zones[0].end_min)
+    as_expected = round(expected * 2) / 2
+    fast = proposals(read(minute - 1, min(as_expected + 1.5, 10.0), first), read(minute, as_expected + 1.5, first))
+    slow = proposals(read(minute - 1, as_expected - 1.0, first), read(minute, as_expected - 1.0, first))
+    assert [p.zone_key for p in fast] == [z.zone.key for z in plan.zones[2:]]
+    for p in fast:
+        assert p.proposed_volume < p.volume_strength
+        assert f"{p.volume_strength:g} → {p.proposed_volume:g} vol for {p.zone_name}" in p.reason
+        assert "more than expected" in p.reason
+    assert all(p.proposed_volume > p.volume_strength and "less than expected" in p.reason for p in slow)
+    # taken on, it is the zone's developer and is not proposed again
+    moved = [event(minute + 0.2, DeveloperChanged(p.zone_key, p.proposed_volume)) for p in fast]
+    again = proposals(
+        read(minute - 1, min(as_expected + 1.5, 10.0), first), read(minute, as_expected + 1.5, first), *moved
+    )
+    assert again == ()
+
+
+def test_nothing_stronger_is_proposed_once_scalp_or_hair_suffers():
+    wanted, plan, log = planned()
+    zones = {z.zone.key: z.zone for z in plan.zones}
+    first = plan.zones[0].zone.key
+    minute = 2 + plan.zones[1].end_min + 1
+    slow = [*log, read(minute - 1, 4.0, first), read(minute, 4.5, first)]
+    assert board(slow, minute + 0.5, wanted=wanted, zones=zones).proposals
+    for note in (HairNoted(first, scalp="warm"), HairNoted(first, elasticity="slow"), HairNoted(first, scalp="burns")):
+        noted = [*slow, event(minute + 0.1, note)]
+        assert board(noted, minute + 0.5, wanted=wanted, zones=zones).proposals == ()
+
+
+def test_a_zone_that_must_stop_gets_neither_warmth_nor_new_product():
+    found = options([*ON, event(29, HairNoted("back", scalp="burns"))], 30, WARMABLE)
+    assert "scalp burns" in found["HeatStarted", None].blocked
+    assert "scalp burns" in found["LightenerRefreshed", None].blocked
+
+
+def test_developers_stay_within_limits_and_bottles():
+    wanted, plan, log = planned()
+    zones = {z.zone.key: z.zone for z in plan.zones}
+    minute = 2 + plan.zones[1].end_min + 1
+    slow = [read(minute - 1, 4.0, plan.zones[0].zone.key), read(minute, 4.5, plan.zones[1].zone.key)]
+    bottles = request(*wanted.zones, step=VolumeStep.BOTTLES)
+    for p in board([*log, *slow], minute + 0.5, wanted=bottles, zones=zones).proposals:
+        assert p.proposed_volume in [b.volume_strength for b in BOTTLES]
+    weak = replace(wanted, lightener=replace(POWDER, max_volume=22.0))
+    for p in board([*log, *slow], minute + 0.5, wanted=weak, zones=zones).proposals:
+        assert p.proposed_volume <= 22.0

@@ -1,0 +1,58 @@
+"""The colour reader beside the chair: a line asked, a line answered, over TCP on the studio's own network."""
+
+from __future__ import annotations
+
+import datetime as dt
+import os
+import socket
+import zlib
+
+from apps.services.queries import Loaded, chair
+from fervens_core.errors import ConflictError, CoreError
+from fervens_core.practicehair import practice_lab
+from fervens_core.reader import LINE_MAX, PROTOCOL, Measured, lab_to_line, level_of_lab, line_to_lab
+
+TIMEOUT_S = 3.0
+
+
+def reader_address() -> tuple[str, int] | None:
+    """Where the reader is (FERVENS_READER=host:port), or None when there is none."""
+    host, _, port = os.environ.get("FERVENS_READER", "").rpartition(":")
+    return (host, int(port)) if host and port.isdigit() else None
+
+
+def _ask(line: socket.socket, text: str) -> str:
+    line.sendall(f"{text}\n".encode("ascii"))
+    found = b""
+    while not found.endswith(b"\n"):
+        part = line.recv(LINE_MAX)
+        if not part or len(found) > LINE_MAX:
+            raise CoreError("reader_line", "The colour reader broke off; try again, or read by eye.")
+        found += part
+    return found.decode("ascii", "replace").strip()
+
+
+def measure(loaded: Loaded, key: str, now: dt.datetime) -> Measured:
+    """What the reader measures on a lane, and its level. The simulated one is given the lane's simulated hair first.
+
+    Raises:
+        ConflictError: no reader, or no such lane. CoreError: what it measured is no hair of this lane.
+    """
+    there = chair(loaded, now)
+    if there is None:
+        raise ConflictError("no_plan", "No plan is at the chair yet.")
+    start = there.zones[there.state.lane(key).key].hair.start_level
+    address = reader_address()
+    if address is None:
+        raise ConflictError("no_reader", "No colour reader is set up (FERVENS_READER); read by eye.")
+    try:
+        with socket.create_connection(address, timeout=TIMEOUT_S) as line:
+            name = _ask(line, "ID")
+            if not name.startswith(PROTOCOL):
+                raise CoreError("reader_line", f"What answers at {address[0]}:{address[1]} is no colour reader.")
+            if name.endswith("simulated"):
+                seed = zlib.crc32(f"{loaded.row.pk} {key}".encode())
+                _ask(line, lab_to_line(practice_lab(there, key, seed)).replace("LAB", "PLACE"))
+            return level_of_lab(start, line_to_lab(_ask(line, "MEASURE")))
+    except OSError:
+        raise ConflictError("reader_away", "The colour reader does not answer; read by eye.") from None

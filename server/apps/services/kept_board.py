@@ -1,0 +1,89 @@
+"""Boards just computed, kept for a second: every device that is told of one act asks for the same board at once."""
+
+from __future__ import annotations
+
+import threading
+import time
+from collections.abc import Callable
+from uuid import UUID
+
+from django.db.models import Max
+from django.http import Http404, HttpResponse
+
+from apps.services import queries
+from apps.services.present_chair import board_out, end_of_log
+from apps.services.queries import Loaded
+from apps.studio.models import Membership
+
+KEPT_S = 1.0
+MOST = 500
+WAIT_S = 5.0
+Place = tuple[UUID, int, int]
+"""A service, its revision, and the end of its log."""
+_lock = threading.Lock()
+_kept: dict[Place, tuple[float, bytes]] = {}
+_made_now: dict[Place, threading.Event] = {}
+
+
+def _answer(body: bytes) -> HttpResponse:
+    return HttpResponse(body, content_type="application/json; charset=utf-8")
+
+
+def _once(place: Place, make: Callable[[], bytes]) -> bytes:
+    """What is kept of a place, or made now; whoever asks while it is being made waits for it."""
+    with _lock:
+        at, body = _kept.get(place, (0.0, b""))
+        if body and time.monotonic() - at <= KEPT_S:
+            return body
+        going = _made_now.get(place)
+        if going is None:
+            _made_now[place] = threading.Event()
+    if going is not None:
+        going.wait(WAIT_S)
+        return _kept.get(place, (0.0, b""))[1] or make()
+    try:
+        body = make()
+        with _lock:
+            if len(_kept) >= MOST:
+                _kept.clear()
+            _kept[place] = (time.monotonic(), body)
+        return body
+    finally:
+        _made_now.pop(place).set()
+
+
+def board_answer(loaded: Loaded) -> HttpResponse:
+    """The board of a service as it stands now, as an answer."""
+    return _answer(_once(place_of(loaded), lambda: board_out(loaded).model_dump_json().encode()))
+
+
+def place_of(loaded: Loaded) -> Place:
+    """Where a loaded service stands."""
+    return loaded.row.pk, loaded.row.revision, end_of_log(loaded)
+
+
+def board_now(member: Membership, service_id: UUID) -> HttpResponse:
+    """The board of a service as an answer. 404 for another studio's."""
+    return _answer(board_bytes(member, service_id))
+
+
+def board_bytes(member: Membership, service_id: UUID) -> bytes:
+    """The board of a service as JSON; one of the last second, if nothing has happened since.
+
+    Raises Http404 for another studio's.
+    """
+    found = (
+        queries.of_studio(member)
+        .filter(pk=service_id)
+        .annotate(position=Max("events__id"))
+        .values_list("revision", "position")
+        .first()
+    )
+    if found is None:
+        raise Http404
+    place = (service_id, found[0], found[1] or 0)
+
+    def make() -> bytes:
+        return board_out(queries.load(queries.get(member, service_id))).model_dump_json().encode()
+
+    return _once(place, make)

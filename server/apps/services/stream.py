@@ -1,0 +1,123 @@
+"""The stream of a device: which services of its studio have changed, and the board of the one it follows."""
+
+from __future__ import annotations
+
+import asyncio
+import json
+import random
+import time
+from collections.abc import AsyncIterator
+from typing import Any
+from uuid import UUID
+
+from asgiref.sync import sync_to_async
+from django.contrib.sessions.models import Session
+from django.db import OperationalError, connection
+from django.http import Http404, HttpRequest, HttpResponse, StreamingHttpResponse
+from django.utils import timezone
+from django.views.decorators.http import require_GET
+
+from apps.common.hub import hub
+from apps.common.problems import problem
+from apps.services.kept_board import board_bytes
+from apps.studio.models import Membership
+from fervens_core.errors import CoreError
+
+PING_S = 8.0
+"""A device that hears nothing for two and a half pings knows that it is behind."""
+CHECK_S = (60.0, 120.0)
+"""How long until a session is looked at again, each time another, so that a hundred streams do not ask at once."""
+
+
+def _member_of(request: HttpRequest) -> Membership | None:
+    """Who is signed in as the session stands now; None once it has ended."""
+    session = request.session
+    if not session.exists(session.session_key or ""):
+        return None
+    user_id = session.get("_auth_user_id")
+    return Membership.objects.filter(user_id=user_id, user__is_active=True).first() if user_id else None
+
+
+def _studio_of(request: HttpRequest) -> str | None:
+    """The studio of the session; None once it has ended. Gives its connection back at once."""
+    try:
+        member = _member_of(request)
+        return str(member.studio_id) if member else None
+    finally:
+        connection.close()
+
+
+def _board_for(request: HttpRequest, service: str) -> bytes | None:
+    """The board of a service for a session that still stands; None when there is none to give."""
+    try:
+        member = _member_of(request)
+        return board_bytes(member, UUID(service)) if member else None
+    except (Http404, CoreError, OperationalError, ValueError):
+        return None  # the device asks for it then, and is told why not
+    finally:
+        connection.close()
+
+
+def _line(event: str, data: dict[str, Any], board: bytes | None = None) -> bytes:
+    said = json.dumps(data).encode()
+    if board is not None:
+        said = said[:-1] + b', "board": ' + board + b"}"
+    return b"event: " + event.encode() + b"\ndata: " + said + b"\n\n"
+
+
+async def _told(studio: str, service: str | None, request: HttpRequest) -> AsyncIterator[bytes]:
+    device = request.GET.get("device", "")
+    async with hub.listening(studio, service) as listener:
+        yield b"retry: 1000\n" + _line("hello", {"server_now": timezone.now().isoformat(), "is_live": hub.is_live})
+        check_at = time.monotonic() + random.uniform(*CHECK_S)
+        while True:
+            try:
+                notice = await asyncio.wait_for(listener.queue.get(), PING_S * random.uniform(0.7, 1.0))
+            except TimeoutError:
+                yield _line("ping", {"server_now": timezone.now().isoformat(), "is_live": hub.is_live})
+                if time.monotonic() >= check_at:
+                    if not await _is_still_in(request.session.session_key):
+                        yield _line("ended", {})
+                        return
+                    check_at = time.monotonic() + random.uniform(*CHECK_S)
+                continue
+            board = None
+            is_followed = service is not None and notice.get("position") and listener.queue.empty()
+            if is_followed and (not device or notice.get("device") != device):
+                board = await sync_to_async(_board_for)(request, str(service))
+            yield _line("changed", notice, board)
+
+
+def _has_session(session_key: str | None) -> bool:
+    try:
+        return Session.objects.filter(session_key=session_key, expire_date__gt=timezone.now()).exists()
+    finally:
+        connection.close()
+
+
+async def _is_still_in(session_key: str | None) -> bool:
+    try:
+        return await sync_to_async(_has_session)(session_key)
+    except OperationalError:
+        return True  # the database is away; nobody is signed out for that
+
+
+@require_GET
+async def stream(request: HttpRequest) -> HttpResponse | StreamingHttpResponse:
+    """Server-sent events: `hello`, `changed` with the service, `ping`, and `ended` when the session has ended.
+
+    `?service=` follows one service only, and then `changed` brings its board along, except to the `?device=` that
+    acted; without it all of the studio's services are told.
+    """
+    try:
+        studio = await sync_to_async(_studio_of)(request)
+    except OperationalError:
+        return problem(503, "no_database", "The database does not answer; try again in a moment.")
+    if studio is None:
+        return problem(401, "signed_out", "Please sign in.")
+    answer = StreamingHttpResponse(
+        _told(studio, request.GET.get("service") or None, request), content_type="text/event-stream"
+    )
+    answer["Cache-Control"] = "no-cache, no-transform"
+    answer["X-Accel-Buffering"] = "no"
+    return answer

@@ -1,0 +1,193 @@
+"""Server and database really killed, under load and under a page: afterwards the board is what it was."""
+
+import http.cookiejar
+import json
+import os
+import re
+import shutil
+import signal
+import subprocess
+import sys
+import tempfile
+import threading
+import time
+import urllib.error
+import urllib.request
+from datetime import UTC, datetime
+from pathlib import Path
+from uuid import uuid4
+
+import pytest
+from conftest import PASSWORD
+from playwright.sync_api import expect
+
+from .conftest import open_service, sign_in
+
+ROOT = Path(__file__).parents[2]
+sys.path.insert(0, str(ROOT / "ops"))
+from cluster import Cluster, free_port  # noqa: E402
+from project import PYTHON, python_env  # noqa: E402
+from system import ensure_postgres  # noqa: E402
+
+
+class Served:
+    """The app as bin/start serves it, on a database of its own that writes through to disk."""
+
+    def __init__(self, folder: Path) -> None:
+        self.cluster = Cluster(ensure_postgres(), folder / "pg")
+        self.cluster.create()
+        self.cluster.start()
+        self.env = python_env(DATABASE_URL=self.cluster.url, FERVENS_SECRET_KEY="a" * 50, FERVENS_SERVING="1")
+        demo = ["load_demo", "--migrate", "--username", "maren", "--password", PASSWORD]
+        subprocess.run(
+            [str(PYTHON), str(ROOT / "server" / "manage.py"), *demo], env=self.env, check=True, capture_output=True
+        )
+        self.port = free_port()
+        self.address = f"http://127.0.0.1:{self.port}"
+        self.start_server()
+
+    def start_server(self) -> None:
+        command = [str(PYTHON), "-m", "uvicorn", "config.asgi:application", "--port", str(self.port)]
+        quiet = ["--log-level", "critical", "--lifespan", "off"]
+        self.server = subprocess.Popen(
+            [*command, *quiet], env=self.env, cwd=ROOT, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL
+        )
+        for _ in range(300):
+            try:
+                urllib.request.urlopen(f"{self.address}/api/session", timeout=2)
+                return
+            except OSError:
+                time.sleep(0.05)
+        raise AssertionError("the server did not come up")
+
+    def kill_server(self) -> None:
+        self.server.kill()
+        self.server.wait()
+
+    def kill_database(self) -> None:
+        os.kill(int((self.cluster.folder / "postmaster.pid").read_text().splitlines()[0]), signal.SIGKILL)
+
+    def start_database(self) -> None:
+        self.cluster.start(port=self.cluster.port)
+
+    def stop(self) -> None:
+        self.kill_server()
+        self.cluster.stop()
+
+
+@pytest.fixture(scope="module")
+def served():
+    folder = Path(tempfile.mkdtemp(prefix="fervens-killed-"))
+    folder.chmod(0o755)
+    made = Served(folder)
+    yield made
+    made.stop()
+    shutil.rmtree(folder, ignore_errors=True)
+
+
+class Device:
+    """A device that sends an act again, with its id, until it is answered."""
+
+    def __init__(self, address: str) -> None:
+        self.address = address
+        self.jar = http.cookiejar.CookieJar()
+        self.opener = urllib.request.build_opener(urllib.request.HTTPCookieProcessor(self.jar))
+        self.opener.open(f"{address}/")
+        self.ask("/session", {"username": "maren", "password": PASSWORD})
+
+    def ask(self, path: str, body: dict | None = None) -> dict:
+        token = next((c.value for c in self.jar if c.name == "csrftoken"), "")
+        headers = {"Content-Type": "application/json", "X-CSRFToken": token, "Referer": self.address}
+        data = None if body is None else json.dumps(body).encode()
+        with self.opener.open(urllib.request.Request(f"{self.address}/api{path}", data, headers), timeout=10) as answer:
+            return json.loads(answer.read())
+
+    def insist(self, path: str, body: dict) -> int:
+        """Send until it is taken; how often it had to be sent."""
+        for tries in range(1, 200):
+            try:
+                self.ask(path, body)
+                return tries
+            except urllib.error.HTTPError as error:
+                if error.code not in (500, 502, 503):
+                    raise
+            except OSError:
+                pass
+            time.sleep(0.1)
+        raise AssertionError("never taken")
+
+
+def test_nothing_is_lost_or_doubled_when_server_and_database_are_killed_under_load(served):
+    device = Device(served.address)
+    ilse = next(s for s in device.ask("/day")["services"] if s["client_name"] == "Ilse Varga")["id"]
+    lanes = [x["key"] for x in device.ask(f"/services/{ilse}/board")["board"]["lanes"] if x["phase"] == "processing"]
+    devices = [Device(served.address) for _ in lanes]
+    until = time.monotonic() + 7.0
+    taken: list[tuple[str, str]] = []
+    resent: list[int] = []
+    failed: list[BaseException] = []
+
+    def work(own: Device, key: str) -> None:
+        try:
+            while time.monotonic() < until:
+                event_id = str(uuid4())
+                data = {"zone_key": key, "level": 7.5, "mode": "rinsed_wet"}
+                now = datetime.now(UTC).isoformat()
+                body = {"event_id": event_id, "kind": "ReadingTaken", "occurred_at": now, "data": data}
+                resent.append(own.insist(f"/services/{ilse}/events", body))
+                taken.append((event_id, key))
+        except BaseException as error:
+            failed.append(error)
+
+    hands = [threading.Thread(target=work, args=pair) for pair in zip(devices, lanes, strict=True)]
+    for hand in hands:
+        hand.start()
+    time.sleep(2.0)
+    served.kill_server()
+    served.start_server()
+    time.sleep(1.0)
+    served.kill_database()
+    served.start_database()
+    for hand in hands:
+        hand.join(timeout=60)
+    assert failed == []
+    assert len(taken) > 20
+    assert max(resent) > 1  # the killing was felt
+
+    def seen() -> list:
+        board = Device(served.address).ask(f"/services/{ilse}/board")["board"]
+        return [[x["key"], x["phase"], x["zero_at"], x["readings"], x["ratio_rate"]] for x in board["lanes"]]
+
+    log = [x["event_id"] for x in device.ask(f"/services/{ilse}/log")["lines"]]
+    assert len(log) == len(set(log))
+    assert {e for e, _ in taken} <= set(log)
+    before = seen()
+    on_lanes = {r["event_id"] for lane in before for r in lane[3]}
+    assert {e for e, _ in taken} <= on_lanes
+    served.kill_server()
+    served.kill_database()
+    served.start_database()
+    served.start_server()
+    assert seen() == before
+
+
+def test_a_page_waits_for_a_killed_database_and_goes_on_by_itself(served, browser, browser_context_args):
+    context = browser.new_context(**browser_context_args)
+    page = context.new_page()
+    sign_in(page, served.address, "maren")
+    open_service(page, "Ilse Varga", "chair")
+    row = page.get_by_role("img", name=re.compile("^Low back: "))
+    row.wait_for()
+    served.kill_database()
+    expect(page.get_by_text("Behind: the database does not answer")).to_be_visible()
+    page.get_by_role("button", name=re.compile("^1 Low back")).click()
+    page.get_by_role("button", name=re.compile("^Rinsed")).last.click()
+    expect(row).to_have_attribute("aria-label", re.compile("rinsed"))
+    expect(page.get_by_text("1 act waits")).to_be_visible()
+    served.start_database()
+    expect(page.get_by_text("1 act waits")).to_have_count(0)
+    expect(page.get_by_text("Behind")).to_have_count(0)
+    expect(row).to_have_attribute("aria-label", re.compile("rinsed"))
+    page.get_by_role("button", name="Who did what").click()
+    expect(page.get_by_role("listitem").filter(has_text="Low back: rinsed")).to_have_count(1)
+    context.close()

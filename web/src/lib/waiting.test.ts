@@ -1,0 +1,71 @@
+import { describe, expect, it } from 'vitest'
+import { at, lane, START } from '../testing'
+import { type BoardLike, type WaitingAct, waitingKeys, withWaiting } from './waiting'
+
+const act = (kind: string, minute: number, data: Record<string, unknown>): WaitingAct => ({
+  event_id: `${kind} ${minute}`,
+  service_id: 's1',
+  member: 'Ada',
+  kind,
+  occurred_at: at(minute),
+  data,
+  seen: 1,
+  text: kind,
+})
+const next = (code: string, zone_key: string, minute: number) => ({
+  code,
+  zone_key,
+  zone_keys: [zone_key],
+  title: `${code} ${zone_key}`,
+  detail: '',
+  due_at: at(minute),
+  hex: null,
+})
+const top = lane({ key: 'top', name: 'Top', phase: 'waiting', started_at: at(20), zero_at: at(24), has_bowl: false, bowl_count: 0 }) // prettier-ignore
+const board = (): BoardLike => ({
+  now: at(18),
+  lanes: [lane(), top],
+  acts: [next('read', 'crown', 24), next('mix', 'top', 18)],
+})
+const seen = (acts: WaitingAct[], minute = 19) => withWaiting(board(), acts, START + minute * 60_000)
+
+describe('acts that wait', () => {
+  it('change nothing when there are none', () => {
+    const before = board()
+    expect(withWaiting(before, [], START)).toBe(before)
+  })
+
+  it('lead the hand on from bowl to first to last section', () => {
+    const mixed = act('BowlMixed', 18, { zone_key: 'top', also_for: [] })
+    const started = act('ApplicationStarted', 19, { zone_key: 'top', volume_strength: 25 })
+    const finished = act('ApplicationFinished', 22, { zone_key: 'top' })
+    expect(seen([mixed]).acts.map((a) => a.title)).toEqual(['Start Top', 'read crown'])
+    const going = seen([mixed, started])
+    expect(going.lanes[1]).toMatchObject({ phase: 'applying', started_at: at(19), zero_at: at(23) })
+    expect(going.acts.map((a) => a.code)).toEqual(['finish', 'read'])
+    const on = seen([mixed, started, finished], 22)
+    expect(on.lanes[1]).toMatchObject({ phase: 'processing', zero_at: at(22), is_forecast: false })
+    expect(on.acts.map((a) => a.code)).toEqual(['read'])
+  })
+
+  it('put a reading on its lane at its own minute and take the look off the list', () => {
+    const read = seen([act('ReadingTaken', 18, { zone_key: 'crown', level: 7, mode: 'wiped' })])
+    expect(read.lanes[0]!.readings).toMatchObject([{ minute: 12, level: 7, mode: 'wiped', hex: '#a67c49' }])
+    expect(read.acts.map((a) => a.code)).toEqual(['mix'])
+  })
+
+  it('end lanes that were rinsed, alone or together', () => {
+    const alone = seen([act('Rinsed', 30, { zone_key: 'crown' })])
+    expect(alone.lanes[0]).toMatchObject({ phase: 'rinsed', rinsed_min: 24, end_min: 24 })
+    expect(alone.acts.map((a) => a.code)).toEqual(['mix'])
+    const wave = seen([act('WaveRinsed', 30, { zone_keys: ['crown'] })])
+    expect(wave.lanes[0]!.phase).toBe('rinsed')
+    expect([...waitingKeys([act('WaveRinsed', 30, { zone_keys: ['crown', 'top'] })])]).toEqual(['crown', 'top'])
+  })
+
+  it('leave what cannot be foreseen to the server', () => {
+    const warmed = seen([act('HeatStarted', 20, { zone_key: 'crown' })])
+    expect(warmed.lanes).toEqual(board().lanes)
+    expect(warmed.acts).toEqual(board().acts)
+  })
+})

@@ -1,0 +1,143 @@
+/** Acts that wait on this device, and the board as it looks with them: marks of what the hand has done, no rules. */
+import { pointAt, type LevelPoint } from './strip'
+
+export interface WaitingAct {
+  event_id: string
+  service_id: string
+  member: string
+  kind: string
+  occurred_at: string
+  data: Record<string, unknown>
+  seen: number | null
+  text: string
+}
+
+interface LaneLike {
+  key: string
+  name: string
+  phase: string
+  volume_strength: number
+  started_at: string
+  zero_at: string
+  is_forecast: boolean
+  end_min: number
+  rinsed_min: number | null
+  has_bowl: boolean
+  bowl_count: number
+  curve: readonly LevelPoint[]
+  readings: readonly { event_id: string; minute: number; level: number; mode: string; hex: string }[]
+}
+interface ActLike {
+  code: string
+  zone_key: string | null
+  zone_keys: readonly string[]
+  title: string
+  detail: string
+  due_at: string
+  hex: string | null
+}
+
+const DOES: Record<string, readonly string[]> = {
+  BowlMixed: ['mix'],
+  ApplicationStarted: ['mix', 'start'],
+  ApplicationFinished: ['finish'],
+  ReadingTaken: ['read', 'short'],
+  Rinsed: ['rinse', 'stop', 'read', 'short', 'finish'],
+  WaveRinsed: ['rinse', 'rinse_wave', 'stop', 'read', 'short', 'finish'],
+}
+
+const keysOf = (act: WaitingAct): string[] => {
+  const { zone_key, also_for, zone_keys } = act.data as { zone_key?: string; also_for?: string[]; zone_keys?: string[] }
+  return [...(zone_key ? [zone_key] : []), ...(also_for ?? []), ...(zone_keys ?? [])]
+}
+
+const minutes = (from: string, to: string) => (new Date(to).getTime() - new Date(from).getTime()) / 60_000
+
+function marked<L extends LaneLike>(lane: L, act: WaitingAct): L {
+  const at = act.occurred_at
+  switch (act.kind) {
+    case 'BowlMixed':
+      return { ...lane, has_bowl: true, bowl_count: lane.bowl_count + 1 }
+    case 'ApplicationStarted': {
+      const need = minutes(lane.started_at, lane.zero_at)
+      const zero = new Date(new Date(at).getTime() + need * 60_000).toISOString()
+      return { ...lane, phase: 'applying', started_at: at, zero_at: zero, is_forecast: true }
+    }
+    case 'ApplicationFinished':
+      return { ...lane, phase: 'processing', is_forecast: false, zero_at: lane.is_forecast ? at : lane.zero_at }
+    case 'ReadingTaken': {
+      const level = Number(act.data.level)
+      const near = [...lane.curve].sort(
+        (a, b) => Math.abs(a.level_likely - level) - Math.abs(b.level_likely - level),
+      )[0]
+      const minute = minutes(lane.zero_at, at)
+      const hex = near?.hex ?? pointAt(lane.curve, minute)?.hex ?? '#808080'
+      const reading = { event_id: act.event_id, minute, level, mode: String(act.data.mode), hex }
+      return { ...lane, readings: [...lane.readings, reading] }
+    }
+    case 'Rinsed':
+    case 'WaveRinsed': {
+      const end = Math.max(minutes(lane.zero_at, at), 0.5)
+      return { ...lane, phase: 'rinsed', rinsed_min: end, end_min: end }
+    }
+    default:
+      return lane
+  }
+}
+
+/** The hand's next tap on what it has begun, while the server cannot say: last section, first section, bowl. */
+function handAct(lanes: readonly LaneLike[], now: string): ActLike | null {
+  const made = (code: string, lane: LaneLike, title: string, due: string): ActLike => ({
+    code,
+    zone_key: lane.key,
+    zone_keys: [lane.key],
+    title,
+    detail: `${lane.volume_strength} vol`,
+    due_at: due,
+    hex: null,
+  })
+  const applying = lanes.find((l) => l.phase === 'applying')
+  if (applying) return made('finish', applying, `Finish applying ${applying.name}`, applying.zero_at)
+  const lane = lanes.find((l) => l.phase === 'waiting')
+  if (!lane) return null
+  return lane.has_bowl
+    ? made('start', lane, `Start ${lane.name}`, now)
+    : made('mix', lane, `Mix the bowl for ${lane.name}`, now)
+}
+
+const HAND = ['mix', 'start', 'finish']
+
+export interface BoardLike {
+  now: string
+  lanes: readonly LaneLike[]
+  acts: readonly ActLike[]
+}
+
+/** The last board known, with the acts that wait here marked on it. */
+export function withWaiting<B extends BoardLike>(board: B, waiting: readonly WaitingAct[], now: number): B {
+  if (waiting.length === 0) return board
+  let lanes = [...board.lanes]
+  let acts = [...board.acts]
+  for (const act of waiting) {
+    const keys = keysOf(act)
+    lanes = lanes.map((lane) => (keys.includes(lane.key) ? marked(lane, act) : lane))
+    const done = DOES[act.kind] ?? []
+    acts = acts.filter(
+      (a) =>
+        !(
+          done.includes(a.code) &&
+          (a.zone_keys.length ? a.zone_keys : [a.zone_key]).every((k) => k !== null && keys.includes(k))
+        ),
+    )
+  }
+  if (waiting.some((a) => HAND.includes((DOES[a.kind] ?? [])[0] ?? ''))) {
+    const at = new Date(now).toISOString()
+    const hand = handAct(lanes, at)
+    acts = [...(hand ? [hand] : []), ...acts.filter((a) => !HAND.includes(a.code))]
+    acts.sort((a, b) => Math.max(new Date(a.due_at).getTime(), now) - Math.max(new Date(b.due_at).getTime(), now))
+  }
+  return { ...board, lanes, acts }
+}
+
+/** Zones with an act that has not reached the server yet. */
+export const waitingKeys = (waiting: readonly WaitingAct[]): Set<string> => new Set(waiting.flatMap(keysOf))

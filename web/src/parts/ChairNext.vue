@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Schemas } from '../api/client'
+import { countdown, inMinutes, minutesUntil } from '../lib/time'
+
+/** The most urgent act, alone and large; the one after it readable from afar as well; the rest small. */
+const props = defineProps<{
+  acts: readonly Schemas['NextAct'][]
+  lanes: readonly Schemas['Lane'][]
+  now: number
+  detail: string
+  canWeigh: boolean
+  isBusy: boolean
+}>()
+const emit = defineEmits<{ do: [act: Schemas['NextAct']]; weigh: [] }>()
+
+const first = computed(() => props.acts[0])
+const second = computed(() => props.acts[1])
+const rest = computed(() => props.acts.slice(2, 4))
+const isDue = computed(() => Boolean(first.value && minutesUntil(first.value.due_at, props.now) <= 0))
+const verbs: Record<string, string> = {
+  mix: 'Mixed',
+  start: 'First section on',
+  finish: 'Last section on',
+  read: 'Read it',
+  rinse: 'Rinsed',
+  rinse_wave: 'All rinsed',
+  stop: 'Rinsed',
+  short: 'Open the zone',
+  tone: 'Go on',
+}
+/** What the large clock counts: towards a look, or, once a zone is to be rinsed, towards its wall. */
+const timer = computed(() => {
+  const act = first.value
+  const lane = props.lanes.find((l) => l.key === act?.zone_key)
+  if (!act || !lane || !['read', 'rinse', 'rinse_wave', 'stop', 'finish'].includes(act.code)) return null
+  const dueIn = minutesUntil(act.due_at, props.now)
+  const isRinse = act.code.startsWith('rinse')
+  if (isRinse && dueIn > 0) return { minutes: dueIn, caption: 'until the rinse' }
+  if (lane.stop_reason) return null // whatever time its label leaves does not count
+  if (isRinse || act.code === 'stop') {
+    const minutes = lane.wall_min - (props.now - new Date(lane.zero_at).getTime()) / 60_000
+    return { minutes, caption: minutes < 0 ? 'past the label' : 'to the wall' }
+  }
+  return { minutes: dueIn, caption: dueIn < 0 ? 'overdue' : act.code === 'finish' ? 'planned' : 'until the look' }
+})
+const isStop = computed(() => first.value?.code === 'stop')
+</script>
+
+<template>
+  <div class="flex flex-wrap items-stretch gap-3">
+    <section
+      class="flex min-w-0 grow basis-full flex-wrap items-center gap-x-5 gap-y-2 rounded-[7px] bg-act px-5 py-3 text-act-ink sm:flex-nowrap lg:basis-[500px]"
+      :class="{ 'outline-4 outline-signal': isDue && !isStop, '!bg-stop !text-stop-ink': isStop }"
+      aria-label="Next"
+    >
+      <template v-if="first">
+        <span
+          v-if="first.hex"
+          class="swatch hidden h-[84px] w-[30px] shrink-0 rounded-[3px] sm:block"
+          :style="{ background: first.hex }"
+        />
+        <div class="min-w-0 grow basis-full sm:basis-auto">
+          <h2 class="text-[28px] leading-[1.08] sm:text-[38px]">{{ first.title }}</h2>
+          <p class="text-base opacity-90 sm:text-lg">{{ detail }}</p>
+        </div>
+        <p
+          v-if="timer"
+          class="shrink-0 text-center"
+          role="timer"
+          :aria-label="`${countdown(timer.minutes)} ${timer.caption}`"
+        >
+          <span class="num block text-[50px] leading-[0.95] sm:text-[64px]">{{ countdown(timer.minutes) }}</span>
+          <span class="block text-sm opacity-90">{{ timer.caption }}</span>
+        </p>
+        <button
+          v-if="canWeigh"
+          type="button"
+          class="min-h-16 shrink-0 rounded-[5px] border-2 border-act-ink px-5 text-lg font-bold"
+          @click="emit('weigh')"
+        >
+          Weigh it
+        </button>
+        <button
+          type="button"
+          class="ml-auto min-h-16 shrink-0 rounded-[5px] bg-act-ink px-5 text-lg font-bold text-act"
+          :class="{ '!bg-stop-ink !text-stop': isStop }"
+          :disabled="isBusy"
+          @click="emit('do', first)"
+        >
+          {{ verbs[first.code] }}
+        </button>
+      </template>
+      <p v-else class="text-2xl font-semibold">Nothing to do just now.</p>
+    </section>
+    <section
+      class="panel flex grow basis-[300px] flex-col !py-2.5 lg:grow-0 lg:basis-[330px] xl:basis-[400px]"
+      aria-label="Then"
+    >
+      <h2 class="text-sm font-semibold text-soft">Then</h2>
+      <p v-if="!second" class="text-soft">Nothing else for now.</p>
+      <button
+        v-else
+        type="button"
+        class="flex min-h-12 items-baseline gap-3 text-left hover:underline"
+        @click="emit('do', second)"
+      >
+        <span class="grow text-[22px] leading-tight font-semibold sm:text-[24px]">{{ second.title }}</span>
+        <span class="num text-[22px] whitespace-nowrap sm:text-[24px]">{{
+          inMinutes(minutesUntil(second.due_at, now))
+        }}</span>
+      </button>
+      <ul>
+        <li v-for="a in rest" :key="a.code + a.zone_key" class="flex items-baseline justify-between gap-3">
+          <button type="button" class="min-h-8 truncate text-left hover:underline" @click="emit('do', a)">
+            {{ a.title }}
+          </button>
+          <span class="num whitespace-nowrap" :class="{ 'font-bold': minutesUntil(a.due_at, now) <= 0 }">{{
+            inMinutes(minutesUntil(a.due_at, now))
+          }}</span>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,135 @@
+import { mount } from '@vue/test-utils'
+import { describe, expect, it } from 'vitest'
+import type { Schemas } from '../api/client'
+import ReviewRow from './ReviewRow.vue'
+import ToneBowls from './ToneBowls.vue'
+import ToneNext from './ToneNext.vue'
+
+const NOW = new Date('2026-03-01T12:00:00Z').getTime()
+const at = (minutes: number) => new Date(NOW + minutes * 60_000).toISOString()
+
+const act = (code: string, minutes: number, name = 'Crown') => ({
+  code,
+  id: name.toLowerCase(),
+  zone_key: name.toLowerCase(),
+  part: '',
+  title: `${code}: ${name}`,
+  detail: 'bowl 1',
+  due_at: at(minutes),
+  hex: '#aabbcc',
+})
+const next = (...acts: ReturnType<typeof act>[]) =>
+  mount(ToneNext, { props: { acts: acts as Schemas['ToneAct'][], now: NOW, isBusy: false } })
+
+describe('the next act at the basin', () => {
+  it('stands alone, with its clock, and the next ones beside it', () => {
+    const wrapper = next(act('rinse', 4.5), act('strand', 6, 'Top'))
+    expect(wrapper.get('h2').text()).toBe('rinse: Crown')
+    expect(wrapper.get('[role=timer]').text()).toBe('4:30')
+    expect(wrapper.get('[aria-label=Then]').text()).toContain('in 6 min')
+  })
+  it('has no clock for a bowl that can go on now', () => {
+    expect(next(act('apply', 0)).find('[role=timer]').exists()).toBe(false)
+  })
+  it('is done by its own word, in the stop colour once the label is up', async () => {
+    const wrapper = next(act('stop', -1))
+    expect(wrapper.get('section').classes()).toContain('!bg-stop')
+    await wrapper.get('button').trigger('click')
+    expect((wrapper.emitted('do')![0]![0] as { code: string }).code).toBe('stop')
+  })
+  it('says when nothing is left', () => {
+    expect(next().text()).toContain('nothing left to tone')
+  })
+})
+
+const bowl = (number: number) => ({
+  number,
+  formula_key: `f${number}`,
+  formula_name: 'Fog 9',
+  shade_keys: ['fog', 'oat'],
+  shade_names: ['Fog 9', 'Oat 9'],
+  shades_g: [12.4, 4.13],
+  developer_g: 24.8,
+  developer_volume: 7,
+  developer_parts: 1.5,
+  share: 0.75,
+  label_max_min: 20,
+  lane_ids: ['crown'],
+  lane_names: ['Crown', 'Top'],
+  hex: '#aabbcc',
+})
+const count = (n: number, spread: number, gives_up: string) => ({
+  count: n,
+  spread,
+  mean_delta_e: 1.25,
+  worst_delta_e: 2,
+  gives_up,
+})
+
+describe('the bowls', () => {
+  const step = {
+    bowls: [bowl(1), bowl(2)],
+    counts: [count(1, 9.1, 'zones 9.1 apart, 3.2 with 2 bowls'), count(2, 3.2, 'the nearest this shelf comes')],
+  } as unknown as Schemas['ToneStep']
+  const bowls = () => mount(ToneBowls, { props: { step, most: 2, isLocked: false } })
+  it('say what to weigh, for whom, and what fewer would give up', () => {
+    const text = bowls().text()
+    for (const words of ['12 g Fog 9 + 4.1 g Oat 9', '25 g of 7 vol', '1:1.5, label 20 min', 'Crown, Top'])
+      expect(text).toContain(words)
+    expect(text).toContain('Zones end 3.2 apart')
+    expect(text).toContain('One bowl: zones 9.1 apart, 3.2 with 2 bowls')
+  })
+  it('are as many as is allowed', async () => {
+    const wrapper = bowls()
+    await wrapper.get('[aria-label="At most 4 bowls"]').trigger('click')
+    expect(wrapper.emitted('most')).toEqual([[4]])
+    expect(wrapper.get('[aria-label="At most 2 bowls"]').attributes('aria-checked')).toBe('true')
+  })
+})
+
+describe('a zone in review', () => {
+  const option = (way: string, more: object = {}) => ({
+    way,
+    title: way,
+    reason: `${way} because`,
+    hex: '#ccaa88',
+    level: 8,
+    volume_strength: null,
+    minutes: null,
+    blocked: null,
+    asks_label: false,
+    ...more,
+  })
+  const row = (way: string, again: object = {}) =>
+    mount(ReviewRow, {
+      props: {
+        lane: {
+          key: 'crown', name: 'Crown', level: 6.5, target_level: 9, off_levels: -2.5, is_on_target: false, is_read: true,
+          says: 'Yellow-orange at 6.5: blue-violet', before_hex: '#332211', now_hex: '#aa7744', target_hex: '#ccaa77',
+          band: '2.5 levels darker than most of the head, the whole zone',
+          options: [option('tone'), option('again', { volume_strength: 20, minutes: 24.4, ...again })], advised: 'again',
+        } as unknown as Schemas['ReviewLane'], // prettier-ignore
+        way,
+        isLocked: false,
+      },
+    })
+  it('says how far off it is, what shows, its band, and the way chosen', () => {
+    const text = row('again').text()
+    for (const words of [
+      '2.5 short',
+      'blue-violet',
+      'Band: 2.5 levels darker',
+      'again because',
+      '20 vol, about 24 min',
+    ])
+      expect(text).toContain(words)
+  })
+  it('takes another way, and none that is barred', async () => {
+    const wrapper = row('tone', { blocked: 'the scalp was felt' })
+    const [, again] = wrapper.findAll('[role=radio]')
+    expect(again!.attributes('disabled')).toBeDefined()
+    expect(wrapper.text()).toContain('no, the scalp was felt')
+    await wrapper.findAll('[role=radio]')[0]!.trigger('click')
+    expect(wrapper.emitted('way')).toEqual([['tone']])
+  })
+})

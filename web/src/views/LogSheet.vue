@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { queries } from '../api/queries'
+import { clock } from '../lib/time'
+import Sheet from '../parts/Sheet.vue'
+import Wait from '../parts/Wait.vue'
+
+/** Who did what, the latest first; any act can be taken back from here. */
+const props = defineProps<{ isOpen: boolean; serviceId: string; isBusy: boolean }>()
+const emit = defineEmits<{ close: []; takeBack: [event_id: string, text: string] }>()
+const query = useQuery(computed(() => ({ ...queries.log(props.serviceId), enabled: props.isOpen })))
+const late = (at: string, recorded: string) =>
+  new Date(recorded).getTime() - new Date(at).getTime() > 60_000 ? `, sent ${clock(recorded)}` : ''
+</script>
+
+<template>
+  <Sheet :is-open="isOpen" title="Who did what" subtitle="The latest first" @close="emit('close')">
+    <Wait
+      v-if="!query.data.value"
+      :is-loading="query.isLoading.value"
+      :error="query.error.value"
+      what="The log"
+      @retry="query.refetch()"
+    />
+    <ol v-else>
+      <li
+        v-for="line in query.data.value.lines"
+        :key="line.event_id"
+        class="flex items-center gap-3 border-t border-line py-1.5"
+      >
+        <span class="num w-14 shrink-0 text-lg">{{ clock(line.at) }}</span>
+        <span class="min-w-0 grow">
+          <span class="block" :class="{ 'text-soft line-through': line.is_voided }">{{ line.text }}</span>
+          <span class="block text-sm text-soft"
+            >{{ line.by }}{{ late(line.at, line.recorded_at)
+            }}<template v-if="line.voided_by">; taken back by {{ line.voided_by }}</template></span
+          >
+          <span v-if="line.conflict && !line.is_voided" class="block text-sm font-semibold"
+            >Not counted: {{ line.conflict }}</span
+          >
+        </span>
+        <button
+          v-if="!line.is_voided"
+          type="button"
+          class="btn shrink-0 px-3 text-sm"
+          :aria-label="`Take back: ${line.text}`"
+          :disabled="isBusy"
+          @click="emit('takeBack', line.event_id, line.text)"
+        >
+          Take back
+        </button>
+      </li>
+    </ol>
+  </Sheet>
+</template>

@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { Schemas } from '../api/client'
+import { tryFormula } from '../api/queries'
+import { grams } from '../lib/time'
+import Choice from '../parts/Choice.vue'
+import Sheet from '../parts/Sheet.vue'
+import Stepper from '../parts/Stepper.vue'
+import { useNotices } from '../stores/notices'
+
+/** A formula of one's own: what it would do to the zones it is meant for, before it is mixed. */
+const props = defineProps<{ isOpen: boolean; step: Schemas['ToneStep'] | null; serviceId: string; isBusy: boolean }>()
+const emit = defineEmits<{ close: []; use: [values: Record<string, unknown>[], name: string] }>()
+const notices = useNotices()
+const first = ref('')
+const second = ref('')
+const share = ref<'0.75' | '0.5' | '0.25'>('0.5')
+const parts = ref<number | null>(null)
+const zones = ref<string[]>([])
+const tried = ref<Schemas['Tried'] | null>(null)
+const shares = [
+  { value: '0.75', name: '3 : 1' },
+  { value: '0.5', name: '1 : 1' },
+  { value: '0.25', name: '1 : 3' },
+] as const
+const free = computed(() => (props.step?.lanes ?? []).filter((l) => !l.toner && !l.part))
+const open = computed(() => (props.step?.shelf ?? []).filter((s) => !s.blocked))
+const partners = computed(() => {
+  const one = open.value.find((s) => s.key === first.value)
+  return open.value.filter((s) => s.key !== first.value && s.is_oxidative === one?.is_oxidative)
+})
+watch(
+  () => props.isOpen,
+  (isOpen) => {
+    if (!isOpen) return
+    tried.value = null
+    zones.value = free.value.map((l) => l.key)
+    first.value ||= open.value[0]?.key ?? ''
+  },
+)
+const body = computed<Schemas['FormulaIn']>(() => ({
+  shade_key: first.value,
+  second_key: second.value,
+  share: second.value ? Number(share.value) : 1,
+  developer_parts: parts.value,
+  zone_keys: zones.value,
+}))
+watch(
+  body,
+  async (wanted) => {
+    if (!props.isOpen || !wanted.shade_key || wanted.zone_keys.length === 0) return (tried.value = null)
+    try {
+      const found = await tryFormula(props.serviceId, wanted)
+      if (wanted === body.value) tried.value = found
+    } catch (error) {
+      tried.value = null
+      notices.fail(error)
+    }
+    return undefined
+  },
+  { deep: true },
+)
+const toggle = (key: string) => {
+  zones.value = zones.value.includes(key) ? zones.value.filter((k) => k !== key) : [...zones.value, key]
+}
+const nameOf = (key: string) => open.value.find((s) => s.key === key)?.name ?? key
+const use = () => {
+  const found = tried.value
+  if (!found) return
+  const values = found.zones.map((z) => ({
+    zone_key: z.key,
+    shade_key: first.value,
+    shade_name: nameOf(first.value),
+    ...(second.value ? { second_key: second.value, second_name: nameOf(second.value) } : {}),
+    share: body.value.share,
+    developer_parts: found.developer_parts,
+    minutes: z.minutes,
+    product_g: z.product_g,
+    developer_g: z.developer_g,
+  }))
+  emit('use', values, found.formula_name)
+}
+</script>
+
+<template>
+  <Sheet :is-open="isOpen" title="Own formula" subtitle="see what it does before you mix it" @close="emit('close')">
+    <div class="flex flex-col gap-4">
+      <div>
+        <label class="label" for="own-first">Shade</label>
+        <select id="own-first" v-model="first" class="field">
+          <option v-for="s in open" :key="s.key" :value="s.key">{{ s.name }}</option>
+        </select>
+      </div>
+      <div>
+        <label class="label" for="own-second">Mixed with</label>
+        <select id="own-second" v-model="second" class="field">
+          <option value="">nothing</option>
+          <option v-for="s in partners" :key="s.key" :value="s.key">{{ s.name }}</option>
+        </select>
+      </div>
+      <Choice v-if="second" v-model="share" legend="In parts" :options="shares" />
+      <Stepper
+        label="Developer to one part"
+        :model-value="parts"
+        unit="parts"
+        :min="0.5"
+        :max="4"
+        :step="0.5"
+        placeholder="label's"
+        @update:model-value="(v) => (parts = v)"
+      />
+      <fieldset>
+        <legend class="label">On</legend>
+        <div class="flex flex-wrap gap-1.5">
+          <button
+            v-for="l in free"
+            :key="l.key"
+            type="button"
+            class="btn narrow !min-h-11 !px-2.5"
+            :class="{ 'btn-act': zones.includes(l.key) }"
+            :aria-pressed="zones.includes(l.key)"
+            @click="toggle(l.key)"
+          >
+            {{ l.name }}
+          </button>
+        </div>
+      </fieldset>
+      <template v-if="tried">
+        <p class="text-lg">
+          <strong>{{ tried.formula_name }}</strong>: zones end
+          <span class="num">{{ tried.spread.toFixed(1) }}</span> apart,
+          <span class="num">{{ tried.mean_delta_e.toFixed(1) }}</span> from the wish
+        </p>
+        <ul>
+          <li v-for="z in tried.zones" :key="z.key" class="flex items-center gap-3 border-t border-line py-1.5">
+            <span class="swatch flex h-9 w-28 shrink-0 overflow-hidden rounded-[3px]">
+              <span class="w-6" :style="{ background: z.now_hex }" /><span
+                v-for="s in z.steps"
+                :key="s.minute"
+                class="grow"
+                :style="{ background: s.hex }"
+              />
+            </span>
+            <span class="grow"
+              >{{ z.name }}, <b class="num">{{ z.minutes.toFixed(0) }}</b> min<span
+                v-if="z.is_too_dark"
+                class="font-semibold text-stop"
+              >
+                · too dark</span
+              ></span
+            >
+            <span class="num text-soft">{{ z.delta_e.toFixed(1) }}</span>
+            <span class="num text-soft">{{ grams(z.product_g) }} + {{ grams(z.developer_g) }} g</span>
+          </li>
+        </ul>
+        <button type="button" class="btn btn-act min-h-14 text-lg" :disabled="isBusy" @click="use">
+          It is on these {{ tried.zones.length }}
+        </button>
+      </template>
+    </div>
+  </Sheet>
+</template>

@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref, watch } from 'vue'
+import type { Schemas } from '../api/client'
+import { measure, queries } from '../api/queries'
+import { feels, restAmounts, rests, stretches, warmths } from '../lib/words'
+import Choice from '../parts/Choice.vue'
+import Sheet from '../parts/Sheet.vue'
+import SwatchScale from '../parts/SwatchScale.vue'
+import { useNotices } from '../stores/notices'
+
+/** Reading what a rinsed zone became: beside its own painted scale, with what else shows on it. */
+export interface ZoneToRead {
+  key: string
+  name: string
+  before_level: number
+  target_level: number
+}
+const props = defineProps<{ zone: ZoneToRead | null; serviceId: string; hasReader: boolean; isBusy: boolean }>()
+const emit = defineEmits<{
+  close: []
+  read: [values: Record<string, unknown>]
+  note: [values: { elasticity?: string; scalp?: string }]
+}>()
+const notices = useNotices()
+const shown = ref<ZoneToRead | null>(null)
+const mode = ref<'rinsed_wet' | 'dry'>('dry')
+const warmth = ref<'-1' | '0' | '1'>('0')
+const rest = ref<'' | 'green' | 'blue' | 'violet' | 'red'>('')
+const amount = ref<'0.25' | '0.5' | '1'>('0.5')
+const measured = ref<Schemas['MeasuredOut'] | null>(null)
+const isMeasuring = ref(false)
+watch(
+  () => props.zone,
+  (zone) => {
+    if (!zone) return
+    shown.value = zone
+    warmth.value = '0'
+    rest.value = ''
+    measured.value = null
+  },
+)
+const start = computed(() => shown.value?.before_level ?? null)
+const palette = useQuery(computed(() => ({ ...queries.palette(start.value), enabled: start.value !== null })))
+const dampOrDry = [
+  { value: 'rinsed_wet', name: 'Damp' },
+  { value: 'dry', name: 'Dry' },
+] as const
+const send = (level: number, lab: readonly number[] = []) =>
+  emit('read', {
+    zone_key: shown.value?.key,
+    level,
+    mode: mode.value,
+    lab: [...lab],
+    warmth: Number(warmth.value),
+    rest: rest.value,
+    rest_amount: rest.value ? Number(amount.value) : 0,
+  })
+const useReader = async () => {
+  if (!shown.value) return
+  isMeasuring.value = true
+  try {
+    measured.value = await measure(props.serviceId, shown.value.key)
+  } catch (error) {
+    notices.fail(error)
+  } finally {
+    isMeasuring.value = false
+  }
+}
+</script>
+
+<template>
+  <Sheet
+    :is-open="zone !== null"
+    :title="shown?.name ?? ''"
+    :subtitle="shown ? `from ${shown.before_level}, wanted ${shown.target_level}` : ''"
+    @close="emit('close')"
+  >
+    <div v-if="shown" class="flex flex-col gap-5">
+      <Choice v-model="mode" legend="The hair is" :options="dampOrDry" />
+      <Choice v-model="warmth" legend="Beside the swatch it looks" :options="warmths" />
+      <Choice v-model="rest" legend="A rest of old dye shows" :options="rests" />
+      <Choice v-if="rest" v-model="amount" legend="How much of it" :options="restAmounts" />
+      <SwatchScale
+        v-if="palette.data.value"
+        :key="shown.key"
+        legend="Tap the swatch that matches; it is noted at once"
+        :levels="palette.data.value.levels"
+        :hexes="palette.data.value.hexes"
+        :undertones="palette.data.value.undertones"
+        :model-value="null"
+        is-large
+        @update:model-value="(level) => send(level)"
+      />
+      <div v-if="hasReader" class="flex flex-wrap items-center gap-3">
+        <button type="button" class="btn" :disabled="isMeasuring" @click="useReader">
+          {{ isMeasuring ? 'Measuring …' : measured ? 'Measure again' : 'Use the colour reader' }}
+        </button>
+        <template v-if="measured">
+          <span class="flex overflow-hidden rounded-[3px]" aria-hidden="true"
+            ><span class="swatch h-9 w-9" :style="{ background: measured.hex }" /><span
+              class="swatch h-9 w-9"
+              :style="{ background: measured.level_hex }"
+          /></span>
+          <span
+            >looks like <b class="num text-lg">{{ measured.level.toFixed(1) }}</b></span
+          >
+          <button
+            type="button"
+            class="btn btn-act"
+            :disabled="isBusy"
+            @click="measured && send(measured.level, measured.lab)"
+          >
+            Note it
+          </button>
+        </template>
+      </div>
+      <Choice
+        :model-value="null"
+        legend="A wet strand stretches and"
+        :options="stretches"
+        @update:model-value="(elasticity) => emit('note', { elasticity })"
+      />
+      <Choice
+        :model-value="null"
+        legend="The scalp feels"
+        :options="feels"
+        @update:model-value="(scalp) => emit('note', { scalp })"
+      />
+    </div>
+  </Sheet>
+</template>

@@ -1,0 +1,204 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, reactive, ref } from 'vue'
+import { RouterLink, useRoute, useRouter } from 'vue-router'
+import { queries } from '../api/queries'
+import HeadMap from '../parts/HeadMap.vue'
+import ReviewRow from '../parts/ReviewRow.vue'
+import Tick from '../parts/Tick.vue'
+import Wait from '../parts/Wait.vue'
+import { useActs } from '../stores/acts'
+import ReadResult from './ReadResult.vue'
+
+const route = useRoute()
+const router = useRouter()
+const id = String(route.params.id)
+const query = useQuery(queries.review(id))
+const acts = useActs(id)
+const reading = ref<string | null>(null)
+const isLabelRead = ref(false)
+const ways = reactive<Record<string, string>>({})
+const review = computed(() => query.data.value?.review ?? null)
+const lanes = computed(() => review.value?.lanes ?? [])
+const isLocked = computed(() => !['chair', 'review'].includes(query.data.value?.step ?? ''))
+const toRead = computed(() => lanes.value.find((l) => l.key === reading.value) ?? null)
+/** What is chosen for a zone: the technician's way, else the one advised, if it is open. */
+const wayOf = (key: string) => {
+  const lane = lanes.value.find((l) => l.key === key)
+  const own = lane?.options.find((o) => o.way === ways[key] && !o.blocked)
+  return own?.way ?? lane?.advised ?? 'tone'
+}
+const again = computed(() => lanes.value.filter((l) => wayOf(l.key) === 'again'))
+const asksLabel = computed(() => again.value.some((l) => l.options.find((o) => o.way === 'again')?.asks_label))
+const unread = computed(() => lanes.value.filter((l) => !l.is_read))
+
+const pictures = computed(() =>
+  (['before_hex', 'now_hex', 'target_hex'] as const).map((field) => {
+    const fills: Record<string, string> = {}
+    for (const lane of [...lanes.value].reverse()) fills[lane.zone_key] = lane[field]
+    return { field, name: { before_hex: 'Before', now_hex: 'Now', target_hex: 'Wanted' }[field], fills }
+  }),
+)
+const owners = computed(() => {
+  const found: Record<string, string> = {}
+  for (const lane of lanes.value) for (const area of lane.areas) found[area] = lane.zone_key
+  return found
+})
+const openZone = (zone: string) => {
+  reading.value = lanes.value.find((l) => l.zone_key === zone)?.key ?? null
+}
+const read = async (values: Record<string, unknown>) => {
+  const lane = toRead.value
+  if (!lane) return
+  if (await acts.act('ReadingTaken', values, `${lane.name} read at ${String(values.level)}.`)) {
+    reading.value = lanes.value.find((l) => !l.is_read && l.key !== lane.key)?.key ?? null
+  }
+}
+const note = (values: { elasticity?: string; scalp?: string }) =>
+  toRead.value && acts.act('HairNoted', { zone_key: toRead.value.key, ...values }, `${toRead.value.name}: noted.`)
+const lightenAgain = async () => {
+  const some = again.value
+  const data = {
+    zone_keys: some.map((l) => l.key),
+    volumes: some.map((l) => l.options.find((o) => o.way === 'again')?.volume_strength ?? 10),
+    levels: some.map((l) => l.level),
+    is_label_read: isLabelRead.value,
+  }
+  if (await acts.act('LighteningResumed', data, `${some.length} zones go on again.`))
+    await router.push({ name: 'chair', params: { id } })
+}
+const goOn = async () => {
+  const lowered = lanes.value.filter((l) => wayOf(l.key) === 'lower').map((l) => l.level)
+  if (lowered.length) {
+    const level = Math.min(...lowered)
+    if (!(await acts.act('WishSet', { tone: query.data.value?.tone, level }))) return
+  }
+  if (await acts.act('ReviewFinished', {}, 'Review finished.')) await router.push({ name: 'tone', params: { id } })
+}
+</script>
+
+<template>
+  <main id="main" class="mx-auto w-full max-w-[1320px] px-4 pt-3 pb-28 sm:px-6">
+    <h1 class="sr-only">Review</h1>
+    <Wait
+      v-if="!query.data.value"
+      :is-loading="query.isLoading.value"
+      :error="query.error.value"
+      what="The review"
+      @retry="query.refetch()"
+    />
+    <p v-else-if="!review || lanes.length === 0" class="panel mt-6 text-lg">
+      No zone is rinsed yet; there is nothing to review.
+      <RouterLink class="font-bold underline underline-offset-4" :to="{ name: 'service', params: { id } }"
+        >Back to where the service stands</RouterLink
+      >.
+    </p>
+    <template v-else>
+      <section
+        class="mb-4 flex flex-wrap items-center gap-x-8 gap-y-2 rounded-[7px] bg-act px-5 py-3 text-act-ink"
+        aria-label="Next"
+      >
+        <p class="grow text-[24px] leading-tight font-semibold sm:text-[30px]">{{ review.advice }}</p>
+        <p class="num text-[34px] leading-none">
+          {{ lanes.filter((l) => l.is_on_target).length
+          }}<span class="text-[20px] font-normal"> of {{ lanes.length }} on target</span>
+        </p>
+        <button
+          v-if="unread[0] && !isLocked"
+          type="button"
+          class="min-h-14 rounded-[5px] bg-act-ink px-6 text-lg font-bold text-act"
+          @click="reading = unread[0]?.key ?? null"
+        >
+          Read {{ unread[0].name }}
+        </button>
+      </section>
+      <div class="grid gap-5 lg:grid-cols-[330px_minmax(0,1fr)]">
+        <section class="panel self-start" aria-label="The head before, now and as wanted">
+          <div class="grid grid-cols-2 gap-3">
+            <figure v-for="p in pictures" :key="p.field" :class="{ 'order-first col-span-2': p.field === 'now_hex' }">
+              <figcaption class="mb-1 text-sm font-semibold" :class="{ 'text-soft': p.field !== 'now_hex' }">
+                {{ p.name }}
+              </figcaption>
+              <HeadMap :fills="p.fills" :owners="owners" :selected="[]" :is-locked="isLocked" @toggle="openZone" />
+            </figure>
+          </div>
+          <ul v-if="lanes.some((l) => l.band)" class="mt-3 border-t border-line pt-2">
+            <li v-for="l in lanes.filter((x) => x.band)" :key="l.key" class="flex items-baseline gap-2 py-0.5">
+              <span class="swatch size-4 shrink-0 translate-y-0.5 rounded-full" :style="{ background: l.now_hex }" />
+              <span
+                ><strong>{{ l.name }}</strong> <span class="text-soft">{{ l.band }}</span></span
+              >
+            </li>
+          </ul>
+          <p v-else class="mt-3 text-soft">No band found.</p>
+        </section>
+        <section class="panel !py-1" aria-label="Zone by zone">
+          <ReviewRow
+            v-for="(lane, i) in lanes"
+            :key="lane.key"
+            :class="{ '!border-t-0': i === 0 }"
+            :lane="lane"
+            :way="wayOf(lane.key)"
+            :is-locked="isLocked"
+            @read="reading = lane.key"
+            @way="(w) => (ways[lane.key] = w)"
+          />
+        </section>
+      </div>
+      <p v-if="query.data.value.open_zones.length" class="mt-3 font-semibold">
+        Still lifting: {{ query.data.value.open_zones.join(', ') }}
+      </p>
+      <div class="no-print fixed inset-x-0 bottom-0 z-20 border-t border-line bg-ground px-4 py-3 sm:px-6">
+        <div class="mx-auto flex max-w-[1320px] flex-wrap items-center gap-3">
+          <button
+            type="button"
+            class="btn"
+            :disabled="!query.data.value.undo || acts.isBusy.value"
+            @click="query.data.value.undo && acts.undo(query.data.value.undo)"
+          >
+            Undo<span v-if="query.data.value.undo" class="hidden max-w-64 truncate font-normal text-soft sm:inline">{{
+              query.data.value.undo.text
+            }}</span>
+          </button>
+          <template v-if="!isLocked">
+            <Tick v-if="asksLabel" v-model="isLabelRead"
+              ><span class="text-[15px]"
+                >The label of {{ query.data.value.lightener_name }} allows another application: I read it</span
+              ></Tick
+            >
+            <button
+              type="button"
+              class="btn ml-auto px-6 text-lg"
+              :class="{ 'btn-act': again.length && !unread.length }"
+              :disabled="again.length === 0 || unread.length > 0 || acts.isBusy.value || (asksLabel && !isLabelRead)"
+              @click="lightenAgain"
+            >
+              Lighten again<span v-if="again.length" class="num"> {{ again.length }}</span>
+            </button>
+            <button
+              type="button"
+              class="btn px-6 text-lg"
+              :class="{ 'btn-act': !again.length || unread.length }"
+              :disabled="query.data.value.open_zones.length > 0 || acts.isBusy.value"
+              @click="goOn"
+            >
+              To the tone
+            </button>
+          </template>
+          <RouterLink v-else class="btn btn-act ml-auto px-8 text-lg" :to="{ name: 'tone', params: { id } }"
+            >To the tone</RouterLink
+          >
+        </div>
+      </div>
+      <ReadResult
+        :zone="toRead"
+        :service-id="id"
+        :has-reader="query.data.value.has_reader"
+        :is-busy="acts.isBusy.value"
+        @close="reading = null"
+        @read="read"
+        @note="note"
+      />
+    </template>
+  </main>
+</template>

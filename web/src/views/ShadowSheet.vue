@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import type { Schemas } from '../api/client'
+import Sheet from '../parts/Sheet.vue'
+import Stepper from '../parts/Stepper.vue'
+
+/** A deeper toner at the roots, worked out into the lengths, so that the grow-out is soft. */
+const props = defineProps<{ isOpen: boolean; step: Schemas['ToneStep'] | null; isBusy: boolean }>()
+const emit = defineEmits<{ close: []; set: [values: Record<string, unknown>] }>()
+const level = ref(6)
+const length = ref(30)
+const blend = ref(15)
+watch(
+  () => props.isOpen,
+  (isOpen) => {
+    if (isOpen && props.step) level.value = Math.max(props.step.wish.level - 1.5, 1)
+  },
+)
+const send = (mm: number) =>
+  emit('set', { level: level.value, length_mm: mm, blend_mm: mm ? Math.min(blend.value, mm) : 0 })
+</script>
+
+<template>
+  <Sheet
+    :is-open="isOpen"
+    title="Root shadow"
+    subtitle="its own toner at the roots, blended over the meeting line"
+    @close="emit('close')"
+  >
+    <div class="flex flex-col gap-4">
+      <Stepper v-model="level" label="Depth" unit="level" :min="1" :max="10" :step="0.5" />
+      <Stepper v-model="length" label="Length from the scalp" unit="mm" :min="5" :max="100" :step="5" />
+      <Stepper v-model="blend" label="Blended over" unit="mm" :min="0" :max="50" :step="5" />
+      <button type="button" class="btn btn-act min-h-14 text-lg" :disabled="isBusy" @click="send(length)">
+        Plan the shadow
+      </button>
+      <button v-if="step?.lanes.some((l) => l.part)" type="button" class="btn" :disabled="isBusy" @click="send(0)">
+        No shadow
+      </button>
+    </div>
+  </Sheet>
+</template>
