@@ -7,6 +7,7 @@ import pytest
 from make import BOTTLES, POWDER, at, event, request, zone
 from test_toning import SHELF, shade
 
+from fervens_core import tonespots
 from fervens_core.board import make_board
 from fervens_core.chair import Chair
 from fervens_core.colour import WAVELENGTHS_NM, delta_e_2000
@@ -19,14 +20,15 @@ from fervens_core.events import (
     PlanTaken,
     ReadingTaken,
     Rinsed,
+    ServiceClosed,
 )
 from fervens_core.findings import Findings, TestResult
 from fervens_core.formula import Formula
-from fervens_core.hair import DyeHue, Elasticity, Porosity, Tone
+from fervens_core.hair import DyeHue, Elasticity, Hair, History, Porosity, Tone
 from fervens_core.products import Lightener
 from fervens_core.quantities import Ratio
 from fervens_core.readings import ReadingMode
-from fervens_core.results import read_zones, with_again
+from fervens_core.results import lanes_today, read_zones
 from fervens_core.review import Way, make_review
 from fervens_core.service import fold
 from fervens_core.toneevents import (
@@ -45,6 +47,7 @@ from fervens_core.toner import deposit
 from fervens_core.tonespots import choices_for
 from fervens_core.tonestep import tone_step
 from fervens_core.tonetry import try_formula
+from fervens_core.zones import Segment, kept_parts_of, lanes_of
 
 CLEAR = Findings(patch_test=TestResult.NEGATIVE, patch_test_age_h=60.0)
 KEYS = ("nape", "back", "crown")
@@ -65,7 +68,7 @@ def rinsed(read=READ, *more, zones=ZONES):
 def chair(log, now=70.0, zones=ZONES, lightener=POWDER):
     state = fold(log)
     assert state.conflicts == ()
-    lanes = with_again(zones, state)
+    lanes = lanes_today(zones, state)
     return Chair(state, {z.key: z for z in lanes}, lightener, at(now))
 
 
@@ -73,11 +76,11 @@ def step(there, findings=CLEAR, tone=Tone.NEUTRAL, shelf=SHELF, most_bowls=3):
     return tone_step(there, shelf, findings=findings, tone=tone, most_bowls=most_bowls)
 
 
-def review(there, findings=CLEAR, zones=ZONES):
+def review(there, findings=CLEAR, zones=ZONES, kept=()):
     reads = read_zones(there)
     choices = choices_for(there, reads, SHELF, findings, Tone.NEUTRAL, 3)
     wanted = request(*zones, bottles=BOTTLES, lightener=there.lightener)
-    return make_review(there, reads, request=wanted, choice=choices[-1], elasticity=findings.elasticity)
+    return make_review(there, reads, request=wanted, choice=choices[-1], elasticity=findings.elasticity, kept=kept)
 
 
 # ---- review
@@ -267,6 +270,60 @@ def test_a_root_shadow_is_a_lane_of_its_own_with_its_meeting_line():
     length = next(x for x in found.lanes if x.id == "nape")
     assert nape.meeting[-1].hex == length.proposal.hex
     assert len({x.proposal.bowl for x in shadows}) == 1
+
+
+def test_a_second_shadow_bowl_only_where_it_brings_the_head_plainly_nearer(monkeypatch):
+    deep = (shade("umber", 5, ratio=1.0, orange=0.6, red=0.4), shade("slate", 5, ratio=1.0, blue=0.6, green=0.4))
+
+    def bowls():
+        found = step(chair(rinsed(READ, (60, ShadowSet(5.5, 30.0, 10.0)))), shelf=(*SHELF, *deep))
+        return len({x.proposal.bowl for x in found.lanes if x.part == "shadow"})
+
+    monkeypatch.setattr(tonespots, "SECOND_SHADOW_BOWL", 0.0)
+    assert bowls() == 2
+    monkeypatch.setattr(tonespots, "SECOND_SHADOW_BOWL", 50.0)
+    assert bowls() == 1
+
+
+KEPT = (zone("nape", 4.0, 8.5, ends=Segment(Hair(9.0, History.LIGHTENED), 60.0)), zone("crown", 7.0, 7.0))
+
+
+def kept_parts():
+    return kept_parts_of(KEPT, lanes_of(KEPT))
+
+
+def test_parts_no_lightener_went_on_are_read_and_toned_with_the_rest():
+    parts = kept_parts()
+    assert [(p.key, p.name, p.target_level) for p in parts] == [
+        ("nape.ends", "Nape ends", 9.0),
+        ("crown", "Crown", 7.0),
+    ]
+    log = rinsed({"nape": 8.5}, zones=lanes_of(KEPT))
+    before = review(chair(log, zones=KEPT), zones=KEPT, kept=parts)
+    assert [k.key for k in before.kept] == ["nape.ends", "crown"]
+    log.append(event(60, ReadingTaken("nape.ends", 9.0, ReadingMode.DRY, rest="violet", rest_amount=0.5, is_kept=True)))
+    there = chair(log, zones=KEPT)
+    after = review(there, zones=KEPT, kept=parts)
+    ends = next(x for x in after.lanes if x.key == "nape.ends")
+    assert (ends.is_kept, ends.level, ends.rest, [o.way for o in ends.options]) == (True, 9.0, "violet", [Way.TONE])
+    assert [k.key for k in after.kept] == ["crown"]
+    assert after.on_target_share == 1.0  # of what was lightened
+    assert [x.id for x in step(there).lanes if x.proposal] == ["nape", "nape.ends"]
+    toned = [*rinsed({"nape": 8.5}, zones=lanes_of(KEPT)), log[-1]]
+    toned += [event(70, TonerApplied("nape.ends", "fog", "fog", 15.0, 12.0, 18.0))]
+    there = chair(toned, 74.0, zones=KEPT)
+    assert make_board(there).toners_on == 1
+    assert [x.key for x in make_board(there).lanes] == ["nape"]
+    closed = fold([*toned, event(80, ServiceClosed())])
+    assert [c.code for c in closed.conflicts] == ["toner_open"]
+
+
+def test_a_kept_part_is_taken_in_after_the_rinse_only_and_a_lane_never():
+    early = fold([event(0, ReadingTaken("crown", 7.0, ReadingMode.DRY, is_kept=True))])
+    assert [c.code for c in early.conflicts] == ["not_rinsed"]
+    log = rinsed({"nape": 8.5}, zones=lanes_of(KEPT))
+    twice = fold([*log, event(60, ReadingTaken("nape", 8.0, ReadingMode.DRY, is_kept=True))])
+    assert [c.code for c in twice.conflicts] == ["not_kept"]
 
 
 def test_porous_zones_go_on_last():

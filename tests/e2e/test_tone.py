@@ -105,6 +105,22 @@ def test_a_rinsed_strand_moves_the_lane_and_pulling_back_goes_on(signed_in):
     page.get_by_role("button", name="Undo").first.click()
 
 
+def test_toner_that_is_on_stands_on_the_chairs_board_as_well(signed_in):
+    page = signed_in
+    open_service(page, "Tobias Renn", "tone")
+    page.get_by_role("article", name="Low back", exact=True).wait_for()
+    page.get_by_role("link", name="Chair").click()
+    page.get_by_role("heading", name="At the basin").wait_for()
+    clocks = page.get_by_role("article").get_by_role("timer")
+    expect(clocks).to_have_count(3)
+    first = page.get_by_role("region", name="Next")
+    expect(first.get_by_role("heading", name=re.compile("^Tone: "))).to_be_visible()
+    page.get_by_role("article", name="Low back", exact=True).get_by_role("button", name="Rinsed").click()
+    expect(clocks).to_have_count(2)
+    page.get_by_role("button", name="Undo").first.click()
+    expect(clocks).to_have_count(3)
+
+
 def test_lightened_again_today_from_the_review(signed_in):
     page = signed_in
     open_service(page, "Sanna Quill", "review")

@@ -125,6 +125,15 @@ def test_the_demo_day_is_alive(demo):
     assert 0 < sum(lane["toner"] is not None for lane in lanes) < 6
 
 
+def test_loaded_late_in_the_evening_what_is_to_come_is_still_today(db, monkeypatch):
+    late = timezone.localtime().replace(hour=22, minute=50)
+    monkeypatch.setattr(timezone, "now", lambda: late)
+    call_command("load_demo", username="maren", password="x", verbosity=0)
+    starts = Service.objects.filter(step__in=("consultation", "plan")).values_list("starts_at", flat=True)
+    assert {timezone.localdate(x) for x in starts} == {late.date()}
+    assert max(starts) > late
+
+
 def test_the_demo_is_loaded_once(demo):
     before = Client.objects.count()
     call_command("load_demo", username="other", password="x", verbosity=0)

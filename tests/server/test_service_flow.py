@@ -165,6 +165,22 @@ def test_lightened_again_today_as_the_review_planned_it(owner):
     assert [x["key"] for x in owner.get(f"/services/{sid}/review")["review"]["lanes"]] == ["crown.again"]
 
 
+def test_a_part_left_as_it_was_is_read_by_its_own_key_and_toned(owner, reader):
+    crown = {"key": "crown", "name": "Crown", "start_level": 4, "target_level": 8, "foil_count": 5}
+    ends = {"start_level": 8.5, "history": "lightened", "length_mm": 40, "is_left_out": True}
+    sid = rinsed_short(owner, zones=[crown | {"ends": ends}])
+    (part,) = owner.get(f"/services/{sid}/review")["review"]["kept"]
+    assert (part["key"], part["name"]) == ("crown.ends", "Crown ends")
+    look = {"level": 8.5, "mode": "dry", "is_kept": True}
+    assert owner.event(sid, "ReadingTaken", 409, zone_key="crown.root", **look)["code"] == "unknown_zone"
+    measured = owner.post(f"/services/{sid}/lanes/crown.ends/measure")
+    assert measured["level"] == pytest.approx(8.5, abs=0.3)
+    owner.event(sid, "ReadingTaken", zone_key="crown.ends", **look)
+    lanes = owner.get(f"/services/{sid}/tone")["tone_step"]["lanes"]
+    assert {x["name"] for x in lanes} == {"Crown lengths", "Crown ends"}
+    assert any("not lightened, read 8.5" in line["text"] for line in owner.get(f"/services/{sid}/log")["lines"])
+
+
 def test_no_second_lightening_unread_on_strained_hair_or_by_an_assistant(owner, assistant):
     sid = rinsed_short(owner)
     assert assistant.event(sid, "LighteningResumed", 403, **AGAIN)["code"] == "not_allowed"

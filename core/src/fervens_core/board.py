@@ -129,13 +129,14 @@ class BoardBowl:
 
 @dataclass(frozen=True, slots=True)
 class Board:
-    """The whole chair at one moment."""
+    """The whole chair at one moment; `toners_on`: zones and root shadows with toner on them."""
 
     now: datetime
     lanes: tuple[Lane, ...]
     acts: tuple[NextAct, ...]
     bowls: tuple[BoardBowl, ...] = ()
     proposals: tuple[DeveloperProposal, ...] = ()
+    toners_on: int = 0
 
 
 def _notes(chair: Chair, lane: LaneState, lost: float, *, is_last_placed: bool) -> tuple[str, ...]:
@@ -353,4 +354,5 @@ def make_board(chair: Chair, request: PlanRequest | None = None) -> Board:
         ),
         bowls=_bowls_in_use(chair),
         proposals=propose_developers(chair, belief, times, request) if request else (),
+        toners_on=sum(t is not None and t.is_on for x in chair.state.toned for t in (x.toner, x.shadow)),
     )

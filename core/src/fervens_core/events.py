@@ -234,6 +234,7 @@ class ReadingTaken:
         lab: CIELAB (D65, 10 degrees) as a colour reader measured it, three numbers; empty when read by eye.
         warmth: beside the scale's swatch, -1 cooler, 0 like it, 1 warmer.
         rest, rest_amount: hue of old dye or ash that shows, a value of `DyeHue` or "", and how much, 0 to 1.
+        is_kept: of a part that no lightener went on; its first reading takes it in among what is toned.
     """
 
     zone_key: str
@@ -243,6 +244,7 @@ class ReadingTaken:
     warmth: float = 0.0
     rest: str = ""
     rest_amount: float = 0.0
+    is_kept: bool = False
 
     def __post_init__(self) -> None:
         check_level("level", self.level)

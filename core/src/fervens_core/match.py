@@ -48,6 +48,8 @@ KINDS_MAX = 7
 """So many kinds of result are told apart when bowls are shared out; beyond it the two nearest count as one."""
 COARSE = 2
 """The first pass looks at every second wavelength: each 10 nm."""
+BLOCK = 1024
+"""Formulas worked on at once: what they need stays in the processor's cache."""
 _NODES = 4
 _MARGIN = 0.4
 """How far the first pass may be off, in CIEDE2000 units a zone; measured at under 0.3, see docs/models/tonematch.md."""
@@ -182,30 +184,34 @@ def _sketch(result: Result, shelf: ToneShelf) -> _Sketch:
     taken_at = -np.expm1(-minutes / tau)
     x = np.linspace(taken_at[0], taken_at[-1], _NODES)
     times = -tau * np.log1p(-np.minimum(x, 1.0 - 1e-9))
-    taken = deposit(times, result.porosity) * result.uptake_factor
-    buffer = shelf.coarse[:, None, :] * taken.astype(np.float32)[None, :, None]
+    taken = (deposit(times, result.porosity) * result.uptake_factor).astype(np.float32)
+    labs = np.empty((len(shelf.formulas), _NODES, 3), dtype=np.float32)
     for levels, first, last in shelf.classes:
         gone = levels * -np.expm1(-times / BRIGHTEN_TAU_MIN)
-        buffer[first:last] += brighten(result.absorption, gone)[:, ::COARSE].astype(np.float32)
-    np.sqrt(buffer, out=buffer)
-    buffer *= np.float32(-ALBEDO_FACTOR)
-    np.exp(buffer, out=buffer)
-    xyz = buffer.reshape(-1, buffer.shape[-1]) @ _COARSE + np.float32(SURFACE_REFLECTION)
-    labs = xyz_to_lab(xyz).reshape(len(shelf.formulas), _NODES, 3)
+        hair = brighten(result.absorption, gone)[:, ::COARSE].astype(np.float32)
+        for begin in range(first, last, BLOCK):
+            some = slice(begin, min(begin + BLOCK, last))
+            buffer = shelf.coarse[some, None, :] * taken[None, :, None]
+            buffer += hair
+            np.sqrt(buffer, out=buffer)
+            buffer *= np.float32(-ALBEDO_FACTOR)
+            np.exp(buffer, out=buffer)
+            xyz = buffer.reshape(-1, buffer.shape[-1]) @ _COARSE + np.float32(SURFACE_REFLECTION)
+            labs[some] = xyz_to_lab(xyz).reshape(-1, _NODES, 3)
     return _Sketch(labs, _lagrange(x, taken_at))
 
 
 def _first_pass(result: Result, shelf: ToneShelf, sketch: _Sketch, wanted: Floats) -> Singles:
-    """About the cost of each formula at its best minute on a zone, shape (f,)."""
-    squared = delta_e_2000(sketch.labs, wanted.astype(np.float32)) ** 2
-    costs = squared @ sketch.lagrange
+    """About the cost of each formula at each whole minute on a zone, shape (f, m)."""
+    costs = (delta_e_2000(sketch.labs, wanted.astype(np.float32)) ** 2) @ sketch.lagrange
     np.sqrt(np.maximum(costs, 0.0, out=costs), out=costs)
     lost = np.float32(result.lab[0]) - np.ascontiguousarray(sketch.labs[..., 0]) @ sketch.lagrange
     costs += np.float32(SHORT_TIME_PENALTY) * np.maximum(np.float32(0.0), SHORT_TIME_MIN - shelf.minutes)
     costs += np.where(lost > np.float32(most_lost_l(result, wanted)), np.float32(TOO_DARK_COST) + lost, np.float32(0.0))
     costs += shelf.off
     deep = np.float32(DEEP_SHADE_PENALTY) * np.maximum(np.float32(0.0), result.level - shelf.level - 0.5)
-    found: Singles = costs.min(axis=1) + deep + shelf.mix_cost
+    costs += (deep + shelf.mix_cost)[:, None]
+    found: Singles = costs
     return found
 
 
@@ -326,41 +332,54 @@ def _candidates(first: Floats, kinds: list[list[int]]) -> npt.NDArray[np.intp]:
     return np.flatnonzero(is_near.any(axis=0))
 
 
-def _exact(result: Result, shelf: ToneShelf, places: Sequence[int], wanted: Floats) -> list[Match]:
-    """The match of some formulas of a shelf on one zone; each as `match` has it."""
+def _worth_a_look(first: Singles) -> npt.NDArray[np.bool_]:
+    """Minutes that can be a formula's best, by the first pass (n, m) and how far it may be off, and those beside."""
+    least = first.min(axis=1, keepdims=True)
+    near: npt.NDArray[np.bool_] = first <= least + (2.0 * _MARGIN + 0.1 * least)
+    near[:, 1:] |= near[:, :-1]
+    near[:, :-1] |= near[:, 1:]
+    return near
+
+
+def _exact(result: Result, shelf: ToneShelf, places: Sequence[int], wanted: Floats, first: Singles) -> list[Match]:
+    """The match of some formulas of a shelf on one zone; each as `match` has it.
+
+    Args:
+        first: the first pass of this zone, (f, m).
+    """
     minutes = shelf.minutes.astype(float)
     some = np.asarray(places)
-    levels = np.empty(len(shelf.formulas))
-    for brightened, first, last in shelf.classes:
-        levels[first:last] = brightened
-    gone = levels[some, None] * -np.expm1(-minutes / BRIGHTEN_TAU_MIN)
-    taken = deposit(minutes, result.porosity) * result.uptake_factor
-    whole = brighten(result.absorption, gone) + taken[None, :, None] * shelf.absorption[some, None, :]
+    of_class = np.searchsorted([end for _, _, end in shelf.classes], some, side="right")
+    levels = np.array([brightened for brightened, _, _ in shelf.classes])
+    hair = brighten(result.absorption, levels[:, None] * -np.expm1(-minutes / BRIGHTEN_TAU_MIN))
+    rows, at = np.nonzero(_worth_a_look(first[some]))
+    time = minutes[at]
+    taken = deposit(time, result.porosity) * result.uptake_factor
+    whole = hair[of_class[rows], at] + taken[:, None] * shelf.absorption[some[rows]]
     labs = absorption_to_lab(whole)
     away = delta_e_2000(labs, wanted)
-    untoned = float(result.lab[0])
-    lost = untoned - labs[..., 0]
+    lost = float(result.lab[0]) - labs[:, 0]
     is_dark = lost > most_lost_l(result, wanted)
-    costs = away + SHORT_TIME_PENALTY * np.maximum(0.0, SHORT_TIME_MIN - minutes)
-    costs += (DEEP_SHADE_PENALTY * np.maximum(0.0, result.level - shelf.level[some] - 0.5) + shelf.mix_cost[some])[
-        :, None
-    ]
-    costs = np.where(is_dark, costs + TOO_DARK_COST + lost, costs)
-    costs = costs + shelf.off[some]
-    best = costs.argmin(axis=1)
-    rows = np.arange(some.size)
-    return [
-        Match(
-            formula=shelf.formulas[place],
-            minutes=float(minutes[b]),
-            lab=(float(lab[0]), float(lab[1]), float(lab[2])),
-            delta_e=float(away[i, b]),
-            depth_lost_l=float(lost[i, b]),
-            cost=float(costs[i, b]),
-            is_too_dark=bool(is_dark[i, b]),
+    own = DEEP_SHADE_PENALTY * np.maximum(0.0, result.level - shelf.level[some] - 0.5) + shelf.mix_cost[some]
+    costs = away + SHORT_TIME_PENALTY * np.maximum(0.0, SHORT_TIME_MIN - time) + own[rows]
+    costs = np.where(is_dark, costs + TOO_DARK_COST + lost, costs) + shelf.off[some[rows], at]
+    firsts = np.flatnonzero(np.diff(rows, prepend=-1))
+    found = []
+    for place, begin, end in zip(places, firsts, [*firsts[1:], rows.size], strict=True):
+        best = begin + int(costs[begin:end].argmin())
+        lab = labs[best]
+        found.append(
+            Match(
+                formula=shelf.formulas[place],
+                minutes=float(time[best]),
+                lab=(float(lab[0]), float(lab[1]), float(lab[2])),
+                delta_e=float(away[best]),
+                depth_lost_l=float(lost[best]),
+                cost=float(costs[best]),
+                is_too_dark=bool(is_dark[best]),
+            )
         )
-        for i, place, b, lab in zip(rows, places, best, labs[rows, best], strict=True)
-    ]
+    return found
 
 
 def _choices(
@@ -368,9 +387,9 @@ def _choices(
 ) -> list[Choice]:
     kinds = _kinds(results)
     goals = [goal_of(r, aim) for r in results]
-    first = np.array([_first_pass(r, shelf, s, g) for r, s, g in zip(results, sketches, goals, strict=True)])
-    names = _candidates(first, kinds).tolist()
-    table = [_exact(r, shelf, names, g) for r, g in zip(results, goals, strict=True)]
+    first = [_first_pass(r, shelf, s, g) for r, s, g in zip(results, sketches, goals, strict=True)]
+    names = _candidates(np.array([f.min(axis=1) for f in first]), kinds).tolist()
+    table = [_exact(r, shelf, names, g, f) for r, g, f in zip(results, goals, first, strict=True)]
     costs = np.array([[m.cost for m in row] for row in table])
     by_kind = np.array([costs[k].sum(axis=0) for k in kinds])
     found = []

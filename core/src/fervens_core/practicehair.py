@@ -7,9 +7,18 @@ import numpy as np
 from fervens_core.chair import Chair, head_belief, lane_times, minutes_between
 from fervens_core.lift import effort_to_level
 from fervens_core.pigment import hair_lab
+from fervens_core.zones import Zone
 
 SECRET_STD = 0.05
 """[MODEL] how far the simulated hair is from the likeliest, in the logs of how far and how fast."""
+
+
+def kept_lab(part: Zone, seed: int) -> tuple[float, float, float]:
+    """CIELAB of a part no lightener went on, in the simulation; the same seed is the same hair."""
+    level = part.hair.start_level + float(np.random.default_rng(seed).normal(0.0, SECRET_STD))
+    level = min(max(level, part.hair.colour_start), 10.0)
+    lightness, a, b = hair_lab(part.hair.colour_start, np.array([level]))[0].tolist()
+    return lightness, a, b
 
 
 def practice_lab(chair: Chair, key: str, seed: int) -> tuple[float, float, float]:

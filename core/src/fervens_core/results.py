@@ -13,7 +13,7 @@ from fervens_core.hair import DyeHue, History
 from fervens_core.lanestate import LaneState, Phase, TakenReading
 from fervens_core.service import ServiceState
 from fervens_core.uptake import GRAB_FACTOR, PROBE_ASH
-from fervens_core.zones import USUAL_LENGTH_MM, Zone
+from fervens_core.zones import USUAL_LENGTH_MM, Zone, kept_parts_of, lanes_of
 
 TONER_PER_FOIL_G = 5.0
 """[MODEL] mixed toner for one section of about 3 mm thickness and usual length."""
@@ -24,16 +24,16 @@ class ReadZone:
     """A rinsed lane with what it has become.
 
     Args:
-        index: of its lane. zone: as it was planned. before_level: before the first lightening of today.
-        is_read: read after the rinse, else the level is the model's.
+        zone: as it was planned. before_level: before the first lightening of today.
+        is_read: read after the rinse, else the level is the model's. is_kept: no lightener went on it.
     """
 
-    index: int
     lane: LaneState
     zone: Zone
     before_level: float
     result: Result
     is_read: bool
+    is_kept: bool = False
 
 
 def again_zone(zone: Zone, key: str, level: float) -> Zone:
@@ -44,8 +44,15 @@ def again_zone(zone: Zone, key: str, level: float) -> Zone:
     return replace(zone, key=key, name=f"{zone.name} again", hair=hair, target_level=target, waits_for=None, note="")
 
 
-def with_again(lanes: Sequence[Zone], state: ServiceState) -> tuple[Zone, ...]:
-    """The planned lanes, and behind them those that are lightened once more."""
+def lanes_today(zones: tuple[Zone, ...], state: ServiceState) -> tuple[Zone, ...]:
+    """The lanes of a head's zones, behind them those lightened once more, and the kept parts that were taken in."""
+    lanes = lanes_of(zones)
+    taken_in = {x.key for x in state.kept}
+    kept = [z for z in kept_parts_of(zones, lanes) if z.key in taken_in] if taken_in else []
+    return (*_with_again(lanes, state), *kept)
+
+
+def _with_again(lanes: Sequence[Zone], state: ServiceState) -> tuple[Zone, ...]:
     by_key = {z.key: z for z in lanes}
     for lane in state.lanes:
         first = by_key.get(lane.again_of or "")
@@ -80,7 +87,14 @@ def read_zones(chair: Chair) -> tuple[ReadZone, ...]:
             level = float(belief.outlook(index).level_bands(np.array([minutes]))[1, 0])
         before = zone.hair.colour_start
         level = min(max(level, before), 10.0)
-        found.append(ReadZone(index, lane, zone, before, _result(lane, zone, before, level, read), read is not None))
+        found.append(ReadZone(lane, zone, before, _result(lane, zone, before, level, read), read is not None))
+    for lane in state.kept:
+        kept, read = zones.get(lane.key), _last_read(lane)
+        if kept is None or read is None:
+            continue
+        before = kept.hair.colour_start
+        level = min(max(read.level, before), 10.0)
+        found.append(ReadZone(lane, kept, before, _result(lane, kept, before, level, read), True, is_kept=True))
     return tuple(found)
 
 

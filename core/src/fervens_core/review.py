@@ -66,7 +66,10 @@ class ReviewOption:
 
 @dataclass(frozen=True, slots=True)
 class ReviewLane:
-    """One zone as it came out. `off_levels`: level reached less level wanted. `advised`: the way proposed first."""
+    """One zone as it came out; `is_kept` when no lightener went on it.
+
+    `off_levels`: level reached less level wanted. `advised`: the way proposed first.
+    """
 
     key: str
     zone_key: str
@@ -89,13 +92,26 @@ class ReviewLane:
     band: str | None
     options: tuple[ReviewOption, ...]
     advised: Way
+    is_kept: bool
+
+
+@dataclass(frozen=True, slots=True)
+class KeptPart:
+    """A part no lightener went on: it can be read and taken in among what is toned."""
+
+    key: str
+    name: str
+    before_level: float
+    target_level: float
+    now_hex: str
 
 
 @dataclass(frozen=True, slots=True)
 class Review:
-    """A head as it came out."""
+    """A head as it came out. `kept`: parts no lightener went on that are not taken in yet."""
 
     lanes: tuple[ReviewLane, ...]
+    kept: tuple[KeptPart, ...]
     on_target_share: float
     unread: tuple[str, ...]
     advice: str
@@ -207,7 +223,7 @@ def _options(
         tone_reason += f"; {match.formula.name}, {match.minutes:.0f} min, {match.delta_e:.1f} from the wish"
     found = [ReviewOption(Way.TONE, "Tone it now", tone_reason, toned_hex, level)]
     advised = Way.TONE
-    if short > ON_TARGET_LEVELS:
+    if short > ON_TARGET_LEVELS and not read.is_kept:
         block = again_block(chair, read, elasticity)
         end = again.level_at_rinse if again else level
         gains = again is not None and end - level >= WORTH_LEVELS
@@ -254,12 +270,14 @@ def make_review(
     request: PlanRequest | None,
     choice: Choice | None,
     elasticity: Elasticity,
+    kept: Sequence[Zone] = (),
 ) -> Review:
     """The review of a head.
 
     Args:
         request: the service's plan request, for another application; None when nothing can be planned.
         choice: the formulas that would be taken now, or None. elasticity: as the head's stretch test had it.
+        kept: the parts no lightener went on.
     """
     short = [r for r in reads if r.zone.target_level - r.result.level > ON_TARGET_LEVELS]
     again = plan_again(short, request) if request and short else {}
@@ -293,10 +311,27 @@ def make_review(
                 band=band_of(reads, read),
                 options=options,
                 advised=advised,
+                is_kept=read.is_kept,
             )
         )
-    on = sum(x.is_on_target for x in lanes) / len(lanes) if lanes else 0.0
-    return Review(tuple(lanes), on, tuple(x.name for x in lanes if not x.is_read), _advice(lanes))
+    lifted = [x for x in lanes if not x.is_kept]
+    on = sum(x.is_on_target for x in lifted) / len(lifted) if lifted else 0.0
+    return Review(tuple(lanes), _kept(kept, reads), on, tuple(x.name for x in lanes if not x.is_read), _advice(lanes))
+
+
+def _kept(kept: Sequence[Zone], reads: Sequence[ReadZone]) -> tuple[KeptPart, ...]:
+    known = {r.lane.key for r in reads}
+    return tuple(
+        KeptPart(
+            key=z.key,
+            name=z.name,
+            before_level=z.hair.colour_start,
+            target_level=z.target_level,
+            now_hex=lab_to_hex(hair_lab(z.hair.colour_start, np.array([z.hair.start_level])))[0],
+        )
+        for z in kept
+        if z.key not in known
+    )
 
 
 def _advice(lanes: Sequence[ReviewLane]) -> str:

@@ -16,6 +16,7 @@ from fervens_core.events import (
     EventVoided,
     PlanTaken,
     ProductDragged,
+    ReadingTaken,
     ServiceClosed,
     WaveRinsed,
 )
@@ -59,12 +60,16 @@ class Conflict:
 
 @dataclass(frozen=True, slots=True)
 class ServiceState:
-    """A folded service. Lanes stand in order of application."""
+    """A folded service. Lanes stand in order of application.
+
+    `kept` are parts no lightener went on, taken in among what is toned.
+    """
 
     acknowledged: frozenset[str] = frozenset()
     is_consultation_finished: bool = False
     plan: PlanTaken | None = None
     lanes: tuple[LaneState, ...] = ()
+    kept: tuple[LaneState, ...] = ()
     bowls: tuple[MixedBowl, ...] = ()
     is_reviewed: bool = False
     wish: WishSet | None = None
@@ -80,22 +85,29 @@ class ServiceState:
         if self.closed:
             return Step.RECORD
         if self.lanes and all(lane.phase is Phase.RINSED for lane in self.lanes):
-            is_toned = any(lane.toner or lane.shadow for lane in self.lanes)
+            is_toned = any(lane.toner or lane.shadow for lane in self.toned)
             return Step.TONE if self.is_reviewed or is_toned else Step.REVIEW
         if self.plan:
             return Step.CHAIR
         return Step.PLAN if self.is_consultation_finished else Step.CONSULTATION
 
+    @property
+    def toned(self) -> tuple[LaneState, ...]:
+        """What toner can go on: the lanes, and behind them the kept parts that were taken in."""
+        return (*self.lanes, *self.kept)
+
     def lane(self, key: str) -> LaneState:
-        """The lane of a zone. Raises ConflictError when the plan has no such zone."""
-        for lane in self.lanes:
+        """The lane of a zone, or a kept part. Raises ConflictError when the plan has no such zone."""
+        for lane in self.toned:
             if lane.key == key:
                 return lane
         raise ConflictError("unknown_zone", f"The plan has no zone {key!r}.")
 
     def with_lane(self, lane: LaneState) -> ServiceState:
         """The same state with one lane renewed."""
-        return replace(self, lanes=tuple(lane if old.key == lane.key else old for old in self.lanes))
+        lanes = tuple(lane if old.key == lane.key else old for old in self.lanes)
+        kept = tuple(lane if old.key == lane.key else old for old in self.kept)
+        return replace(self, lanes=lanes, kept=kept)
 
 
 def _advance(state: ServiceState, event: Event) -> ServiceState:
@@ -122,9 +134,11 @@ def _advance(state: ServiceState, event: Event) -> ServiceState:
         case ServiceClosed():
             busy = [x.key for x in state.lanes if x.phase in (Phase.APPLYING, Phase.PROCESSING)]
             require(not busy, "zones_open", f"Still with product on: {', '.join(busy)}. Rinse before filing.")
-            toning = [x.key for x in state.lanes if any(t and t.is_on for t in (x.toner, x.shadow))]
+            toning = [x.key for x in state.toned if any(t and t.is_on for t in (x.toner, x.shadow))]
             require(not toning, "toner_open", f"Toner still on: {', '.join(toning)}. Rinse before filing.")
             return replace(state, closed=data, closed_at=at)
+        case ReadingTaken() if data.is_kept:
+            state = _take_in(state, data.zone_key, at)
         case EventVoided():
             raise AssertionError("voids are resolved before folding")
         case BowlMixed():
@@ -164,6 +178,15 @@ def _resume(state: ServiceState, data: LighteningResumed) -> ServiceState:
         require(f"{key}{AGAIN}" not in known, "already_again", "This zone is lightened again already.")
         lanes.append(LaneState(f"{key}{AGAIN}", volume, again_of=key))
     return replace(state, lanes=tuple(lanes), is_reviewed=False)
+
+
+def _take_in(state: ServiceState, key: str, at: datetime) -> ServiceState:
+    """The state with a kept part among what is toned."""
+    require(any(x.phase is Phase.RINSED for x in state.lanes), "not_rinsed", "Rinse the lightener before its review.")
+    require(key not in [x.key for x in state.lanes], "not_kept", "Lightener went on this zone; read it as a lane.")
+    if key in [x.key for x in state.kept]:
+        return state
+    return replace(state, kept=(*state.kept, LaneState(key, 0.0, rinsed_at=at)))
 
 
 def _mix(state: ServiceState, event: Event, data: BowlMixed) -> ServiceState:

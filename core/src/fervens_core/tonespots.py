@@ -30,6 +30,9 @@ TONER_MIN_PER_FOIL = 0.35
 SHADOW_SHARE = 0.4
 """[MODEL] a root shadow takes about so much of a zone's toner."""
 
+SECOND_SHADOW_BOWL = 3.0
+"""[MODEL] a second bowl for the root shadow has to leave the head so much nearer, in CIEDE2000 units."""
+
 
 @lru_cache(maxsize=32)
 def tone_shelf(shades: tuple[TonerShade, ...]) -> ToneShelf:
@@ -96,11 +99,18 @@ def find_spots(
     at_root = [r for r in at_root if r.zone.part is not Part.ENDS]
     deep = Wish(wish.tone, shadow.level, wish.hue_deg)
     results = [replace(r.result, grams=max(r.result.grams * SHADOW_SHARE, 1.0)) for r in at_root]
-    picked = choose(results, shelf, deep.wanted, most_bowls=1)[0].matches if results else {}
+    picked = _for_shadow(results, shelf, deep) if results else {}
     return spots + [
         Spot(f"{r.lane.key}~{SHADOW}", SHADOW, r, x, picked.get(r.lane.key), deep.hex, r.lane.shadow)
         for r, x in zip(at_root, results, strict=True)
     ]
+
+
+def _for_shadow(results: Sequence[Result], shelf: ToneShelf, deep: Wish) -> dict[str, Match]:
+    """One bowl for all root shadows, or two where one would leave pale and dark zones plainly apart."""
+    one, *more = choose(results, shelf, deep.wanted, most_bowls=2)
+    is_worth = bool(more) and one.score - more[-1].score >= SECOND_SHADOW_BOWL
+    return more[-1].matches if is_worth else one.matches
 
 
 def uptakes_of(spots: Sequence[Spot]) -> tuple[Uptake, ...]:

@@ -201,6 +201,32 @@ def lanes_of_zone(zone: Zone) -> tuple[Zone, ...]:
     return tuple(lanes)
 
 
+def kept_parts_of(zones: tuple[Zone, ...], lanes: tuple[Zone, ...]) -> tuple[Zone, ...]:
+    """Parts of a head that have no lane today: kept, left out, or with nothing to lift. They may still be toned.
+
+    Args:
+        lanes: of the zones, as `lanes_of` has them.
+    Returns:
+        each as a lane of its own whose target is the level it is at.
+    """
+    taken = {x.key for x in lanes}
+    parts = {(x.zone_key, x.part) for x in lanes}
+    found = []
+    for zone in zones:
+        rest = zone.length_mm - sum(s.length_mm for s in (zone.root, zone.ends) if s)
+        is_whole = zone.root is None and zone.ends is None
+        if zone.key not in taken and rest >= 5.0:
+            name = zone.name if is_whole else f"{zone.name} lengths"
+            part = Part.WHOLE if is_whole else Part.LENGTHS
+            own = replace(zone, name=name, part=part, length_mm=rest, root=None, ends=None)
+            found.append(replace(own, target_level=zone.hair.start_level))
+        for part, segment in ((Part.ROOT, zone.root), (Part.ENDS, zone.ends)):
+            if segment and (zone.key, part) not in parts:
+                lane = _lane(zone, part, segment, segment.length_mm)
+                found.append(replace(lane, target_level=segment.hair.start_level))
+    return tuple(found)
+
+
 def lanes_of(zones: tuple[Zone, ...]) -> tuple[Zone, ...]:
     """The lanes of a head in its zones' order. Raises LimitError past 120 lanes."""
     lanes = tuple(lane for zone in zones for lane in lanes_of_zone(zone))

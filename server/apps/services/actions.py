@@ -25,7 +25,7 @@ from fervens_core.errors import ConflictError, LimitError
 from fervens_core.events import SCHEMA_VERSION, EventData, data_to_json
 from fervens_core.order import propose_order
 from fervens_core.quantities import check_level
-from fervens_core.results import with_again
+from fervens_core.results import lanes_today
 from fervens_core.service import Step, merge_addition
 from fervens_core.zones import Zone, lanes_of
 
@@ -176,5 +176,5 @@ def append(
     audit(member, row.kind, loaded.row.pk)
     tell(member.studio_id, loaded.row.pk, row.kind, row.pk, device)
     loaded.row.step = state.step.value
-    lanes = with_again(lanes_of(loaded.zones), state)
+    lanes = lanes_today(loaded.zones, state)
     return replace(loaded, lanes=lanes, log=(*loaded.log, row), events=[*loaded.events, event], state=state)

@@ -7,9 +7,9 @@ import os
 import socket
 import zlib
 
-from apps.services.queries import Loaded, chair
+from apps.services.queries import Loaded, chair, kept_parts
 from fervens_core.errors import ConflictError, CoreError
-from fervens_core.practicehair import practice_lab
+from fervens_core.practicehair import kept_lab, practice_lab
 from fervens_core.reader import LINE_MAX, PROTOCOL, Measured, lab_to_line, level_of_lab, line_to_lab
 
 TIMEOUT_S = 3.0
@@ -41,7 +41,8 @@ def measure(loaded: Loaded, key: str, now: dt.datetime) -> Measured:
     there = chair(loaded, now)
     if there is None:
         raise ConflictError("no_plan", "No plan is at the chair yet.")
-    start = there.zones[there.state.lane(key).key].hair.start_level
+    kept = next((z for z in kept_parts(loaded) if z.key == key), None)
+    zone = kept or there.zones[there.state.lane(key).key]
     address = reader_address()
     if address is None:
         raise ConflictError("no_reader", "No colour reader is set up (FERVENS_READER); read by eye.")
@@ -52,7 +53,8 @@ def measure(loaded: Loaded, key: str, now: dt.datetime) -> Measured:
                 raise CoreError("reader_line", f"What answers at {address[0]}:{address[1]} is no colour reader.")
             if name.endswith("simulated"):
                 seed = zlib.crc32(f"{loaded.row.pk} {key}".encode())
-                _ask(line, lab_to_line(practice_lab(there, key, seed)).replace("LAB", "PLACE"))
-            return level_of_lab(start, line_to_lab(_ask(line, "MEASURE")))
+                lab = kept_lab(kept, seed) if kept else practice_lab(there, key, seed)
+                _ask(line, lab_to_line(lab).replace("LAB", "PLACE"))
+            return level_of_lab(zone.hair.colour_start, line_to_lab(_ask(line, "MEASURE")))
     except OSError:
         raise ConflictError("reader_away", "The colour reader does not answer; read by eye.") from None

@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
+import datetime as dt
 import threading
-import time
 from collections.abc import Callable
 from uuid import UUID
 
 from django.db.models import Max
 from django.http import Http404, HttpResponse
+from django.utils import timezone
 
 from apps.services import queries
 from apps.services.present_chair import board_out, end_of_log
@@ -21,7 +22,7 @@ WAIT_S = 5.0
 Place = tuple[UUID, int, int]
 """A service, its revision, and the end of its log."""
 _lock = threading.Lock()
-_kept: dict[Place, tuple[float, bytes]] = {}
+_kept: dict[Place, tuple[dt.datetime, bytes]] = {}
 _made_now: dict[Place, threading.Event] = {}
 
 
@@ -32,21 +33,22 @@ def _answer(body: bytes) -> HttpResponse:
 def _once(place: Place, make: Callable[[], bytes]) -> bytes:
     """What is kept of a place, or made now; whoever asks while it is being made waits for it."""
     with _lock:
-        at, body = _kept.get(place, (0.0, b""))
-        if body and time.monotonic() - at <= KEPT_S:
+        made_at, body = _kept.get(place, (None, b""))
+        if made_at and abs((timezone.now() - made_at).total_seconds()) <= KEPT_S:
             return body
         going = _made_now.get(place)
         if going is None:
             _made_now[place] = threading.Event()
     if going is not None:
         going.wait(WAIT_S)
-        return _kept.get(place, (0.0, b""))[1] or make()
+        return _kept.get(place, (None, b""))[1] or make()
+    began_at = timezone.now()
     try:
         body = make()
         with _lock:
             if len(_kept) >= MOST:
                 _kept.clear()
-            _kept[place] = (time.monotonic(), body)
+            _kept[place] = (began_at, body)
         return body
     finally:
         _made_now.pop(place).set()

@@ -21,6 +21,7 @@ from fervens_core.events import (
     LightenerRefreshed,
     PlanTaken,
     ProductDragged,
+    ReadingTaken,
     ServiceClosed,
 )
 from fervens_core.options import drag_target, heat_block, refresh_block
@@ -55,6 +56,9 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
             block = heat_block(loaded.state.lane(data.zone_key), loaded.zone(data.zone_key), lightener_of(loaded))
             if block:
                 raise BlockedError("no_heat", block)
+        case ReadingTaken() if data.is_kept:
+            if data.zone_key not in [z.key for z in queries.kept_parts(loaded)]:
+                raise ConflictError("unknown_zone", f"No part that was left as it is has the key {data.zone_key!r}.")
         case LighteningResumed():
             require_lead(member, "lighten again")
             _check_again(loaded, data)

@@ -28,7 +28,7 @@ from fervens_core.lanestate import Phase
 from fervens_core.options import LaneOption, lane_options
 from fervens_core.replan import bowls_to_mix
 from fervens_core.request import PlanRequest
-from fervens_core.results import read_zones, with_again
+from fervens_core.results import lanes_today, read_zones
 from fervens_core.review import Review, make_review
 from fervens_core.safety import Caution, Severity, lightening_cautions
 from fervens_core.service import ServiceState, fold
@@ -37,7 +37,7 @@ from fervens_core.tonespots import choices_for
 from fervens_core.tonestep import USUAL_BOWLS, ToneStep, tone_step
 from fervens_core.tonetry import Tried, try_formula
 from fervens_core.verdict import Verdict, make_verdict
-from fervens_core.zones import Zone, lanes_of
+from fervens_core.zones import Zone, kept_parts_of, lanes_of
 
 DAY_MAX = 100
 VERSIONS_MAX = 50
@@ -101,8 +101,8 @@ class Loaded:
         return any(c.severity is Severity.BLOCK for c in self.cautions)
 
     def zone(self, key: str) -> Zone:
-        """A lane, or a zone, by key. Raises ConflictError."""
-        found = next((z for z in (*self.lanes, *self.zones) if z.key == key), None)
+        """A lane, a part left as it was, or a zone, by key. Raises ConflictError."""
+        found = next((z for z in (*self.lanes, *kept_parts(self), *self.zones) if z.key == key), None)
         if found is None:
             raise ConflictError("unknown_zone", f"This service has no zone {key!r}.")
         return found
@@ -117,7 +117,7 @@ def load(row: Service) -> Loaded:
     return Loaded(
         row=row,
         zones=zones,
-        lanes=with_again(lanes_of(zones), state),
+        lanes=lanes_today(zones, state),
         strands=strand_rows(row, shelf),
         log=log,
         events=events,
@@ -244,6 +244,11 @@ def tried(loaded: Loaded, now: dt.datetime, own: Formula, keys: list[str]) -> Tr
     return try_formula(there, own, keys, tone=Tone(loaded.row.tone))
 
 
+def kept_parts(loaded: Loaded) -> tuple[Zone, ...]:
+    """Parts of the head that no lightener goes on today, as lanes; they may be read and toned."""
+    return kept_parts_of(loaded.zones, lanes_of(loaded.zones))
+
+
 def review(loaded: Loaded, now: dt.datetime) -> Review | None:
     """How the head came out; None before the plan is taken."""
     there = chair(loaded, now)
@@ -262,4 +267,5 @@ def review(loaded: Loaded, now: dt.datetime) -> Review | None:
         request=request,
         choice=choices[-1] if choices else None,
         elasticity=loaded.findings.elasticity,
+        kept=kept_parts(loaded),
     )

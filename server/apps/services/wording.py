@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import datetime as dt
 
-from apps.services.queries import Loaded
+from apps.services.queries import Loaded, kept_parts
 from apps.services.schemas import ConflictOut
 from fervens_core.events import (
     ApplicationFinished,
@@ -86,7 +86,8 @@ def event_text(event: Event, names: dict[str, str]) -> str:
             how = "colour reader" if data.lab else data.mode.value.replace("_", " ")
             warmth = "" if data.warmth == 0.0 else ", warmer" if data.warmth > 0.0 else ", cooler"
             rest = f", {data.rest} rest" if data.rest else ""
-            return f"{zone}: read {data.level:g}{warmth}{rest} ({how})"
+            kept = "not lightened, " if data.is_kept else ""
+            return f"{zone}: {kept}read {data.level:g}{warmth}{rest} ({how})"
         case Rinsed():
             return f"{zone}: rinsed"
         case WaveRinsed():
@@ -140,7 +141,7 @@ def event_text(event: Event, names: dict[str, str]) -> str:
 
 def zone_names(loaded: Loaded) -> dict[str, str]:
     """Names of zones and lanes by key; a lane's own where both have the key."""
-    return {z.key: z.name for z in (*loaded.zones, *loaded.lanes)}
+    return {z.key: z.name for z in (*loaded.zones, *kept_parts(loaded), *loaded.lanes)}
 
 
 def in_order(event: Event) -> tuple[dt.datetime, dt.datetime, str]:

@@ -1788,7 +1788,7 @@ export interface components {
         Act: "leave" | "read" | "rinse" | "stop" | "short";
         /**
          * Board
-         * @description The whole chair at one moment.
+         * @description The whole chair at one moment; `toners_on`: zones and root shadows with toner on them.
          */
         Board: {
             /**
@@ -1810,6 +1810,11 @@ export interface components {
              * @default []
              */
             proposals: components["schemas"]["DeveloperProposal"][];
+            /**
+             * Toners On
+             * @default 0
+             */
+            toners_on: number;
         };
         /**
          * BoardBowl
@@ -2274,12 +2279,30 @@ export interface components {
             level_hex: string;
         };
         /**
+         * KeptPart
+         * @description A part no lightener went on: it can be read and taken in among what is toned.
+         */
+        KeptPart: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Before Level */
+            before_level: number;
+            /** Target Level */
+            target_level: number;
+            /** Now Hex */
+            now_hex: string;
+        };
+        /**
          * Review
-         * @description A head as it came out.
+         * @description A head as it came out. `kept`: parts no lightener went on that are not taken in yet.
          */
         Review: {
             /** Lanes */
             lanes: components["schemas"]["ReviewLane"][];
+            /** Kept */
+            kept: components["schemas"]["KeptPart"][];
             /** On Target Share */
             on_target_share: number;
             /** Unread */
@@ -2289,7 +2312,7 @@ export interface components {
         };
         /**
          * ReviewLane
-         * @description One zone as it came out. `off_levels`: level reached less level wanted. `advised`: the way proposed first.
+         * @description One zone as it came out; `is_kept` when no lightener went on it. `off_levels`: level reached less level wanted. `advised`: the way proposed first.
          */
         ReviewLane: {
             /** Key */
@@ -2333,6 +2356,8 @@ export interface components {
             /** Options */
             options: components["schemas"]["ReviewOption"][];
             advised: components["schemas"]["Way"];
+            /** Is Kept */
+            is_kept: boolean;
         };
         /**
          * ReviewOption

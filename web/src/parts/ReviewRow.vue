@@ -8,9 +8,11 @@ const props = defineProps<{ lane: Schemas['ReviewLane']; way: string; isLocked: 
 const emit = defineEmits<{ read: []; way: [way: string] }>()
 const chosen = computed(() => props.lane.options.find((o) => o.way === props.way) ?? props.lane.options[0])
 const off = computed(() =>
-  props.lane.is_on_target
-    ? 'on target'
-    : `${Math.abs(props.lane.off_levels).toFixed(1)} ${props.lane.off_levels < 0 ? 'short' : 'past it'}`,
+  props.lane.is_kept
+    ? 'not lightened'
+    : props.lane.is_on_target
+      ? 'on target'
+      : `${Math.abs(props.lane.off_levels).toFixed(1)} ${props.lane.off_levels < 0 ? 'short' : 'past it'}`,
 )
 </script>
 

@@ -31,7 +31,11 @@ const weights = (bowl: Schemas['ToneBowl']) =>
       <p class="min-w-0 grow text-[15px]">
         <template v-for="c in step.counts" :key="c.count">
           <span v-if="c.count === step.counts[step.counts.length - 1]?.count">
-            Zones end <strong class="num">{{ c.spread.toFixed(1) }}</strong> apart,
+            Zones end
+            <strong class="num" title="CIEDE2000 between the two zones that differ most; under 3 is hardly seen">{{
+              c.spread.toFixed(1)
+            }}</strong>
+            apart{{ c.spread < 3 ? ' (hardly seen)' : '' }},
             <strong class="num">{{ c.mean_delta_e.toFixed(1) }}</strong> from the wish</span
           >
         </template>

@@ -116,27 +116,34 @@ const depth = (levels: number) =>
           <p class="num grow text-[34px] leading-none" :class="{ 'text-stop': isPast }" role="timer">
             {{ countdown(minutesUntil(clock.due_at, now)) }}
           </p>
-          <button
-            v-if="clock.emulsify_at && !clock.strand_count"
-            type="button"
-            class="btn !px-2.5 text-[15px]"
-            :disabled="isBusy || isLocked"
-            @click="emit('emulsify')"
-          >
-            Emulsified
-          </button>
-          <button type="button" class="btn !px-2.5 text-[15px]" :disabled="isBusy || isLocked" @click="emit('strand')">
-            Strand
-          </button>
-          <button
-            type="button"
-            class="btn ml-auto !px-2.5 text-[15px]"
-            :class="onFor >= dueMin ? 'btn-act' : ''"
-            :disabled="isBusy || isLocked"
-            @click="emit('rinse')"
-          >
-            Rinsed
-          </button>
+          <div class="flex w-full gap-2">
+            <button
+              v-if="clock.emulsify_at && !clock.strand_count"
+              type="button"
+              class="btn grow !px-2 text-[15px]"
+              :disabled="isBusy || isLocked"
+              @click="emit('emulsify')"
+            >
+              Emulsified
+            </button>
+            <button
+              type="button"
+              class="btn grow !px-2 text-[15px]"
+              :disabled="isBusy || isLocked"
+              @click="emit('strand')"
+            >
+              Strand
+            </button>
+            <button
+              type="button"
+              class="btn grow !px-2 text-[15px]"
+              :class="onFor >= dueMin ? 'btn-act' : ''"
+              :disabled="isBusy || isLocked"
+              @click="emit('rinse')"
+            >
+              Rinsed
+            </button>
+          </div>
         </template>
         <p v-else class="font-semibold">rinsed</p>
       </div>

@@ -4,6 +4,7 @@ import { computed, type ComputedRef, onBeforeUnmount, onMounted, ref, watch } fr
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { queries } from '../api/queries'
+import { dueAtBasin, isBasinFirst } from '../lib/basin'
 import { keepList, keptList } from '../lib/kept'
 import { clock as clockText, levelText, minutesUntil } from '../lib/time'
 import { type BoardLike, waitingKeys, withWaiting } from '../lib/waiting'
@@ -19,7 +20,9 @@ import { useLine } from '../stores/line'
 import { useOutbox } from '../stores/outbox'
 import LaneSheet from './LaneSheet.vue'
 import LogSheet from './LogSheet.vue'
+import ToneBoard from './ToneBoard.vue'
 
+const KEPT_BOARD_MS = 1_100
 const route = useRoute()
 const router = useRouter()
 const id = String(route.params.id)
@@ -37,6 +40,13 @@ const board = computed(() => {
   return known && withWaiting(known as BoardLike, waiting.value, clock.now)
 }) as ComputedRef<Schemas['Board'] | undefined>
 const lanes = computed(() => board.value?.lanes ?? [])
+/** Zones with toner on stand on the same board as those still lifting. */
+const basin = useQuery(computed(() => ({ ...queries.tone(id, 3), enabled: Boolean(board.value?.toners_on) })))
+const toneStep = computed(() => (board.value?.toners_on ? (basin.data.value?.tone_step ?? null) : null))
+const toning = computed(() => {
+  const next = toneStep.value?.acts[0]?.id
+  return toneStep.value?.lanes.filter((l) => l.id === next || (l.toner && !l.toner.rinsed_at)) ?? []
+})
 /** The colours to read by are fetched before they are needed: the line may be down then. */
 watch(
   () => [...new Set(lanes.value.map((l) => l.start_level))].join(' '),
@@ -70,16 +80,26 @@ const walls = computed(() =>
     ),
 )
 useAttention(
-  () => [...all.value, ...walls.value],
+  () => [...all.value, ...walls.value, ...dueAtBasin(toneStep.value?.acts ?? [])],
   () => clock.now,
   () => query.data.value?.client_name ?? 'Chair',
 )
-/** What fell due may read differently now: the server is asked again at that moment, not on a beat. */
+/** What fell due, a wall above all, may read differently now: the server is asked again at that moment, not on a beat. */
 const isOvertaken = computed(() => {
   const seenAt = new Date(query.data.value?.server_now ?? 0).getTime()
-  return all.value.some((a) => new Date(a.due_at).getTime() > seenAt && minutesUntil(a.due_at, clock.now) <= 0)
+  const moments = [...all.value, ...walls.value].map((a) => new Date(a.due_at).getTime())
+  for (const l of lanes.value)
+    if (l.phase === 'processing' || l.phase === 'applying')
+      moments.push(new Date(l.zero_at).getTime() + l.wall_min * 60_000)
+  return moments.some((at) => at > seenAt && at <= clock.now)
 })
-watch(isOvertaken, (is) => is && waiting.value.length === 0 && void query.refetch())
+let renewing: number | undefined
+/** A board that was kept for others for a second may be just older than that moment: it is asked for once more. */
+watch([isOvertaken, query.dataUpdatedAt], ([is], before) => {
+  window.clearTimeout(renewing)
+  if (!is || waiting.value.length > 0) return
+  renewing = window.setTimeout(() => void query.refetch(), before[0] ? KEPT_BOARD_MS : 0)
+})
 
 /** The bowl to mix for a zone: the first it is filled from, then the next; one that went stale is mixed as it was. */
 const bowlFor = (key: string | null) => {
@@ -212,6 +232,7 @@ onMounted(() => {
   window.addEventListener('keydown', onKey)
 })
 onBeforeUnmount(() => {
+  window.clearTimeout(renewing)
   window.removeEventListener('keydown', onKey)
 })
 </script>
@@ -240,7 +261,20 @@ onBeforeUnmount(() => {
       >
         The board could not be renewed; the clocks go on with the last curves.
       </p>
+      <ToneBoard
+        v-if="toneStep"
+        class="mb-3"
+        :service-id="id"
+        :step="toneStep"
+        :lanes="toning"
+        :has-next="isBasinFirst(toneStep.acts, all)"
+        :has-reader="query.data.value?.has_reader ?? false"
+        :is-locked="false"
+      >
+        <h2 class="mb-1.5 font-semibold">At the basin</h2>
+      </ToneBoard>
       <ChairNext
+        v-if="!toneStep || !isBasinFirst(toneStep.acts, all)"
         :acts="all"
         :lanes="lanes"
         :now="clock.now"

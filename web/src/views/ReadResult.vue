@@ -15,6 +15,8 @@ export interface ZoneToRead {
   name: string
   before_level: number
   target_level: number
+  /** No lightener went on it; reading it takes it in among what is toned. */
+  is_kept?: boolean
 }
 const props = defineProps<{ zone: ZoneToRead | null; serviceId: string; hasReader: boolean; isBusy: boolean }>()
 const emit = defineEmits<{
@@ -55,6 +57,7 @@ const send = (level: number, lab: readonly number[] = []) =>
     warmth: Number(warmth.value),
     rest: rest.value,
     rest_amount: rest.value ? Number(amount.value) : 0,
+    ...(shown.value?.is_kept ? { is_kept: true } : {}),
   })
 const useReader = async () => {
   if (!shown.value) return
@@ -73,7 +76,13 @@ const useReader = async () => {
   <Sheet
     :is-open="zone !== null"
     :title="shown?.name ?? ''"
-    :subtitle="shown ? `from ${shown.before_level}, wanted ${shown.target_level}` : ''"
+    :subtitle="
+      shown
+        ? shown.is_kept
+          ? 'no lightener went on it'
+          : `from ${shown.before_level}, wanted ${shown.target_level}`
+        : ''
+    "
     @close="emit('close')"
   >
     <div v-if="shown" class="flex flex-col gap-5">

@@ -8,7 +8,7 @@ import ReviewRow from '../parts/ReviewRow.vue'
 import Tick from '../parts/Tick.vue'
 import Wait from '../parts/Wait.vue'
 import { useActs } from '../stores/acts'
-import ReadResult from './ReadResult.vue'
+import ReadResult, { type ZoneToRead } from './ReadResult.vue'
 
 const route = useRoute()
 const router = useRouter()
@@ -21,7 +21,13 @@ const ways = reactive<Record<string, string>>({})
 const review = computed(() => query.data.value?.review ?? null)
 const lanes = computed(() => review.value?.lanes ?? [])
 const isLocked = computed(() => !['chair', 'review'].includes(query.data.value?.step ?? ''))
-const toRead = computed(() => lanes.value.find((l) => l.key === reading.value) ?? null)
+const kept = computed(() => review.value?.kept ?? [])
+const toRead = computed<ZoneToRead | null>(() => {
+  const part = kept.value.find((k) => k.key === reading.value)
+  return part ? { ...part, is_kept: true } : (lanes.value.find((l) => l.key === reading.value) ?? null)
+})
+/** Parts no lightener went on are not counted among what should have lifted. */
+const lifted = computed(() => lanes.value.filter((l) => !l.is_kept))
 /** What is chosen for a zone: the technician's way, else the one advised, if it is open. */
 const wayOf = (key: string) => {
   const lane = lanes.value.find((l) => l.key === key)
@@ -100,8 +106,8 @@ const goOn = async () => {
       >
         <p class="grow text-[24px] leading-tight font-semibold sm:text-[30px]">{{ review.advice }}</p>
         <p class="num text-[34px] leading-none">
-          {{ lanes.filter((l) => l.is_on_target).length
-          }}<span class="text-[20px] font-normal"> of {{ lanes.length }} on target</span>
+          {{ lifted.filter((l) => l.is_on_target).length
+          }}<span class="text-[20px] font-normal"> of {{ lifted.length }} on target</span>
         </p>
         <button
           v-if="unread[0] && !isLocked"
@@ -143,6 +149,25 @@ const goOn = async () => {
             @read="reading = lane.key"
             @way="(w) => (ways[lane.key] = w)"
           />
+          <div v-if="kept.length" class="border-t border-line py-3">
+            <h2 class="font-semibold">Left as they were</h2>
+            <p class="text-[15px] text-soft">Read what is to be toned with the rest.</p>
+            <div class="mt-2 flex flex-wrap gap-2">
+              <button
+                v-for="part in kept"
+                :key="part.key"
+                type="button"
+                class="btn"
+                :disabled="isLocked"
+                :aria-label="`Read ${part.name}`"
+                @click="reading = part.key"
+              >
+                <span class="swatch size-6 rounded-full border border-strong" :style="{ background: part.now_hex }" />{{
+                  part.name
+                }}
+              </button>
+            </div>
+          </div>
         </section>
       </div>
       <p v-if="query.data.value.open_zones.length" class="mt-3 font-semibold">

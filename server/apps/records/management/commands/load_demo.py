@@ -20,6 +20,8 @@ from apps.studio.models import Membership, Studio
 from fervens_core.servicefile import read_service_file
 
 DEMO = settings.ROOT / "demo"
+LAST_START = dt.time(23, 30)
+"""Loaded late in the evening, what is still to come stays on today's list."""
 
 
 class Command(BaseCommand):
@@ -63,6 +65,7 @@ class Command(BaseCommand):
             Developer.objects.create(studio=studio, name=bottle["name"], volume_strength=bottle["volume_strength"])
         shade_keys = {x.pop("key"): str(Toner.objects.create(studio=studio, **x).pk) for x in made["toners"]}
         now = timezone.now()
+        latest = dt.datetime.combine(timezone.localdate(now), LAST_START, tzinfo=timezone.get_current_timezone())
         day = json.loads((DEMO / "day.json").read_text(encoding="utf-8"))
         for visit in day:
             text = (DEMO / "services" / f"{visit['file']}.json").read_text(encoding="utf-8")
@@ -70,7 +73,7 @@ class Command(BaseCommand):
             take_in(
                 studio,
                 file,
-                starts_at=now + dt.timedelta(minutes=visit["starts_in_min"]),
+                starts_at=min(now + dt.timedelta(minutes=visit["starts_in_min"]), max(latest, now)),
                 lighteners=lighteners,
                 shade_keys=shade_keys,
             )
