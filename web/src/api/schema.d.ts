@@ -2312,7 +2312,9 @@ export interface components {
         };
         /**
          * ReviewLane
-         * @description One zone as it came out; `is_kept` when no lightener went on it. `off_levels`: level reached less level wanted. `advised`: the way proposed first.
+         * @description One zone as it came out; `is_kept` when no lightener went on it.
+         *
+         *     `off_levels`: level reached less level wanted. `advised`: the way proposed first.
          */
         ReviewLane: {
             /** Key */
