@@ -7,6 +7,7 @@ import io
 from collections.abc import Mapping
 from dataclasses import replace
 
+from fervens_core.cells import cell
 from fervens_core.errors import CoreError, LimitError
 from fervens_core.hair import Covering, Hair
 from fervens_core.products import Lightener
@@ -29,12 +30,6 @@ COLUMNS = (
     "mode",
 )
 CSV_MAX_CHARS = 100_000
-_FORMULA_STARTS = ("=", "+", "-", "@", "\t", "\r")
-
-
-def _cell(text: str) -> str:
-    """A text that no spreadsheet takes for a formula."""
-    return f"'{text}" if text.startswith(_FORMULA_STARTS) else text
 
 
 def _number(value: float | None) -> str:
@@ -48,9 +43,9 @@ def strands_to_csv(strands: tuple[Strand, ...]) -> str:
     writer.writerow(COLUMNS)
     for s in strands:
         head = [
-            _cell(s.key),
-            _cell(s.zone_key),
-            _cell(s.lightener.name),
+            cell(s.key),
+            cell(s.zone_key),
+            cell(s.lightener.name),
             _number(s.volume_strength),
             "yes" if s.has_additive else "no",
             s.covering.value,

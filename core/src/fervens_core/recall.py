@@ -1,0 +1,170 @@
+"""A head as it comes back: what was reached last time, and what has grown since. docs/models/nextvisit.md."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
+
+from fervens_core.hair import Breakage, Elasticity, Hair, History
+from fervens_core.lift import LiftFactors, volume_for
+from fervens_core.nextvisit import grown_mm
+from fervens_core.products import Lightener
+from fervens_core.quantities import check_range
+from fervens_core.readings import ReadingMode
+from fervens_core.strand import READINGS_MAX, Strand, StrandReading
+from fervens_core.zones import GROWTH_MM_PER_MONTH, ROOT_MM, Part, Segment, Zone
+
+LEAST_MM = 1.0
+TAUGHT_STRANDS_MAX = 4
+
+
+@dataclass(frozen=True, slots=True)
+class WornLane:
+    """A lane as it ran last time.
+
+    Args:
+        zone: the lane. level: reached. volume_strength: vol. minutes: from its last section to the rinse, min.
+        extent, rate: learnt factors of how far and how fast it lifted, over the bench trial's.
+        readings: (minutes, level, mode) while it lifted.
+    """
+
+    zone: Zone
+    level: float
+    volume_strength: float
+    minutes: float
+    extent: float
+    rate: float
+    readings: tuple[tuple[float, float, ReadingMode], ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class LastFormula:
+    """What a zone had last time, and what it would be corrected to.
+
+    Args:
+        corrected_volume: that would have come to the target in the same minutes, by what was learnt; vol, 0.5 to 40.
+        says: the same in a sentence.
+    """
+
+    name: str
+    volume_strength: float
+    minutes: float
+    level: float
+    target_level: float
+    corrected_volume: float
+    says: str
+
+
+def _natural(zone: Zone, others: Sequence[Zone]) -> Hair:
+    """The hair that grows: a regrowth that was read, else virgin hair as read, else the darkest root of the head."""
+    if zone.root is not None:
+        return zone.root.hair
+    if zone.hair.history is History.VIRGIN:
+        return zone.hair
+    roots = [z.root.hair for z in others if z.root] + [z.hair for z in others if z.hair.history is History.VIRGIN]
+    start = min((h.start_level for h in roots), default=zone.hair.colour_start)
+    return replace(
+        zone.hair, start_level=start, history=History.VIRGIN, lifted_from=None, tint_level=None, dye_hue=None
+    )
+
+
+def _worn(hair: Hair, level: float | None) -> Hair:
+    """Hair after its lightening: at the level it came to; what suffers is looked at anew."""
+    if level is None:
+        return hair
+    return replace(
+        hair,
+        start_level=min(max(level, hair.start_level), 10.0),
+        history=History.LIGHTENED,
+        undertone=None,
+        tint_level=None,
+        dye_hue=None,
+        lifted_from=None,
+        elasticity=Elasticity.RETURNS,
+        breakage=Breakage.NONE,
+    )
+
+
+def head_since(
+    zones: Sequence[Zone],
+    reached: Mapping[str, float],
+    days: float,
+    mm_per_month: float = GROWTH_MM_PER_MONTH,
+) -> tuple[Zone, ...]:
+    """The zones of a head some days after a service, as a proposal to be read again.
+
+    Args:
+        zones: as they were read then. reached: level by lane key. days: since the service, 0 to 3650.
+    Returns:
+        each with its regrowth as a root, and its lengths and ends at the levels they came to.
+    """
+    grown = grown_mm(check_range("days", days, 0.0, 3650.0, "days"), mm_per_month)
+    return tuple(_since(z, zones, reached, min(grown, 300.0)) for z in zones)
+
+
+def _since(zone: Zone, zones: Sequence[Zone], reached: Mapping[str, float], grown: float) -> Zone:
+    natural = _natural(zone, zones)
+    old_root = next((reached[k] for k in (f"{zone.key}.root", f"{zone.key}.regrowth") if k in reached), None)
+    lengths = _worn(zone.hair, reached.get(zone.key, old_root if zone.root else None))
+    length = min(zone.length_mm + grown, 1500.0)
+    ends = zone.ends
+    if ends is not None:
+        ends = replace(
+            ends, hair=_worn(ends.hair, reached.get(f"{zone.key}.ends")), is_left_out=True, target_level=None
+        )
+    is_untouched = zone.root is not None and old_root is None
+    if is_untouched and zone.root is not None:
+        grown = min(grown + zone.root.length_mm, 300.0)
+    is_worn = lengths.start_level - natural.start_level > 0.25
+    room = length - (ends.length_mm if ends else 0.0)
+    root = Segment(natural, round(min(grown, room), 1)) if grown >= LEAST_MM and is_worn and room >= LEAST_MM else None
+    target = max(zone.target_level, lengths.start_level)
+    return replace(zone, hair=lengths, target_level=target, length_mm=length, root=root, ends=ends)
+
+
+def as_strands(worn: Sequence[WornLane], lightener: Lightener) -> tuple[Strand, ...]:
+    """The lanes that were read most, as strands: what this head taught last time moves the next plan.
+
+    Only lanes of natural hair (virgin, or a root): lengths are not the hair they were.
+    """
+    natural = [w for w in worn if w.readings and w.zone.hair.history is History.VIRGIN]
+    natural.sort(key=lambda w: (-len(w.readings), w.zone.key))
+    found = []
+    for w in natural[:TAUGHT_STRANDS_MAX]:
+        seen = sorted({m: (level, mode) for m, level, mode in w.readings if 0.0 <= m <= 180.0}.items())
+        readings = tuple(StrandReading(round(m, 1), level, mode) for m, (level, mode) in seen)[-READINGS_MAX:]
+        parent = w.zone.zone_key
+        found.append(
+            Strand(
+                key=f"last-{w.zone.key}"[:40],
+                zone_key=parent,
+                hair=replace(w.zone.hair, lifted_from=None),
+                lightener=lightener,
+                volume_strength=w.volume_strength,
+                covering=w.zone.covering,
+                readings=readings,
+            )
+        )
+    return tuple(found)
+
+
+def last_formulas(worn: Sequence[WornLane]) -> tuple[LastFormula, ...]:
+    """What each lane had last time, corrected by how it really lifted."""
+    found = []
+    for w in worn:
+        start, target = w.zone.hair.start_level, w.zone.target_level
+        factors = LiftFactors(min(max(w.extent, 0.2), 2.0), min(max(w.rate, 0.2), 5.0))
+        corrected = volume_for(target, min(max(w.minutes, 1.0), 180.0), start_level=start, factors=factors)
+        corrected = min(max(round(corrected), 0.5), 40.0)
+        off = w.level - target
+        did = "came to the target" if abs(off) <= 0.25 else f"came {abs(off):.1f} {'short' if off < 0 else 'past it'}"
+        move = corrected - w.volume_strength
+        then = "the same again" if abs(move) < 1.5 else f"{corrected:.0f} vol for the same minutes"
+        says = f"{w.volume_strength:g} vol, {w.minutes:.0f} min: {did}; {then}"
+        found.append(LastFormula(w.zone.name, w.volume_strength, w.minutes, w.level, target, corrected, says))
+    return tuple(found)
+
+
+def is_past_root(zones: Sequence[Zone]) -> bool:
+    """Whether some regrowth is longer than one root application takes."""
+    return any(z.root is not None and z.root.length_mm > ROOT_MM and z.part is Part.WHOLE for z in zones)

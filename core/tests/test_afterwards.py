@@ -1,0 +1,219 @@
+"""After the service: contact load, what is learnt, the next visit, the head as it comes back, the shelf, the sheet."""
+
+import datetime as dt
+import math
+
+import numpy as np
+import pytest
+from make import BOTTLES, POWDER, at, event, request, zone
+from test_toning import shade
+
+from fervens_core.chair import Chair
+from fervens_core.contact import ContactLoad, lane_contact, total
+from fervens_core.errors import LimitError
+from fervens_core.events import (
+    ApplicationFinished,
+    ApplicationStarted,
+    BowlMixed,
+    ConsultationFinished,
+    LightenerRefreshed,
+    PlanTaken,
+    Rinsed,
+)
+from fervens_core.hair import Hair, History
+from fervens_core.handout import handout
+from fervens_core.learnt import LaneFact, learnt_lift_factor, studio_numbers
+from fervens_core.nextvisit import days_to_regrowth, grown_mm, propose_visit
+from fervens_core.plan import make_plan
+from fervens_core.readings import ReadingMode
+from fervens_core.recall import WornLane, as_strands, head_since, is_past_root, last_formulas
+from fervens_core.service import fold
+from fervens_core.stock import uses_of
+from fervens_core.toneevents import TonerApplied
+from fervens_core.zones import Segment, lanes_of
+
+FILED = dt.date(2026, 3, 1)
+
+
+def test_contact_load_counts_each_application_by_its_own_volume():
+    crown = zone("crown", 4, 8)
+    data = [
+        (0, ConsultationFinished()),
+        (1, PlanTaken(("crown",), (20.0,), 50.0)),
+        (10, ApplicationStarted("crown", 20.0)),
+        (14, ApplicationFinished("crown")),
+        (30, LightenerRefreshed("crown", 30.0)),
+        (34, ApplicationFinished("crown")),
+        (50, Rinsed("crown")),
+    ]
+    state = fold([event(m, d) for m, d in data])
+    chair = Chair(state, {"crown": crown}, POWDER, at(80))
+    assert lane_contact(chair, state.lane("crown")) == ContactLoad(40.0, 20 * 20.0 + 20 * 30.0)
+    assert total([ContactLoad(1, 2), ContactLoad(3, 4)]) == ContactLoad(4, 6)
+
+
+def fact(service, log_extent, product="chalk", **more):
+    values = {"zone": "crown", "hair": "virgin, medium", "pace_min": 1.0, "off_levels": 0.0, "is_past_wall": False}
+    own = values | {"log_rate": 0.0, "mixed_g": 40.0, "wasted_g": 5.0} | more
+    return LaneFact(service=service, product=product, product_name=product.title(), log_extent=log_extent, **own)
+
+
+def test_a_studios_numbers_are_means_with_spread_and_count():
+    facts = [fact("a", 0.1), fact("a", 0.3, off_levels=-1.0, pace_min=2.0), fact("b", 0.2, "clay", is_past_wall=True)]
+    numbers = studio_numbers(facts)
+    assert (numbers.services, numbers.lanes, numbers.walls_passed) == (2, 3, 1)
+    assert numbers.on_target_share == pytest.approx(2 / 3)
+    assert (numbers.mixed_g, numbers.wasted_g) == (120.0, 15.0)
+    chalk = numbers.by_product[0]
+    assert (chalk.name, chalk.lanes, chalk.services) == ("Chalk", 2, 1)
+    assert chalk.extent == pytest.approx(math.exp(0.2))
+    assert chalk.extent_spread == pytest.approx(math.exp(np.std([0.1, 0.3], ddof=1)))
+    assert numbers.paces[0].mean_min == pytest.approx(4 / 3)
+    empty = studio_numbers([])
+    assert (empty.services, empty.on_target_share, empty.by_hair) == (0, None, ())
+
+
+def test_a_product_is_learnt_slowly_and_within_limits():
+    def of(n, value):
+        return learnt_lift_factor(1.0, [fact(f"s{i}", value) for i in range(n)])
+
+    assert 1.0 > of(3, -0.2) > of(10, -0.2) > of(200, -0.2) > math.exp(-0.2)
+    # the posterior mean of a Gaussian with known spreads: n/s2 / (n/s2 + 1/p2), any textbook on Bayesian statistics
+    assert of(9, -0.2) == pytest.approx(math.exp(-0.2 * (9 / 0.15**2) / (9 / 0.15**2 + 1 / 0.1**2)))
+    assert of(50, 0.9) == 1.2
+    assert of(50, -1.9) == 0.5
+    with pytest.raises(LimitError, match="at least 3"):
+        of(2, 0.1)
+
+
+def test_many_lanes_of_one_service_are_one_look():
+    one_head = [fact("a", -0.3)] * 20 + [fact("b", 0.0), fact("c", 0.0)]
+    even = [fact("a", -0.3), fact("b", 0.0), fact("c", 0.0)]
+    assert learnt_lift_factor(1.0, one_head) == pytest.approx(learnt_lift_factor(1.0, even))
+
+
+def test_roots_are_proposed_before_they_band():
+    visit = propose_visit(FILED, is_short=False, has_roots=True, is_toned=True)
+    # 12 mm a month (common practice, no source): a month on, less some days
+    assert 25 <= (visit.on - FILED).days <= 30
+    assert 10.0 < visit.regrowth_mm < 12.0
+    assert 14 <= (visit.on - visit.remind_on).days <= 21
+    assert "violet" in visit.reminder
+    quick = propose_visit(FILED, is_short=False, has_roots=True, is_toned=False, mm_per_month=15)
+    assert quick.on < visit.on
+    assert quick.regrowth_mm < 12.0
+
+
+def test_hair_that_goes_further_rests_and_the_reminder_is_three_weeks_ahead():
+    visit = propose_visit(FILED, is_short=True, has_roots=True, is_toned=False)
+    assert (visit.on - FILED).days == 42
+    assert (visit.on - visit.remind_on).days == 21
+    assert "two lanes" in visit.reason
+    far = propose_visit(FILED, is_short=False, has_roots=False, is_toned=True)
+    assert far.on > visit.on
+
+
+@pytest.mark.parametrize("mm", [0.0, 5.0, 12.0, 80.0])
+def test_growth_and_its_inverse(mm):
+    days = days_to_regrowth(mm, 10.0)
+    assert grown_mm(days, 10.0) <= mm
+    assert grown_mm(days + 1, 10.0) > mm
+    with pytest.raises(LimitError, match="mm_per_month"):
+        grown_mm(30, 30.0)
+
+
+def test_a_virgin_head_comes_back_with_its_root_grown_and_its_lengths_light():
+    (back,) = head_since([zone("back", 4, 8.5)], {"back": 8.0}, 61)
+    assert back.root is not None
+    assert back.root.hair == Hair(4.0)
+    assert back.root.length_mm == pytest.approx(24.0, abs=0.2)
+    assert (back.hair.start_level, back.hair.history) == (8.0, History.LIGHTENED)
+    assert back.target_level == 8.5
+    assert is_past_root([back])
+    assert {x.part.value for x in lanes_of((back,))} >= {"root", "regrowth"}
+
+
+def test_old_roots_join_the_lengths_and_untouched_ones_go_on_growing():
+    root = Segment(Hair(3.0), 12.0)
+    old = zone("back", 8, 9, history=History.LIGHTENED, length_mm=300.0, root=root)
+    (done,) = head_since([old], {"back.root": 8.5}, 30.44)
+    assert done.root.hair.start_level == 3.0
+    assert done.root.length_mm == pytest.approx(12.0, abs=0.1)
+    assert done.hair.start_level == 8.5
+    (left,) = head_since([old], {}, 30.44)
+    assert left.root.length_mm == pytest.approx(24.0, abs=0.1)
+    assert left.hair.start_level == 8.0
+
+
+def test_a_zone_that_was_not_touched_grows_without_a_root():
+    (same,) = head_since([zone("back", 4, 8)], {}, 61)
+    assert same.root is None
+    assert same.length_mm > 250.0
+
+
+def test_no_days_no_root():
+    (same,) = head_since([zone("back", 4, 8)], {"back": 8.0}, 0)
+    assert same.root is None
+    with pytest.raises(LimitError, match="days"):
+        head_since([], {}, -1)
+
+
+def worn(extent=1.0, level=8.0, **more):
+    seen = tuple((m, v, ReadingMode.WIPED) for m, v in ((10.0, 5.5), (20.0, 6.5), (30.0, 7.0)))
+    return WornLane(zone("back", 4, 8, **more), level, 25.0, 35.0, extent, 1.0, seen)
+
+
+def test_last_times_formula_is_corrected_by_how_it_lifted():
+    weak, fair = last_formulas([worn(0.8, 7.0), worn()])
+    assert weak.corrected_volume > fair.corrected_volume
+    assert "1.0 short" in weak.says
+    assert f"{weak.corrected_volume:.0f} vol" in weak.says
+    assert "came to the target" in fair.says
+
+
+def test_last_times_readings_move_the_next_plan():
+    slow = WornLane(
+        zone("back", 4, 8), 6.5, 20.0, 40.0, 0.8, 0.9,
+        tuple((m, v, ReadingMode.WIPED) for m, v in ((10.0, 4.5), (20.0, 5.5), (30.0, 6.0), (40.0, 6.5))),
+    )  # fmt: skip
+    strands = as_strands([slow], POWDER)
+    assert [s.zone_key for s in strands] == ["back"]
+    plain = make_plan(request(zone("back", 4, 8), bottles=BOTTLES))
+    taught = make_plan(request(zone("back", 4, 8), bottles=BOTTLES, strands=strands))
+    assert taught.zones[0].volume_strength > plain.zones[0].volume_strength
+    assert as_strands([worn(history=History.LIGHTENED)], POWDER) == ()
+
+
+def test_bowls_and_toners_take_what_they_weigh_from_the_shelf():
+    bowl = uses_of(BowlMixed("back", 25.0, 20.0, 30.0), lightener_key="chalk", bottles=BOTTLES, shades=())
+    assert bowl[0].key == "chalk"
+    assert bowl[0].grams == 20.0
+    assert sum(u.grams for u in bowl) == pytest.approx(50.0)
+    assert len(bowl) == 3  # 25 vol is poured from two bottles
+    fog, oat = shade("fog", 9, violet=1.0), shade("oat", 9, yellow=1.0)
+    on = TonerApplied("back", "fog", "Fog", 15.0, 12.0, 18.0, second_key="oat", second_name="Oat", share=0.75)
+    toner = uses_of(on, lightener_key=None, bottles=BOTTLES, shades=(fog, oat))
+    grams = {u.key: u.grams for u in toner}
+    assert (grams["fog"], grams["oat"]) == (9.0, 3.0)
+    assert sum(grams.values()) == pytest.approx(30.0)
+    assert uses_of(Rinsed("back"), lightener_key="chalk", bottles=BOTTLES, shades=()) == ()
+    beyond = uses_of(BowlMixed("back", 40.0, 20.0, 30.0), lightener_key=None, bottles=BOTTLES[:1], shades=())
+    assert [u.grams for u in beyond] == [30.0]
+
+
+def test_the_take_home_sheet_is_plain_and_tells_no_internals():
+    parts = handout(
+        [("Crown", 4.0, 8.0), ("Nape", 4.0, 8.2), ("Sides", 6.0, 8.0)],
+        tones=["a cool blonde", "a cool blonde"],
+        is_short=True,
+        reminder="Please use no violet shampoo.",
+    )
+    said = " ".join(line for p in parts for line in p.lines)
+    assert "crown and nape by four steps" in said
+    assert "sides by two steps" in said
+    assert said.count("a cool blonde") == 1
+    assert "another visit" in said
+    assert parts[-1].lines == ("Please use no violet shampoo.",)
+    for word in ("vol", " g ", "developer", "level"):
+        assert word not in said
+    assert handout([], tones=[], is_short=False, reminder=None)[0].lines
