@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import datetime as dt
+import io
 import json
 import os
 import socket
@@ -17,6 +18,7 @@ from django.contrib.auth import get_user_model
 from django.core.management import call_command
 from django.test import Client as Browser
 from django.utils import timezone
+from PIL import Image
 
 os.environ.setdefault("DJANGO_ALLOW_ASYNC_UNSAFE", "true")  # the browser driver runs a loop of its own
 
@@ -104,6 +106,15 @@ class Actor:
         at = timezone.now() - dt.timedelta(minutes=minutes_ago)
         body = {"event_id": event_id or str(uuid4()), "kind": kind, "occurred_at": at.isoformat(), "data": data}
         return self.post(f"/services/{service}/events", body, expect)
+
+
+def picture(width: int = 40, height: int = 30, *, kind: str = "JPEG", exif: bytes | None = None) -> Any:
+    """A small picture as a browser sends it."""
+    out = io.BytesIO()
+    out.name = f"hair.{kind.lower()}"
+    Image.new("RGB", (width, height), (150, 120, 80)).save(out, kind, **({"exif": exif} if exif else {}))
+    out.seek(0)
+    return out
 
 
 def make_studio(name: str) -> Any:

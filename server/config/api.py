@@ -17,12 +17,15 @@ from ninja.errors import AuthenticationError, HttpError, ValidationError
 from apps.clients.api import router as clients_router
 from apps.common.problems import problem
 from apps.records.api import router as records_router
+from apps.records.studio_api import router as whole_router
 from apps.services.api import router as services_router
+from apps.services.comingback_api import router as comingback_router
 from apps.services.exchange_api import router as exchange_router
 from apps.services.plan_api import router as plan_router
 from apps.shelf.api import router as shelf_router
 from apps.studio.api import router as studio_router
 from apps.studio.auth import member_auth
+from apps.studio.people_api import router as people_router
 from fervens_core.errors import BlockedError, ConflictError, CoreError, LimitError
 
 log = logging.getLogger("fervens")
@@ -34,6 +37,9 @@ api.add_router("", exchange_router)
 api.add_router("", services_router)
 api.add_router("", plan_router)
 api.add_router("", records_router)
+api.add_router("", comingback_router)
+api.add_router("", people_router)
+api.add_router("", whole_router)
 
 
 @api.exception_handler(CoreError)

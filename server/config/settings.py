@@ -57,6 +57,7 @@ INSTALLED_APPS = [
     "django.contrib.messages",
     "whitenoise.runserver_nostatic",
     "django.contrib.staticfiles",
+    "django.contrib.postgres",
     "axes",
     "csp",
     "ninja",
@@ -133,6 +134,9 @@ SESSION_COOKIE_SAMESITE = "Lax"
 SESSION_COOKIE_AGE = 14 * 24 * 3600
 CSRF_COOKIE_HTTPONLY = False  # the page sends it back in a header
 DATA_UPLOAD_MAX_MEMORY_SIZE = 2_000_000
+DATA_UPLOAD_MAX_NUMBER_FIELDS = 50
+DATA_UPLOAD_MAX_NUMBER_FILES = 6
+FILE_UPLOAD_MAX_MEMORY_SIZE = 2_000_000
 if os.environ.get("FERVENS_HTTPS") == "1":
     SECURE_PROXY_SSL_HEADER = ("HTTP_X_FORWARDED_PROTO", "https")
     SECURE_SSL_REDIRECT = True

@@ -15,9 +15,11 @@ from apps.clients.queries import of_studio
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from fervens_core.errors import LimitError
-from fervens_core.quantities import check_text
+from fervens_core.quantities import check_range, check_text
 
-OPTIONAL = {"birth_date", "patch_test_placed_at"}
+OPTIONAL = {"birth_date", "patch_test_placed_at", "growth_mm_per_month"}
+GROWTH = (4.0, 25.0)
+"""mm a month; 12 is common (common practice, no source)."""
 
 
 def _apply(row: Client, values: dict[str, Any]) -> None:
@@ -29,6 +31,8 @@ def _apply(row: Client, values: dict[str, Any]) -> None:
     row.name = check_text("name", row.name).strip()
     if row.birth_date and not dt.date(1900, 1, 1) <= row.birth_date <= now.date():
         raise LimitError("birth_date", f"a day from 1900-01-01 to {now.date()}", row.birth_date.isoformat())
+    if row.growth_mm_per_month is not None:
+        check_range("growth_mm_per_month", row.growth_mm_per_month, *GROWTH, "mm")
     placed = row.patch_test_placed_at
     if placed and placed > now + dt.timedelta(minutes=5):
         raise LimitError("patch_test_placed_at", "not in the future", placed.isoformat())

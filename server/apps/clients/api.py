@@ -27,6 +27,7 @@ class ClientIn(Schema):
     has_reacted_before: bool | None = None
     patch_test_placed_at: dt.datetime | None = None
     patch_test_result: TestResult | None = None
+    growth_mm_per_month: float | None = Field(None, allow_inf_nan=False)
 
 
 class ClientOut(Schema):
@@ -39,6 +40,8 @@ class ClientOut(Schema):
     has_reacted_before: bool
     patch_test_placed_at: dt.datetime | None
     patch_test_result: TestResult
+    growth_mm_per_month: float | None
+    erased_at: dt.datetime | None
 
 
 class ClientPage(Schema):

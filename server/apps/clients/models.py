@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import uuid
 
+from django.contrib.postgres.indexes import GinIndex
 from django.db import models
 
 from apps.studio.models import Studio
@@ -20,10 +21,15 @@ class Client(models.Model):
     has_reacted_before = models.BooleanField(default=False)
     patch_test_placed_at = models.DateTimeField(null=True, blank=True)
     patch_test_result = models.CharField(max_length=20, default="not_done")
+    growth_mm_per_month = models.FloatField(null=True, blank=True, help_text="Own growth; none is the studio's.")
+    erased_at = models.DateTimeField(null=True, blank=True)
     created_at = models.DateTimeField(auto_now_add=True)
 
     class Meta:
-        indexes = [models.Index(fields=["studio", "name"])]
+        indexes = [
+            models.Index(fields=["studio", "name"]),
+            GinIndex(fields=["name"], name="client_name_trigrams", opclasses=["gin_trgm_ops"]),
+        ]
 
     def __str__(self) -> str:
         return self.name

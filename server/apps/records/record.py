@@ -3,18 +3,25 @@
 from __future__ import annotations
 
 import datetime as dt
+from collections.abc import Sequence
 from uuid import UUID
 
 from django.utils import timezone
 from ninja import Schema
 
 from apps.services import queries
+from apps.services.models import Service
 from apps.services.queries import Loaded
 from apps.services.wording import event_text, zone_names
 from fervens_core.board import Lane
-from fervens_core.events import BowlMixed, CautionAcknowledged
+from fervens_core.chair import minutes_between
+from fervens_core.colour import lab_hex
+from fervens_core.contact import lane_contact
+from fervens_core.events import BowlMixed, CautionAcknowledged, ReadingTaken
 from fervens_core.hair import Tone
 from fervens_core.match import spread_of
+from fervens_core.pigment import hair_hex
+from fervens_core.results import read_zones
 from fervens_core.service import Step, live_events
 
 
@@ -64,6 +71,69 @@ class RecordCaution(Schema):
     at: dt.datetime
 
 
+class RecordLane(Schema):
+    """A lane as it ran beside what was planned, min; `level` reached, read or by the model."""
+
+    key: str
+    zone_key: str
+    areas: list[str]
+    name: str
+    volume: float
+    planned_volume: float | None
+    applications: int
+    started_at: dt.datetime
+    rinsed_at: dt.datetime | None
+    planned_min: float | None
+    ran_min: float | None
+    before: float
+    level: float | None
+    target: float
+    before_hex: str
+    level_hex: str
+    target_hex: str
+    contact_min: float
+
+
+class RecordReading(Schema):
+    """A reading: min since the zone's application ended."""
+
+    zone_name: str
+    at: dt.datetime
+    minute: float | None
+    level: float
+    mode: str
+    by: str
+    lab: list[float]
+
+
+class RecordAddendum(Schema):
+    """What was added after filing."""
+
+    at: dt.datetime
+    by: str
+    text: str
+
+
+class RecordPhoto(Schema):
+    """A photo; the picture itself is fetched by its id."""
+
+    id: UUID
+    kind: str
+    caption: str
+    width: int
+    height: int
+    at: dt.datetime
+    by: str
+
+
+class RecordUse(Schema):
+    """What was taken from the shelf, g, and what it cost."""
+
+    name: str
+    grams: float
+    cost: float | None
+
+
 class RecordOut(Schema):
     """The whole service on one page."""
 
@@ -85,6 +155,14 @@ class RecordOut(Schema):
     cautions: list[RecordCaution]
     lines: list[RecordLine]
     walls_passed: list[str]
+    ran: list[RecordLane]
+    readings: list[RecordReading]
+    addenda: list[RecordAddendum]
+    photos: list[RecordPhoto]
+    uses: list[RecordUse]
+    cost: float | None
+    currency: str
+    client_id: UUID
     server_now: dt.datetime
 
 
@@ -117,6 +195,84 @@ def _toners(loaded: Loaded, now: dt.datetime) -> tuple[list[RecordToner], float 
     return found, spread_of(labs) if len(labs) > 1 else None
 
 
+def _ran(loaded: Loaded, lanes: Sequence[Lane], at: dt.datetime) -> list[RecordLane]:
+    """Lanes as they ran beside the plan that was taken."""
+    there = queries.chair(loaded, at)
+    if there is None:
+        return []
+    plan = loaded.state.plan
+    planned: dict[str, tuple[float, float, float]] = {}
+    if plan and plan.starts_min and plan.rinses_min:
+        times = zip(plan.starts_min, plan.rinses_min, plan.volumes, strict=True)
+        planned = dict(zip(plan.zone_keys, times, strict=True))
+    reads = {r.lane.key: r for r in read_zones(there)}
+    found = []
+    for lane in lanes:
+        own = loaded.state.lane(lane.key)
+        if own.started_at is None:
+            continue
+        zone, read = there.zones[lane.key], reads.get(lane.key)
+        start, end, volume = planned.get(lane.key, (None, None, None))
+        ran = minutes_between(own.started_at, own.rinsed_at) if own.rinsed_at else None
+        found.append(
+            RecordLane(
+                key=lane.key,
+                zone_key=zone.zone_key,
+                areas=list(zone.areas or (zone.zone_key,)),
+                name=lane.name,
+                volume=lane.volume_strength,
+                planned_volume=volume,
+                applications=lane.application_count,
+                started_at=own.started_at,
+                rinsed_at=own.rinsed_at,
+                planned_min=None if start is None or end is None else end - start,
+                ran_min=ran,
+                before=zone.hair.start_level,
+                level=read.result.level if read else lane.level_now.likely,
+                target=zone.target_level,
+                before_hex=hair_hex(zone.hair.colour_start, [zone.hair.start_level])[0],
+                level_hex=lab_hex(read.result.lab) if read else lane.hex_now,
+                target_hex=lane.hex_target,
+                contact_min=lane_contact(there, own).minutes,
+            )
+        )
+    return found
+
+
+def readings_of(loaded: Loaded) -> list[RecordReading]:
+    """Every reading that stands, in the order it was taken."""
+    names = zone_names(loaded)
+    zeros = {x.key: x.finished_at for x in loaded.state.lanes}
+    found = []
+    for e in live_events(loaded.events):
+        if not isinstance(e.data, ReadingTaken):
+            continue
+        zero = zeros.get(e.data.zone_key)
+        found.append(
+            RecordReading(
+                zone_name=names.get(e.data.zone_key, e.data.zone_key),
+                at=e.occurred_at,
+                minute=minutes_between(zero, e.occurred_at) if zero else None,
+                level=e.data.level,
+                mode=e.data.mode.value,
+                by=e.by,
+                lab=list(e.data.lab),
+            )
+        )
+    return found
+
+
+def _uses(row: Service) -> list[RecordUse]:
+    """What the service took from the shelf, by product."""
+    found: dict[str, RecordUse] = {}
+    for use in row.uses.all():
+        own = found.setdefault(use.name, RecordUse(name=use.name, grams=0.0, cost=None))
+        own.grams += use.grams
+        if use.cost is not None:
+            own.cost = (own.cost or 0.0) + use.cost
+    return list(found.values())
+
+
 def record_of(loaded: Loaded) -> RecordOut:
     """The record of a service as it stands; complete once it is filed."""
     now = timezone.now()
@@ -127,6 +283,7 @@ def record_of(loaded: Loaded) -> RecordOut:
     told = sorted((e for e in loaded.events if e.kind != "EventVoided"), key=lambda e: (e.occurred_at, e.recorded_at))
     board = queries.board(loaded, state.closed_at or now)
     toners, apart = _toners(loaded, state.closed_at or now)
+    uses = _uses(row)
     return RecordOut(
         service_id=row.pk,
         client_name=row.client.name,
@@ -164,5 +321,16 @@ def record_of(loaded: Loaded) -> RecordOut:
             for e in told
         ],
         walls_passed=[lane.name for lane in board.lanes if lane.is_passed_wall],
+        ran=_ran(loaded, board.lanes, state.closed_at or now),
+        readings=readings_of(loaded),
+        addenda=[RecordAddendum(at=a.at, by=a.by_name, text=a.text) for a in row.addenda.all()],
+        photos=[
+            RecordPhoto(id=p.pk, kind=p.kind, caption=p.caption, width=p.width, height=p.height, at=p.at, by=p.by_name)
+            for p in row.photos.defer("jpeg")
+        ],
+        uses=uses,
+        cost=sum(priced) if (priced := [u.cost for u in uses if u.cost is not None]) else None,
+        currency=row.studio.currency,
+        client_id=row.client_id,
         server_now=now,
     )

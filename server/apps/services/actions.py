@@ -18,11 +18,13 @@ from apps.services.adapters import StrandRow, event_value, findings_value, stran
 from apps.services.models import Service, ServiceEvent
 from apps.services.policies import check_event
 from apps.services.queries import Loaded, load
+from apps.services.stock import book
+from apps.services.summary import summarise
 from apps.shelf.models import Lightener
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from fervens_core.errors import ConflictError, LimitError
-from fervens_core.events import SCHEMA_VERSION, EventData, data_to_json
+from fervens_core.events import SCHEMA_VERSION, EventData, ServiceClosed, data_to_json
 from fervens_core.order import propose_order
 from fervens_core.quantities import check_level
 from fervens_core.results import lanes_today
@@ -172,9 +174,14 @@ def append(
     event = event_value(row)
     state = merge_addition(loaded.events, event, seen={str(e.event_id) for e in heard}, before=loaded.state)
     row.save()
+    book(loaded.row, row, data)
     Service.objects.filter(pk=loaded.row.pk).update(step=state.step.value)
     audit(member, row.kind, loaded.row.pk)
     tell(member.studio_id, loaded.row.pk, row.kind, row.pk, device)
     loaded.row.step = state.step.value
     lanes = lanes_today(loaded.zones, state)
-    return replace(loaded, lanes=lanes, log=(*loaded.log, row), events=[*loaded.events, event], state=state)
+    after = replace(loaded, lanes=lanes, log=(*loaded.log, row), events=[*loaded.events, event], state=state)
+    if isinstance(data, ServiceClosed):
+        summary = summarise(after, occurred_at)
+        Service.objects.filter(pk=loaded.row.pk).update(summary=summary)
+    return after

@@ -5,6 +5,7 @@ from __future__ import annotations
 import uuid
 
 from django.conf import settings
+from django.contrib.postgres.indexes import GinIndex
 from django.db import models
 
 from apps.clients.models import Client
@@ -31,11 +32,18 @@ class Service(models.Model):
     lightener = models.ForeignKey(Lightener, null=True, blank=True, on_delete=models.PROTECT)
     choice = models.JSONField(default=dict, help_text="What was chosen for the plan, as the service file has it.")
     toner_idea = models.CharField(max_length=60, blank=True)
+    source = models.CharField(max_length=20, blank=True, help_text="request, last time, or nothing: the studio's own.")
+    previous = models.ForeignKey("self", null=True, blank=True, on_delete=models.SET_NULL)
+    summary = models.JSONField(null=True, blank=True, help_text="What it came to, kept when it is filed.")
     revision = models.PositiveIntegerField(default=0)
     created_at = models.DateTimeField(auto_now_add=True)
 
     class Meta:
-        indexes = [models.Index(fields=["studio", "starts_at"])]
+        indexes = [
+            models.Index(fields=["studio", "starts_at"]),
+            models.Index(fields=["client", "-starts_at"]),
+            GinIndex(fields=["wish"], name="service_wish_trigrams", opclasses=["gin_trgm_ops"]),
+        ]
 
     def __str__(self) -> str:
         return f"{self.client} {self.starts_at:%Y-%m-%d %H:%M}"
@@ -96,3 +104,56 @@ class ServiceEvent(models.Model):
 
     def __str__(self) -> str:
         return f"{self.occurred_at:%H:%M} {self.kind}"
+
+
+class Addendum(models.Model):
+    """What was added to a filed service; rows are only ever added."""
+
+    service = models.ForeignKey(Service, on_delete=models.CASCADE, related_name="addenda")
+    at = models.DateTimeField()
+    by_name = models.CharField(max_length=160)
+    text = models.TextField(max_length=2000)
+
+    class Meta:
+        ordering = ["at", "id"]
+
+    def __str__(self) -> str:
+        return f"{self.at:%Y-%m-%d} {self.by_name}"
+
+
+class Photo(models.Model):
+    """A picture of the hair: scaled, without what the camera wrote into it; shown to the studio only."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
+    service = models.ForeignKey(Service, on_delete=models.CASCADE, related_name="photos")
+    kind = models.CharField(max_length=20, choices=[("before", "Before"), ("after", "After"), ("other", "Other")])
+    caption = models.CharField(max_length=120, blank=True)
+    width = models.PositiveIntegerField()
+    height = models.PositiveIntegerField()
+    jpeg = models.BinaryField()
+    at = models.DateTimeField()
+    by_name = models.CharField(max_length=160)
+
+    class Meta:
+        ordering = ["at", "id"]
+
+    def __str__(self) -> str:
+        return f"{self.kind} {self.at:%Y-%m-%d}"
+
+
+class StockUse(models.Model):
+    """What an act of the log took from the shelf."""
+
+    service = models.ForeignKey(Service, on_delete=models.CASCADE, related_name="uses")
+    event_id = models.UUIDField(db_index=True)
+    product_id = models.UUIDField(db_index=True)
+    name = models.CharField(max_length=80)
+    grams = models.FloatField()
+    cost = models.FloatField(null=True, blank=True, help_text="At the price it had then.")
+    at = models.DateTimeField()
+
+    class Meta:
+        ordering = ["at", "id"]
+
+    def __str__(self) -> str:
+        return f"{self.grams:g} g {self.name}"

@@ -1,14 +1,20 @@
-"""The shelf, for looking up."""
+"""The shelf: looking up, counting, pricing, changing."""
 
 from __future__ import annotations
 
+from typing import Annotated, Literal
+from uuid import UUID
+
 from django.http import HttpRequest
 from ninja import Router, Schema
+from pydantic import Field
 
 from apps.common.problems import ERRORS, Problem
-from apps.shelf import queries
-from apps.shelf.adapters import shade_hex
+from apps.shelf import actions, queries
+from apps.shelf.adapters import shade_hex, toner_value
+from apps.shelf.models import Developer, Lightener, Toner
 from apps.studio.auth import member_of
+from fervens_core.products import DyeFamily
 from fervens_core.quantities import nominal_percent
 
 router = Router(tags=["shelf"])
@@ -91,3 +97,129 @@ def read_shelf(request: HttpRequest) -> ShelfOut:
             for x in queries.toners(studio_id)
         ],
     )
+
+
+Number = Annotated[float, Field(allow_inf_nan=False)]
+Kind = Literal["lightener", "developer", "toner"]
+
+
+class ProductIn(Schema):
+    """What can be written of a product; a field that is missing stays as it is. Grams, and price a gram."""
+
+    name: str | None = Field(None, min_length=1, max_length=80)
+    stock_g: Number | None = None
+    low_g: Number | None = None
+    price_per_g: Number | None = None
+    developer_parts: Number | None = None
+    label_min_min: Number | None = None
+    label_max_min: Number | None = None
+    max_volume: Number | None = None
+    max_volume_on_scalp: Number | None = None
+    bowl_life_min: Number | None = None
+    is_dark: bool | None = None
+    is_heat_allowed: bool | None = None
+    max_applications: int | None = Field(None, ge=1, le=4)
+    volume_strength: Number | None = None
+    level: Number | None = None
+    dyes: dict[DyeFamily, Annotated[float, Field(ge=0, le=1)]] | None = None
+    developer_volume: Number | None = None
+    is_oxidative: bool | None = None
+    patch_test_wait_h: Number | None = None
+
+
+class ProductOut(Schema):
+    """A product as the shelf's page shows it; fields of other kinds are empty."""
+
+    key: UUID
+    kind: Kind
+    name: str
+    stock_g: float | None
+    low_g: float | None
+    price_per_g: float | None
+    is_low: bool
+    hex: str | None = None
+    developer_parts: float | None = None
+    label_min_min: float | None = None
+    label_max_min: float | None = None
+    max_volume: float | None = None
+    max_volume_on_scalp: float | None = None
+    bowl_life_min: float | None = None
+    lift_factor: float | None = None
+    lift_factor_before: float | None = None
+    is_dark: bool | None = None
+    is_heat_allowed: bool | None = None
+    max_applications: int | None = None
+    volume_strength: float | None = None
+    level: float | None = None
+    dyes: dict[str, float] | None = None
+    developer_volume: float | None = None
+    is_oxidative: bool | None = None
+    patch_test_wait_h: float | None = None
+
+
+class StockOut(Schema):
+    """The whole shelf with its stock."""
+
+    currency: str
+    products: list[ProductOut]
+
+
+_FIELDS = {
+    "lightener": {
+        "developer_parts", "label_max_min", "max_volume", "max_volume_on_scalp", "bowl_life_min", "is_dark",
+        "is_heat_allowed", "max_applications",
+    },
+    "developer": {"volume_strength"},
+    "toner": {
+        "level", "dyes", "developer_parts", "developer_volume", "label_min_min", "label_max_min", "is_oxidative",
+        "patch_test_wait_h",
+    },
+}  # fmt: skip
+_COMMON = {"name", "stock_g", "low_g", "price_per_g"}
+
+
+def product_out(row: actions.Row) -> ProductOut:
+    """A product's row as the page has it."""
+    kind: Kind = "lightener" if isinstance(row, Lightener) else "developer" if isinstance(row, Developer) else "toner"
+    more = {field: getattr(row, field) for field in _FIELDS[kind]}
+    if isinstance(row, Lightener):
+        more |= {"lift_factor": row.lift_factor, "lift_factor_before": row.lift_factor_before}
+    is_low = row.stock_g is not None and row.low_g is not None and row.stock_g <= row.low_g
+    colour = shade_hex(toner_value(row)) if isinstance(row, Toner) else None
+    common = {field: getattr(row, field) for field in _COMMON}
+    return ProductOut(key=row.pk, kind=kind, is_low=is_low, hex=colour, **common, **more)
+
+
+def _values(kind: str, payload: ProductIn) -> dict[str, object]:
+    """What was sent of this kind's own fields."""
+    sent = payload.dict(exclude_unset=True)
+    if sent.get("dyes"):
+        sent["dyes"] = {f.value: share for f, share in sent["dyes"].items() if share > 0}
+    return {k: v for k, v in sent.items() if k in _FIELDS[kind] | _COMMON}
+
+
+@router.get("/stock", response={200: StockOut, ERRORS: Problem})
+def read_stock(request: HttpRequest) -> StockOut:
+    """Every product with its label, what is left of it and what it costs."""
+    member = member_of(request)
+    rows = [r for kind in actions.KINDS.values() for r in queries.rows_of(kind, member.studio_id)]
+    return StockOut(currency=member.studio.currency, products=[product_out(r) for r in rows])
+
+
+@router.post("/stock/{kind}", response={201: ProductOut, ERRORS: Problem})
+def add_product(request: HttpRequest, kind: Kind, payload: ProductIn) -> tuple[int, ProductOut]:
+    """A new product on the shelf."""
+    return 201, product_out(actions.add_product(member_of(request), kind, _values(kind, payload)))
+
+
+@router.patch("/stock/{kind}/{key}", response={200: ProductOut, ERRORS: Problem})
+def change_product(request: HttpRequest, kind: Kind, key: UUID, payload: ProductIn) -> ProductOut:
+    """Correct a product, count it, price it."""
+    return product_out(actions.change_product(member_of(request), kind, key, _values(kind, payload)))
+
+
+@router.delete("/stock/{kind}/{key}", response={200: StockOut, ERRORS: Problem})
+def remove_product(request: HttpRequest, kind: Kind, key: UUID) -> StockOut:
+    """Take a product off the shelf."""
+    actions.remove_product(member_of(request), kind, key)
+    return read_stock(request)

@@ -15,6 +15,9 @@ class Product(models.Model):
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     studio = models.ForeignKey(Studio, on_delete=models.CASCADE)
     name = models.CharField(max_length=80)
+    stock_g = models.FloatField(null=True, blank=True, help_text="Grams left; nothing when it is not counted.")
+    low_g = models.FloatField(null=True, blank=True, help_text="Below this it is to be ordered.")
+    price_per_g = models.FloatField(null=True, blank=True)
 
     class Meta:
         abstract = True
@@ -32,6 +35,7 @@ class Lightener(Product):
     max_volume_on_scalp = models.FloatField(default=20)
     bowl_life_min = models.FloatField(default=20)
     lift_factor = models.FloatField(default=1.0)
+    lift_factor_before = models.FloatField(null=True, blank=True, help_text="Before what was learnt was carried in.")
     is_dark = models.BooleanField(default=False)
     is_heat_allowed = models.BooleanField(default=False)
     max_applications = models.PositiveSmallIntegerField(null=True, blank=True)

@@ -25,3 +25,15 @@ def developers(studio_id: UUID) -> list[core.Developer]:
 def toners(studio_id: UUID) -> list[core.TonerShade]:
     """The studio's toner shades, deepest first."""
     return [toner_value(r) for r in Toner.objects.filter(studio_id=studio_id).order_by("level", "name")[:SHELF_MAX]]
+
+
+def rows_of(
+    kind: type[Lightener] | type[Developer] | type[Toner], studio_id: UUID
+) -> list[Lightener | Developer | Toner]:
+    """The rows of one kind by name."""
+    return list(kind.objects.filter(studio_id=studio_id).order_by("name")[:SHELF_MAX])
+
+
+def lightener_rows(studio_id: UUID) -> list[Lightener]:
+    """The studio's lighteners as rows, by name."""
+    return list(Lightener.objects.filter(studio_id=studio_id).order_by("name")[:SHELF_MAX])

@@ -14,6 +14,8 @@ class Studio(models.Model):
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     name = models.CharField(max_length=80)
     pace_min_per_foil = models.FloatField(default=1.2, help_text="Minutes a section, when a member has no own pace.")
+    growth_mm_per_month = models.FloatField(default=12.0, help_text="How fast hair grows, when a client has no own.")
+    currency = models.CharField(max_length=8, default="€")
 
     def __str__(self) -> str:
         return self.name
@@ -47,6 +49,21 @@ class Membership(models.Model):
     def name(self) -> str:
         """The name shown at the chair and in the record."""
         return self.user.get_full_name() or self.user.get_username()
+
+
+class StudioLink(models.Model):
+    """A secret address that works without signing in, until it is revoked; only the secret's hash is kept."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
+    studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="links")
+    kind = models.CharField(max_length=20, choices=[("feed", "Diary feed"), ("request", "Request form")])
+    secret_hash = models.CharField(max_length=64, unique=True)
+    by_name = models.CharField(max_length=160)
+    created_at = models.DateTimeField(auto_now_add=True)
+    revoked_at = models.DateTimeField(null=True, blank=True)
+
+    def __str__(self) -> str:
+        return f"{self.kind} of {self.created_at:%Y-%m-%d}"
 
 
 class AuditEntry(models.Model):

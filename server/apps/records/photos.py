@@ -1,0 +1,93 @@
+"""Photos of the hair: checked, turned upright, scaled, and without anything the camera wrote beside the picture."""
+
+from __future__ import annotations
+
+import io
+import warnings
+from uuid import UUID
+
+from django.db import transaction
+from django.shortcuts import get_object_or_404
+from django.utils import timezone
+from ninja import UploadedFile
+from PIL import Image, ImageOps
+
+from apps.services import queries
+from apps.services.models import Photo, Service
+from apps.studio.actions import audit
+from apps.studio.models import Membership
+from fervens_core.errors import ConflictError, LimitError
+
+UPLOAD_MAX = 15_000_000
+PIXELS_MAX = 60_000_000
+SIDE_PX = 1600
+QUALITY = 85
+PHOTOS_MAX = 24
+FORMATS = ("JPEG", "PNG", "WEBP")
+KINDS = ("before", "after", "other")
+
+
+def scaled_jpeg(upload: UploadedFile) -> tuple[bytes, int, int]:
+    """A JPEG of an uploaded picture with its size, px. Raises LimitError for what is no picture or too large."""
+    size = upload.size or 0
+    if not 0 < size <= UPLOAD_MAX:
+        raise LimitError("photo", f"a file of 1 to {UPLOAD_MAX} bytes", size)
+    try:
+        with warnings.catch_warnings():
+            warnings.simplefilter("error", Image.DecompressionBombWarning)
+            with Image.open(upload, formats=FORMATS) as opened:
+                if opened.width * opened.height > PIXELS_MAX:
+                    raise LimitError("photo", f"at most {PIXELS_MAX} pixels", opened.width * opened.height)
+                picture = ImageOps.exif_transpose(opened).convert("RGB")
+    except LimitError:
+        raise
+    except (OSError, ValueError, SyntaxError, Image.DecompressionBombError, Image.DecompressionBombWarning) as error:
+        raise LimitError("photo", f"a picture ({', '.join(FORMATS)})", (upload.name or "")[:60]) from error
+    picture.thumbnail((SIDE_PX, SIDE_PX))
+    plain = Image.new("RGB", picture.size)
+    plain.paste(picture)  # nothing but the pixels goes on
+    out = io.BytesIO()
+    plain.save(out, "JPEG", quality=QUALITY)
+    return out.getvalue(), plain.width, plain.height
+
+
+def add_row(service: Service, upload: UploadedFile, *, kind: str, caption: str, by_name: str) -> Photo:
+    """A photo of a service. Raises LimitError, ConflictError when there are enough."""
+    if kind not in KINDS:
+        raise LimitError("kind", f"one of {', '.join(KINDS)}", kind[:20])
+    if len(caption) > 120:
+        raise LimitError("caption", "at most 120 characters", len(caption))
+    if service.photos.count() >= PHOTOS_MAX:
+        raise ConflictError("enough_photos", f"A service holds {PHOTOS_MAX} photos; take one out first.")
+    jpeg, width, height = scaled_jpeg(upload)
+    return Photo.objects.create(
+        service=service,
+        kind=kind,
+        caption=caption,
+        width=width,
+        height=height,
+        jpeg=jpeg,
+        at=timezone.now(),
+        by_name=by_name,
+    )
+
+
+@transaction.atomic
+def add_photo(member: Membership, service_id: UUID, upload: UploadedFile, *, kind: str, caption: str) -> Photo:
+    """A photo of a service, by a member."""
+    service = get_object_or_404(queries.of_studio(member), pk=service_id)
+    row = add_row(service, upload, kind=kind, caption=caption, by_name=member.name)
+    audit(member, "photo added", service_id)
+    return row
+
+
+def photo_of(member: Membership, service_id: UUID, photo_id: UUID) -> Photo:
+    """One photo; 404 when it is another studio's."""
+    return get_object_or_404(Photo, pk=photo_id, service_id=service_id, service__studio_id=member.studio_id)
+
+
+@transaction.atomic
+def remove_photo(member: Membership, service_id: UUID, photo_id: UUID) -> None:
+    """Take a photo out for good."""
+    photo_of(member, service_id, photo_id).delete()
+    audit(member, "photo removed", service_id)

@@ -1,0 +1,142 @@
+"""Tables out and in: clients, readings, colour measurements."""
+
+from __future__ import annotations
+
+import datetime as dt
+from dataclasses import replace
+from uuid import UUID, uuid4
+
+from django.db import transaction
+from django.utils import timezone
+
+from apps.clients.models import Client
+from apps.records.record import readings_of
+from apps.services.actions import append, locked
+from apps.services.policies import check_event
+from apps.services.queries import Loaded
+from apps.services.wording import zone_names
+from apps.studio.actions import audit
+from apps.studio.models import Membership
+from apps.studio.policies import require_lead
+from fervens_core.cgats import ColourSample, samples_from_cgats, samples_to_cgats
+from fervens_core.clientcsv import ClientLine, ClientTable, clients_from_csv, clients_to_csv
+from fervens_core.errors import ConflictError, CoreError, LimitError
+from fervens_core.events import ReadingTaken
+from fervens_core.findings import TestResult
+from fervens_core.lanestate import Phase
+from fervens_core.reader import level_of_lab
+from fervens_core.readingcsv import ReadingLine, readings_to_csv
+from fervens_core.readings import ReadingMode
+
+EXPORT_MAX = 50_000
+CGATS_ROUND = 1
+
+
+def clients_csv(member: Membership) -> str:
+    """The studio's clients as CSV; audited, for they leave by a member's act."""
+    require_lead(member, "take clients out")
+    rows = Client.objects.filter(studio_id=member.studio_id, erased_at=None).order_by("name")[:EXPORT_MAX]
+    lines = [
+        ClientLine(
+            name=c.name,
+            birth_date=c.birth_date,
+            notes=c.notes,
+            has_reacted_before=c.has_reacted_before,
+            patch_test_placed_on=timezone.localdate(c.patch_test_placed_at) if c.patch_test_placed_at else None,
+            patch_test_result=TestResult(c.patch_test_result),
+        )
+        for c in rows
+    ]
+    audit(member, "clients taken out", len(lines))
+    return clients_to_csv(lines)
+
+
+def preview_clients(member: Membership, text: str) -> tuple[ClientTable, list[str]]:
+    """What a CSV would bring, what is wrong with it, and the names that are there already."""
+    require_lead(member, "bring clients in")
+    found = clients_from_csv(text, timezone.localdate())
+    names = {c.name for c in found.lines}
+    known = Client.objects.filter(studio_id=member.studio_id, name__in=names).values_list("name", flat=True)
+    return found, sorted(set(known))
+
+
+@transaction.atomic
+def take_clients(member: Membership, text: str) -> int:
+    """The clients of a CSV, all or nothing; those with a known name are left as they are.
+
+    Raises:
+        LimitError: the first bad line, with how many there are.
+    """
+    found, known = preview_clients(member, text)
+    if found.problems:
+        p = found.problems[0]
+        raise LimitError(f"line {p.line}, {p.column} ({len(found.problems)} bad lines)", p.limit, p.value)
+    zone = timezone.get_current_timezone()
+    rows = []
+    for c in found.lines:
+        if c.name in known:
+            continue
+        placed = c.patch_test_placed_on
+        rows.append(
+            Client(
+                studio_id=member.studio_id,
+                name=c.name,
+                birth_date=c.birth_date,
+                notes=c.notes,
+                has_reacted_before=c.has_reacted_before,
+                patch_test_placed_at=dt.datetime.combine(placed, dt.time(0), tzinfo=zone) if placed else None,
+                patch_test_result=c.patch_test_result.value,
+            )
+        )
+    Client.objects.bulk_create(rows, batch_size=500)
+    audit(member, "clients brought in", len(rows))
+    return len(rows)
+
+
+def readings_csv(loaded: Loaded) -> str:
+    """The readings of a service as CSV."""
+    lines = [ReadingLine(r.zone_name, r.at, r.minute, r.level, r.mode, tuple(r.lab), r.by) for r in readings_of(loaded)]
+    return readings_to_csv(lines)
+
+
+def colours_cgats(loaded: Loaded, now: dt.datetime) -> str:
+    """What a colour reader measured in a service, as CGATS text. Raises ConflictError when it measured nothing."""
+    found = [r for r in readings_of(loaded) if len(r.lab) == 3]
+    if not found:
+        raise ConflictError(
+            "nothing_measured", "No colour reader was used in this service; there is nothing to take out."
+        )
+    samples = [ColourSample(r.zone_name, (r.lab[0], r.lab[1], r.lab[2])) for r in found]
+    title = f"{loaded.row.client.name}, {timezone.localdate(loaded.row.starts_at)}"
+    return samples_to_cgats(samples, made_at=now, title=title)
+
+
+@transaction.atomic
+def take_colours(member: Membership, service_id: UUID, text: str, mode: ReadingMode) -> Loaded:
+    """Measurements of CGATS text as readings of the lanes with those names, all or nothing.
+
+    Raises:
+        LimitError: a name that is no zone of this service, or a colour that is none of its hair. ConflictError.
+    """
+    loaded = locked(member, service_id)
+    samples = samples_from_cgats(text)
+    names = zone_names(loaded)
+    by_name = {n.casefold(): k for k, n in names.items()} | {k.casefold(): k for k in names}
+    now = timezone.now()
+    for i, sample in enumerate(samples, 1):
+        key = by_name.get(sample.name.casefold())
+        lane = next((x for x in loaded.state.lanes if x.key == key), None)
+        if key is None or lane is None or lane.phase not in (Phase.PROCESSING, Phase.RINSED):
+            open_names = [names[x.key] for x in loaded.state.lanes if x.phase in (Phase.PROCESSING, Phase.RINSED)]
+            limit = f"one of {', '.join(open_names) or 'none: no zone has product on yet'}"
+            raise LimitError(f"measurement {i}, SAMPLE_NAME", limit[:300], sample.name)
+        try:
+            measured = level_of_lab(loaded.zone(key).hair.colour_start, sample.lab)
+        except CoreError as error:
+            raise CoreError(error.code, f"measurement {i}, {sample.name}: {error.message}") from error
+        data = ReadingTaken(key, round(measured.level, CGATS_ROUND), mode, lab=sample.lab)
+        check_event(member, loaded, data)
+        at = now + dt.timedelta(milliseconds=i)
+        loaded = append(member, loaded, event_id=uuid4(), occurred_at=at, data=data, device="", seen=None)
+    audit(member, "measurements brought in", service_id)
+    return replace(loaded)

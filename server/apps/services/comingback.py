@@ -1,0 +1,184 @@
+"""The next visit: when, for how long, and the head as it comes back from the last one."""
+
+from __future__ import annotations
+
+import datetime as dt
+from typing import Any
+from uuid import UUID
+
+from django.db import transaction
+from django.utils import timezone
+
+from apps.clients import queries as client_queries
+from apps.clients.models import Client
+from apps.services import queries
+from apps.services.actions import LASTING_FACTS
+from apps.services.adapters import StrandRow, choice_value, strand_data, zone_row, zone_values
+from apps.services.models import Service
+from apps.services.summary import summarise
+from apps.shelf.adapters import lightener_value
+from apps.shelf.queries import developers
+from apps.studio.actions import audit
+from apps.studio.models import Membership
+from fervens_core.chairtime import chair_time, total_min
+from fervens_core.errors import ConflictError, CoreError, LimitError
+from fervens_core.nextvisit import NextVisit, propose_visit
+from fervens_core.plan import make_plan
+from fervens_core.quantities import check_range
+from fervens_core.readings import ReadingMode
+from fervens_core.recall import LastFormula, WornLane, as_strands, head_since, last_formulas
+from fervens_core.request import PlanChoice, PlanRequest
+from fervens_core.service import Step
+from fervens_core.zones import Part, Zone, lanes_of
+
+SHORT_LEVELS = 0.5
+AHEAD_MAX = dt.timedelta(days=731)
+ROOTED = (Part.WHOLE, Part.ROOT, Part.REGROWTH)
+
+
+def growth(client: Client) -> float:
+    """How fast a client's hair grows, mm a month: their own, or the studio's."""
+    return client.growth_mm_per_month or client.studio.growth_mm_per_month
+
+
+def summary_of(row: Service) -> dict[str, Any]:
+    """What a filed service came to; worked out anew for one that was filed before summaries were kept."""
+    if row.summary is None:
+        loaded = queries.load(row)
+        return summarise(loaded, loaded.state.closed_at or timezone.now())
+    found: dict[str, Any] = row.summary
+    return found
+
+
+def reached(summary: dict[str, Any]) -> dict[str, float]:
+    """Level by lane key."""
+    return {x["key"]: float(x["level"]) for x in summary["lanes"] if x["level"] is not None}
+
+
+def worn_lanes(row: Service, summary: dict[str, Any]) -> list[WornLane]:
+    """The lanes of a filed service as they ran."""
+    lanes = {z.key: z for z in lanes_of(zone_values(row))}
+    found = []
+    for x in summary["lanes"]:
+        zone = lanes.get(x["key"])
+        if zone is None or x["level"] is None or x["minutes"] is None:
+            continue
+        readings = tuple((float(m), float(v), ReadingMode(mode)) for m, v, mode in x["readings"])
+        found.append(WornLane(zone, x["level"], x["volume"], x["minutes"], x["extent"], x["rate"], readings))
+    return found
+
+
+def zones_on(row: Service, summary: dict[str, Any], at: dt.datetime) -> tuple[Zone, ...]:
+    """The head of a filed service as it would come at a moment."""
+    days = max((at - row.starts_at).total_seconds() / 86400.0, 0.0)
+    return head_since(zone_values(row), reached(summary), min(days, 3650.0), growth(row.client))
+
+
+def expected_min(row: Service, zones: tuple[Zone, ...]) -> float | None:
+    """Chair time of zones with a service's lightener and the shelf, min; None when it cannot be planned."""
+    if row.lightener is None:
+        return None
+    old = choice_value(row, [z.key for z in zones])
+    choice = PlanChoice(has_additive=old.has_additive, aim=old.aim, step=old.step, bowl_style=old.bowl_style)
+    try:
+        plan = make_plan(
+            PlanRequest(
+                zones=zones,
+                lightener=lightener_value(row.lightener),
+                bottles=tuple(developers(row.studio_id)),
+                choice=choice,
+                strands=(),
+            )
+        )
+        return total_min(chair_time(plan, zones)) or None
+    except CoreError:
+        return None
+
+
+def propose_next(row: Service) -> NextVisit:
+    """The visit to propose after a filed service. Raises ConflictError before it is filed."""
+    if row.step != Step.RECORD.value:
+        raise ConflictError("not_filed", "File the service first; the next visit follows from how it ended.")
+    summary = summary_of(row)
+    lanes = summary["lanes"]
+    is_short = any(x["level"] is not None and x["target"] - x["level"] > SHORT_LEVELS for x in lanes)
+    found = propose_visit(
+        timezone.localdate(row.starts_at),
+        is_short=is_short,
+        has_roots=any(x["part"] in ROOTED for x in lanes),
+        is_toned=bool(summary["toners"]),
+        mm_per_month=growth(row.client),
+    )
+    at = dt.datetime.combine(found.on, dt.time(10), tzinfo=timezone.get_current_timezone())
+    needed = expected_min(row, zones_on(row, summary, at))
+    return propose_visit(
+        timezone.localdate(row.starts_at),
+        is_short=is_short,
+        has_roots=any(x["part"] in ROOTED for x in lanes),
+        is_toned=bool(summary["toners"]),
+        mm_per_month=growth(row.client),
+        expected_min=needed,
+    )
+
+
+def formulas_of(row: Service) -> tuple[LastFormula, ...]:
+    """What each lane had, corrected by what was learnt."""
+    return last_formulas(worn_lanes(row, summary_of(row)))
+
+
+def last_filed(member: Membership, client_id: UUID) -> Service | None:
+    """The client's last filed service with its parts."""
+    rows = queries.with_parts(queries.of_studio(member)).select_related("client__studio")
+    return rows.filter(client_id=client_id, step=Step.RECORD.value).order_by("-starts_at").first()
+
+
+def filed(member: Membership, service_id: UUID) -> Service:
+    """A service with its parts and its client's studio. 404 for another studio's."""
+    queries.get(member, service_id)
+    return queries.with_parts(queries.of_studio(member)).select_related("client__studio").get(pk=service_id)
+
+
+@transaction.atomic
+def start_from(
+    member: Membership, client_id: UUID, *, starts_at: dt.datetime | None, booked_min: float | None, after: UUID | None
+) -> Service:
+    """A new service from a filed one: its regrowth, its levels, and what its readings taught.
+
+    Args:
+        after: the filed service; None for the client's last. booked_min: 15 to 900 min in the diary, or None.
+    Raises:
+        ConflictError: nothing is filed yet. LimitError: a moment out of reach.
+    """
+    client = client_queries.get(member, client_id)
+    last = filed(member, after) if after else last_filed(member, client.pk)
+    if last is None or last.step != Step.RECORD.value or last.client_id != client.pk:
+        raise ConflictError("nothing_filed", "No filed service to start from; begin a new one.")
+    now = timezone.now()
+    at = starts_at or now
+    if at.tzinfo is None or not last.starts_at <= at <= now + AHEAD_MAX:
+        raise LimitError("starts_at", "a moment with time zone after the last service, within two years", str(at))
+    if booked_min is not None:
+        check_range("booked_min", booked_min, 15.0, 900.0, "min")
+    summary = summary_of(last)
+    zones = zones_on(last, summary, at)
+    strands = as_strands(worn_lanes(last, summary), lightener_value(last.lightener)) if last.lightener else ()
+    facts = {k: last.facts[k] for k in LASTING_FACTS if k in last.facts}
+    keys = [z.key for z in zones]
+    old = choice_value(last, keys)
+    row = Service.objects.create(
+        studio_id=member.studio_id,
+        client=client,
+        starts_at=at,
+        wish=last.wish,
+        tone=last.tone,
+        wanted_level=last.wanted_level,
+        lightener=last.lightener,
+        facts=facts | ({"booked_min": booked_min} if booked_min else {}),
+        strands=[strand_data(StrandRow(s, None, None)) for s in strands],
+        choice={"has_additive": old.has_additive},
+        source="last time",
+        previous=last,
+    )
+    row.zones.bulk_create([zone_row(row, z, i) for i, z in enumerate(zones)])
+    audit(member, "service started from the last", row.pk)
+    return queries.get(member, row.pk)

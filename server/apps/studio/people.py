@@ -1,0 +1,145 @@
+"""Members, the studio's own settings, and its secret links."""
+
+from __future__ import annotations
+
+import hashlib
+import secrets
+from typing import Any
+from uuid import UUID
+
+from django.contrib.auth import get_user_model
+from django.contrib.auth.password_validation import validate_password
+from django.core.exceptions import ValidationError
+from django.db import transaction
+from django.http import Http404
+from django.shortcuts import get_object_or_404
+from django.utils import timezone
+
+from apps.studio.actions import audit
+from apps.studio.models import Membership, Role, Studio, StudioLink
+from apps.studio.policies import require_lead, require_owner
+from fervens_core.errors import ConflictError, LimitError
+from fervens_core.quantities import check_range, check_text
+
+MEMBERS_MAX = 100
+LINKS_MAX = 20
+PACE = (0.1, 6.0)
+GROWTH = (4.0, 25.0)
+
+
+def _password(text: str, user: Any) -> None:
+    try:
+        validate_password(text, user)
+    except ValidationError as error:
+        raise LimitError("password", " ".join(error.messages), "not shown") from error
+
+
+def _other_owners(member: Membership) -> bool:
+    rows = Membership.objects.filter(studio_id=member.studio_id, role=Role.OWNER, user__is_active=True)
+    return rows.exclude(pk=member.pk).exists()
+
+
+@transaction.atomic
+def add_member(
+    member: Membership, *, username: str, first_name: str, last_name: str, role: str, password: str
+) -> Membership:
+    """A new member with a password of their own. Raises LimitError, ConflictError for a name that is taken."""
+    require_owner(member, "add members")
+    check_text("username", username, 60)
+    users = get_user_model().objects
+    if Membership.objects.filter(studio_id=member.studio_id).count() >= MEMBERS_MAX:
+        raise LimitError("members", f"at most {MEMBERS_MAX}", MEMBERS_MAX + 1)
+    if users.filter(username__iexact=username).exists():
+        raise ConflictError("name_taken", f"The name {username} is taken; choose another to sign in with.")
+    user = get_user_model()(username=username, first_name=first_name, last_name=last_name)
+    try:
+        user.clean_fields(exclude=["password"])
+    except ValidationError as error:
+        field, messages = next(iter(error.message_dict.items()))
+        raise LimitError(field, messages[0], str(getattr(user, field, ""))[:80]) from error
+    _password(password, user)
+    user.set_password(password)
+    user.save()
+    made = Membership.objects.create(user=user, studio_id=member.studio_id, role=role)
+    audit(member, "member added", made.name)
+    return made
+
+
+@transaction.atomic
+def change_member(member: Membership, member_id: int, values: dict[str, Any]) -> Membership:
+    """Another role, pace or password, or out of the studio. The last owner stays one. 404 for another studio's."""
+    own = Membership.objects.filter(studio_id=member.studio_id).select_related("user", "studio")
+    row = get_object_or_404(own.select_for_update(of=("self",)), pk=member_id)
+    require_owner(member, "change members")
+    is_leaving = values.get("is_active") is False or values.get("role", Role.OWNER) != Role.OWNER
+    if row.role == Role.OWNER and is_leaving and not _other_owners(row):
+        raise ConflictError("last_owner", "A studio needs an owner; make someone else one first.")
+    if values.get("role"):
+        row.role = values["role"]
+    if "pace_min_per_foil" in values:
+        pace = values["pace_min_per_foil"]
+        row.pace_min_per_foil = None if pace is None else check_range("pace_min_per_foil", pace, *PACE, "min")
+    if values.get("password"):
+        _password(values["password"], row.user)
+        row.user.set_password(values["password"])
+    if values.get("is_active") is not None:
+        row.user.is_active = values["is_active"]
+    row.user.save()
+    row.save()
+    audit(member, "member changed", row.name)
+    return row
+
+
+@transaction.atomic
+def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
+    """The studio's name, pace, growth and currency. Raises LimitError."""
+    require_owner(member, "change the studio")
+    row = Studio.objects.select_for_update().get(pk=member.studio_id)
+    if values.get("name") is not None:
+        row.name = check_text("name", values["name"]).strip()
+    if values.get("currency") is not None:
+        row.currency = check_text("currency", values["currency"], 8).strip()
+    if values.get("pace_min_per_foil") is not None:
+        row.pace_min_per_foil = check_range("pace_min_per_foil", values["pace_min_per_foil"], *PACE, "min")
+    if values.get("growth_mm_per_month") is not None:
+        row.growth_mm_per_month = check_range("growth_mm_per_month", values["growth_mm_per_month"], *GROWTH, "mm")
+    row.save()
+    audit(member, "studio changed", row.pk)
+    return row
+
+
+def _hash(secret: str) -> str:
+    return hashlib.sha256(secret.encode()).hexdigest()
+
+
+@transaction.atomic
+def make_link(member: Membership, kind: str) -> tuple[StudioLink, str]:
+    """A new secret link and its secret, which is shown this once and kept as a hash only."""
+    require_lead(member, "make links")
+    if member.studio.links.filter(revoked_at=None).count() >= LINKS_MAX:
+        raise LimitError("links", f"at most {LINKS_MAX} that work; revoke one first", LINKS_MAX + 1)
+    secret = secrets.token_urlsafe(32)
+    row = StudioLink.objects.create(
+        studio_id=member.studio_id, kind=kind, secret_hash=_hash(secret), by_name=member.name
+    )
+    audit(member, f"{kind} link made", row.pk)
+    return row, secret
+
+
+@transaction.atomic
+def revoke_link(member: Membership, link_id: UUID) -> StudioLink:
+    """The link stops working at once."""
+    row = get_object_or_404(StudioLink.objects.filter(studio_id=member.studio_id), pk=link_id)
+    require_lead(member, "revoke links")
+    row.revoked_at = row.revoked_at or timezone.now()
+    row.save()
+    audit(member, f"{row.kind} link revoked", row.pk)
+    return row
+
+
+def link_of(secret: str, kind: str) -> StudioLink:
+    """The working link of a secret. Raises Http404 for a wrong or revoked one."""
+    row = StudioLink.objects.select_related("studio").filter(secret_hash=_hash(secret[:200]), kind=kind).first()
+    if row is None or row.revoked_at is not None:
+        raise Http404
+    return row
