@@ -4,8 +4,9 @@ from __future__ import annotations
 
 import uuid
 
-from django.contrib.postgres.indexes import GinIndex
+from django.contrib.postgres.indexes import GinIndex, OpClass
 from django.db import models
+from django.db.models.functions import Upper
 
 from apps.studio.models import Studio
 
@@ -28,7 +29,7 @@ class Client(models.Model):
     class Meta:
         indexes = [
             models.Index(fields=["studio", "name"]),
-            GinIndex(fields=["name"], name="client_name_trigrams", opclasses=["gin_trgm_ops"]),
+            GinIndex(OpClass(Upper("name"), name="gin_trgm_ops"), name="client_name_trigrams"),
         ]
 
     def __str__(self) -> str:

@@ -5,8 +5,9 @@ from __future__ import annotations
 import uuid
 
 from django.conf import settings
-from django.contrib.postgres.indexes import GinIndex
+from django.contrib.postgres.indexes import GinIndex, OpClass
 from django.db import models
+from django.db.models.functions import Upper
 
 from apps.clients.models import Client
 from apps.shelf.models import Lightener
@@ -42,7 +43,7 @@ class Service(models.Model):
         indexes = [
             models.Index(fields=["studio", "starts_at"]),
             models.Index(fields=["client", "-starts_at"]),
-            GinIndex(fields=["wish"], name="service_wish_trigrams", opclasses=["gin_trgm_ops"]),
+            GinIndex(OpClass(Upper("wish"), name="gin_trgm_ops"), name="service_wish_trigrams"),
         ]
 
     def __str__(self) -> str:
