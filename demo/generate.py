@@ -292,6 +292,46 @@ def main() -> None:
         change="Book half an hour more.",
     )
     write("noor-filed", noor)
+    earlier(back)
+
+
+def filed(
+    name: str, document: dict[str, Any], cautions: list[str], worked: str, change: str, seed: int, **hidden: float
+) -> None:
+    """A whole service of an earlier day, filed."""
+    head = Head(document, seed=seed, until_min=1000, **hidden)
+    head.consult(cautions)
+    end = head.tone(head.lighten() + 4)
+    head.tell(end + 10, "ServiceClosed", worked=worked, change=change)
+    write(name, document)
+
+
+def earlier(back: tuple[str, ...]) -> None:
+    """Services of earlier weeks: what a client's card and the studio's numbers are made of."""
+    own = ("low_back", "crown", "left_side", "right_side", "top")
+    odile = service("Odile Brandt", "From brown to a light beige, in two steps if it takes two.", "beige",
+        [zone(k, 5, 8.5) for k in own], TESTED | {"age_years": 38})  # fmt: skip
+    filed("odile-first", odile, ["professional_use"], "Two bowls for the back. Even at the rinse.",
+          "The crown lifts slowly: begin there.", 21, extent=0.9)  # fmt: skip
+
+    def roots(key: str) -> dict[str, Any]:
+        root = {"start_level": 5, "length_mm": 11, "target_level": 9}
+        return zone(key, 8.5, 8.5, history="lightened", length_mm=300, root=root)
+
+    again = service("Odile Brandt", "Roots back to the light lengths.", "beige", [roots(k) for k in own],
+        TESTED | {"age_years": 38})  # fmt: skip
+    filed("odile-roots", again, ["professional_use"], "Roots only, lengths untouched.",
+          "A toner on the ends as well.", 22, extent=0.92)  # fmt: skip
+
+    ottilie = service("Ottilie Rask", "Pale and warm for the miller's daughter.", "warm",
+        [zone(k, 6, 9, thickness="fine") for k in back], TESTED | {"age_years": 26})  # fmt: skip
+    filed("ottilie-filed", ottilie, ["professional_use"], "Fine hair, ten volume and patience.",
+          "One look fewer would do.", 23, extent=0.93, rate=1.1)  # fmt: skip
+
+    marlo = service("Marlo Fenn", "A warm brown into dark blonde, quickly, before the dress rehearsal.", "gold",
+        [zone(k, 4, 7) for k in ("crown", "left_side", "right_side", "top")], TESTED | {"age_years": 47}, "soot")  # fmt: skip
+    filed("marlo-filed", marlo, ["professional_use"], "Quick, and stopped in time.",
+          "Wipe before every look: the charcoal hides it.", 24, extent=1.06)  # fmt: skip
 
 
 if __name__ == "__main__":

@@ -15,7 +15,7 @@ from pathlib import Path
 from cluster import Cluster
 from project import PYTHON, VENV, WEB, ensure_page, ensure_python, ensure_web, python_env
 from steps import LOCAL, ROOT, SetupError, main, step
-from system import ensure_chromium, ensure_postgres
+from system import ensure_chromium, ensure_fonts, ensure_postgres
 
 PARTS = ("static", "core", "server", "web", "e2e")
 
@@ -96,6 +96,8 @@ def check() -> None:
     cluster = (
         Cluster(ensure_postgres(), LOCAL / "pg-test", is_for_tests=True) if {"server", "e2e"} & set(parts) else None
     )
+    if {"server", "e2e"} & set(parts):
+        ensure_fonts()
     if "e2e" in parts:
         ensure_chromium()
         ensure_page()

@@ -46,13 +46,6 @@ def _offline(page: Page) -> None:
     page.get_by_role("button", name="Dismiss").last.click()
 
 
-def _acts(page: Page) -> None:
-    _sheet(page)
-    page.get_by_role("button", name="Use the colour reader").click()
-    page.get_by_role("button", name="Note it").wait_for()
-    page.get_by_role("button", name="Dry it out").scroll_into_view_if_needed()
-
-
 def _sheet(page: Page) -> None:
     page.get_by_role("button", name="Left side").first.click()
     page.get_by_role("heading", name="Left side").wait_for()
@@ -94,23 +87,23 @@ def _strand(page: Page) -> None:
 SHOTS: dict[str, tuple[str | None, str, dict[str, int], str, Callable[[Page], None] | None]] = {
     "day": (None, "", DESK, "light", None),
     "consultation": ("Casimir Holt", "consultation", DESK, "light", _zones),
-    "consultation-declined": ("Bruno Salt", "consultation", DESK, "light", None),
     "consultation-root": ("Odile Brandt", "consultation", DESK, "light", _root),
     "strands": ("Casimir Holt", "strands", DESK, "light", None),
     "plan": ("Wren Adair", "plan", DESK, "light", None),
     "plan-weighing": ("Wren Adair", "plan", DESK, "dark", _weigh),
     "chair": ("Ilse Varga", "chair", DESK, "light", None),
-    "chair-dark": ("Ilse Varga", "chair", DESK, "dark", None),
     "chair-reading": ("Ilse Varga", "chair", DESK, "light", _sheet),
     "chair-tablet": ("Ilse Varga", "chair", TABLET, "light", None),
     "chair-phone": ("Ilse Varga", "chair", PHONE, "light", None),
-    "chair-acts": ("Ilse Varga", "chair", DESK, "light", _acts),
     "chair-offline": ("Ilse Varga", "chair", TABLET, "dark", _offline),
     "review": ("Sanna Quill", "review", DESK, "light", None),
     "tone": ("Sanna Quill", "review", DESK, "light", _to_the_tone),
     "tone-strand": ("Tobias Renn", "tone", DESK, "dark", _strand),
     "record": ("Noor Castell", "record", DESK, "light", None),
-    "client": ("Ilse Varga", "client", DESK, "light", None),
+    "client": ("Odile Brandt", "client", DESK, "light", None),
+    "shelf": (None, "shelf", DESK, "light", None),
+    "numbers": (None, "numbers", DESK, "light", None),
+    "studio": (None, "studio", DESK, "light", None),
 }
 
 
@@ -120,7 +113,7 @@ def _take(page: Page, address: str, name: str, out: Path) -> None:
     page.set_viewport_size(size)  # type: ignore[arg-type]
     page.evaluate(f"localStorage.setItem('fervens.theme', '{theme}')")
     if client is None:
-        page.goto(address)
+        page.goto(f"{address}{view}")
     elif view == "client":
         _service(page, address, client, "chair")
         page.get_by_role("link", name=client).first.click()

@@ -14,7 +14,7 @@ import time
 from cluster import Cluster, free_port
 from project import PYTHON, ensure_page, ensure_python, python_env
 from steps import LOCAL, ROOT, SetupError, main, run, step
-from system import ensure_postgres
+from system import ensure_fonts, ensure_postgres
 
 PORT = 8733
 DEMO_USER, DEMO_PASSWORD = "maren", "prompt-corner-7"
@@ -104,6 +104,7 @@ def start() -> None:
     own_url = os.environ.get("DATABASE_URL")
     cluster = None if own_url else Cluster(ensure_postgres(), LOCAL / "pg")
     ensure_python()
+    ensure_fonts()
     ensure_page()
     if cluster:
         if args.fresh and cluster.folder.exists():

@@ -58,6 +58,12 @@ def ensure_postgres() -> Path:
     return found
 
 
+def ensure_fonts() -> None:
+    """DejaVu from Debian's packages: names in most of the world's alphabets on printed cards."""
+    if not Path("/usr/share/fonts/truetype/dejavu/DejaVuSans.ttf").exists():
+        install(["fonts-dejavu-core"], "names on printed cards")
+
+
 def ensure_chromium() -> None:
     """Chromium from Debian's packages, for the browser tests."""
     if not Path("/usr/bin/chromium").exists():

@@ -2,6 +2,7 @@
 
 import datetime as dt
 import math
+from dataclasses import replace
 
 import numpy as np
 import pytest
@@ -164,7 +165,9 @@ def worn(extent=1.0, level=8.0, **more):
 
 
 def test_last_times_formula_is_corrected_by_how_it_lifted():
-    weak, fair = last_formulas([worn(0.8, 7.0), worn()])
+    weak, fair, kind = last_formulas([worn(0.7, 7.0), worn(), replace(worn(0.7, 7.0), has_additive=True)])
+    assert kind.corrected_volume > weak.corrected_volume  # an additive weakens the mix: more is needed
+    assert fair.corrected_volume == 25.0
     assert weak.corrected_volume > fair.corrected_volume
     assert "1.0 short" in weak.says
     assert f"{weak.corrected_volume:.0f} vol" in weak.says

@@ -16,6 +16,11 @@ VIEWS = [
     ("tone", "Tobias Renn", "tone"),
     ("record", "Noor Castell", "record"),
 ]
+PLACES = [
+    ("shelf", "/shelf", "Toners"),
+    ("numbers", "/numbers", "Pace, minutes a section"),
+    ("studio", "/studio", "Who did what"),
+]
 
 
 def settle(page, client, step):
@@ -58,8 +63,16 @@ def test_no_accessibility_violation_on_any_main_view(signed_in, address, theme):
             found["reading"] = violations(page)
         if name == "record":
             page.get_by_role("link", name=client).first.click()
-            page.get_by_role("heading", name="Visits").wait_for()
+            page.get_by_role("heading", name="Contact load").wait_for()
             found["client"] = violations(page)
+    page.goto(address)
+    page.get_by_role("button", name="Week", exact=True).click()
+    page.get_by_role("heading", name="Week of").wait_for()
+    found["week"] = violations(page)
+    for name, path, ready in PLACES:
+        page.goto(f"{address}{path}")
+        page.get_by_role("heading", name=ready).first.wait_for()
+        found[name] = violations(page)
     assert {k: v for k, v in found.items() if v} == {}
 
 
@@ -88,6 +101,15 @@ def test_nothing_runs_off_a_small_screen(signed_in, address, width):
             page.goto(page.url.replace("/consultation", "/strands"))
             page.get_by_role("article", name="Strand B").wait_for()
             wide["strands"] = page.evaluate(measure)
+    for name, path, ready in PLACES:
+        page.goto(f"{address}{path}")
+        page.get_by_role("heading", name=ready).first.wait_for()
+        wide[name] = page.evaluate(measure)
+    page.goto(address)
+    open_service(page, "Noor Castell", "record")
+    page.get_by_role("link", name="Noor Castell").first.click()
+    page.get_by_role("heading", name="Contact load").wait_for()
+    wide["client"] = page.evaluate(measure)
     assert {k: v for k, v in wide.items() if v > 0} == {}
 
 

@@ -155,6 +155,18 @@ def test_a_studio_goes_out_and_into_an_empty_one_and_out_the_same(owner, technic
     )
 
 
+def test_the_demo_goes_out_and_in_the_same_service_by_service(demo, empty):
+    first = archive_of(demo)
+    new = empty()
+    assert bring_in(new, first).status_code == 201
+    one, two = (parts(x)["services.jsonl"].splitlines() for x in (first, archive_of(new)))
+    assert len(one) == len(two) > 10
+    for before, after in zip(one, two, strict=True):
+        old, now = json.loads(before), json.loads(after)
+        assert {k: now[k] for k in old if now[k] != old[k]} == {}
+        assert before == after
+
+
 def test_an_archive_goes_into_an_empty_studio_only(owner):
     full_studio(owner)
     body = archive_of(owner)

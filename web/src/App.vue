@@ -50,6 +50,12 @@ watch(
     document.title = title ? `${String(title)} · Fervens` : 'Fervens'
   },
 )
+const places = [
+  { name: 'day', text: 'Day' },
+  { name: 'shelf', text: 'Shelf' },
+  { name: 'numbers', text: 'Numbers' },
+  { name: 'studio', text: 'Studio' },
+]
 const leave = async () => {
   try {
     await signOut()
@@ -70,6 +76,7 @@ const leave = async () => {
     what="Fervens"
     @retry="session.refetch()"
   />
+  <RouterView v-else-if="route.meta.isOpen" />
   <SignIn v-else-if="!isIn" />
   <div v-else class="flex min-h-dvh flex-col">
     <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-raised focus:p-3"
@@ -79,8 +86,21 @@ const leave = async () => {
       <RouterLink to="/" class="flex min-h-12 items-center gap-2.5 text-lg font-bold" aria-label="Fervens, to the day">
         <Logo /><span class="hidden sm:inline" style="font-stretch: 118%">Fervens</span>
       </RouterLink>
-      <span class="hidden grow truncate text-sm text-soft md:block">{{ session.data.value.studio_name }}</span>
-      <span class="grow md:hidden" />
+      <nav class="flex items-center" aria-label="The studio">
+        <RouterLink
+          v-for="to in places"
+          :key="to.name"
+          :to="{ name: to.name }"
+          class="flex min-h-12 items-center px-2 text-sm font-semibold hover:underline sm:px-3"
+          :class="route.name === to.name ? 'underline decoration-[3px] underline-offset-[6px]' : 'text-soft'"
+          :aria-current="route.name === to.name ? 'page' : undefined"
+          >{{ to.text }}</RouterLink
+        >
+      </nav>
+      <span class="hidden grow truncate text-right text-sm text-soft lg:block">{{
+        session.data.value.studio_name
+      }}</span>
+      <span class="grow lg:hidden" />
       <button
         type="button"
         class="btn btn-quiet px-3 text-sm"

@@ -6,6 +6,15 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'day', component: () => import('./views/Day.vue'), meta: { title: 'Day' } },
     { path: '/clients/:id', name: 'client', component: () => import('./views/Client.vue'), meta: { title: 'Client' } },
+    { path: '/shelf', name: 'shelf', component: () => import('./views/Shelf.vue'), meta: { title: 'Shelf' } },
+    { path: '/numbers', name: 'numbers', component: () => import('./views/Numbers.vue'), meta: { title: 'Numbers' } },
+    { path: '/studio', name: 'studio', component: () => import('./views/Studio.vue'), meta: { title: 'Studio' } },
+    {
+      path: '/request/:secret',
+      name: 'request',
+      component: () => import('./views/Request.vue'),
+      meta: { title: 'Ask for a visit', isOpen: true },
+    },
     {
       path: '/services/:id',
       component: () => import('./views/Service.vue'),

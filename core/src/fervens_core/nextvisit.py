@@ -49,11 +49,16 @@ def grown_mm(days: float, mm_per_month: float = GROWTH_MM_PER_MONTH) -> float:
     return check_range("days", days, 0.0, 3650.0, "days") / DAYS_PER_MONTH * mm_per_month
 
 
-def reminder_text(on: dt.date, *, is_toned: bool) -> str:
-    """What is told two to three weeks before: what to stop, so that the hair is what the plan expects."""
+def reminder_text(on: dt.date, *, is_toned: bool, since: dt.date | None = None) -> str:
+    """What is told two to three weeks before: what to stop, so that the hair is what the plan expects.
+
+    Args:
+        since: told long before, the day it holds from; None for now.
+    """
+    begin = "From now on" if since is None else f"From {since.day} {since:%B} on"
     stop = "violet, blue or ash shampoo and colour conditioner" if is_toned else "coloured shampoo or conditioner"
     return (
-        f"Your visit is on {on.day} {on:%B %Y}. From now on please use no {stop}, no box colour, no henna, and no oils "
+        f"Your visit is on {on.day} {on:%B %Y}. {begin} please use no {stop}, no box colour, no henna, and no oils "
         "or dry shampoo on the last two days. Wash the day before, with a plain shampoo. Tell us of any medicine, "
         "allergy or sore scalp that is new."
     )

@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from fervens_core.hair import Breakage, Elasticity, Hair, History
-from fervens_core.lift import LiftFactors, volume_for
+from fervens_core.lift import ADDITIVE_STRENGTH_FACTOR, LiftFactors, volume_for
 from fervens_core.nextvisit import grown_mm
 from fervens_core.products import Lightener
 from fervens_core.quantities import check_range
@@ -25,7 +25,7 @@ class WornLane:
     Args:
         zone: the lane. level: reached. volume_strength: vol. minutes: from its last section to the rinse, min.
         extent, rate: learnt factors of how far and how fast it lifted, over the bench trial's.
-        readings: (minutes, level, mode) while it lifted.
+        readings: (minutes, level, mode) while it lifted. has_additive: bond additive was in the bowls.
     """
 
     zone: Zone
@@ -35,6 +35,7 @@ class WornLane:
     extent: float
     rate: float
     readings: tuple[tuple[float, float, ReadingMode], ...] = ()
+    has_additive: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -142,6 +143,7 @@ def as_strands(worn: Sequence[WornLane], lightener: Lightener) -> tuple[Strand, 
                 lightener=lightener,
                 volume_strength=w.volume_strength,
                 covering=w.zone.covering,
+                has_additive=w.has_additive,
                 readings=readings,
             )
         )
@@ -155,9 +157,12 @@ def last_formulas(worn: Sequence[WornLane]) -> tuple[LastFormula, ...]:
         start, target = w.zone.hair.start_level, w.zone.target_level
         factors = LiftFactors(min(max(w.extent, 0.2), 2.0), min(max(w.rate, 0.2), 5.0))
         corrected = volume_for(target, min(max(w.minutes, 1.0), 180.0), start_level=start, factors=factors)
-        corrected = min(max(round(corrected), 0.5), 40.0)
+        if w.has_additive:
+            corrected /= ADDITIVE_STRENGTH_FACTOR
         off = w.level - target
-        did = "came to the target" if abs(off) <= 0.25 else f"came {abs(off):.1f} {'short' if off < 0 else 'past it'}"
+        is_there = abs(off) <= 0.25
+        corrected = w.volume_strength if is_there else min(max(round(corrected), 0.5), 40.0)
+        did = "came to the target" if is_there else f"came {abs(off):.1f} {'short' if off < 0 else 'past it'}"
         move = corrected - w.volume_strength
         then = "the same again" if abs(move) < 1.5 else f"{corrected:.0f} vol for the same minutes"
         says = f"{w.volume_strength:g} vol, {w.minutes:.0f} min: {did}; {then}"

@@ -85,7 +85,14 @@ def _service(row: Service, usernames: Mapping[int, str]) -> dict[str, Any]:
 
 def _services(studio: Studio) -> Iterator[Service]:
     rows = Service.objects.filter(studio=studio).order_by("starts_at", "pk")
-    parts = ("zones", "versions", "events", "addenda", "uses", models.Prefetch("photos", Photo.objects.defer("jpeg")))
+    parts = (
+        "zones",
+        "versions",
+        models.Prefetch("events", ServiceEvent.objects.order_by("pk")),
+        "addenda",
+        models.Prefetch("uses", StockUse.objects.order_by("pk")),
+        models.Prefetch("photos", Photo.objects.defer("jpeg")),
+    )
     return rows.prefetch_related(*parts).iterator(chunk_size=BATCH)
 
 

@@ -12,6 +12,7 @@ from apps.services.comingback import propose_next, summary_of
 from apps.services.models import Service
 from fervens_core.errors import CoreError
 from fervens_core.handout import handout
+from fervens_core.nextvisit import reminder_text
 
 CAUTION = (
     "Professional use. The product's label, the safety data sheet, local codes and licensing come first; where they "
@@ -147,7 +148,7 @@ def take_home(row: Service, studio_name: str, paper: str) -> bytes:
         [(x["name"], x["before"], x["level"]) for x in lanes if x["level"] is not None],
         tones=[toned.get(t["wanted"], f"a {t['wanted']} tone") for t in summary["toners"] if t["wanted"]],
         is_short=any(x["level"] is not None and x["target"] - x["level"] > 0.5 for x in lanes),
-        reminder=visit.reminder if visit else None,
+        reminder=reminder_text(visit.on, is_toned=bool(summary["toners"]), since=visit.remind_on) if visit else None,
     )
     sheet = Sheet("For you to take home", paper)
     sheet.heading("For you to take home")

@@ -19,6 +19,8 @@ from reportlab.platypus import Flowable, KeepTogether, Paragraph, SimpleDocTempl
 PAPERS = {"a4": A4, "letter": LETTER}
 INK, SOFT, LINE = HexColor("#1c1c1c"), HexColor("#5c5c5c"), HexColor("#c4c4c4")
 MARGIN = 16 * mm
+FRAME_PADDING = 6
+"""The library's own, points."""
 _FONTS = Path("/usr/share/fonts/truetype/dejavu")
 _FILES = {"Fervens": ("DejaVuSans.ttf", "Vera.ttf"), "Fervens-Bold": ("DejaVuSans-Bold.ttf", "VeraBd.ttf")}
 
@@ -74,7 +76,7 @@ class Sheet:
     def __init__(self, title: str, paper: str) -> None:
         _fonts()
         self.title, self.paper, self.parts = title, PAPERS[paper], []  # type: ignore[var-annotated]
-        self.width = self.paper[0] - 2 * MARGIN
+        self.width = self.paper[0] - 2 * MARGIN - 2 * FRAME_PADDING
 
     def heading(self, text: str) -> None:
         """The document's title."""
@@ -100,7 +102,7 @@ class Sheet:
         made: list[list[Any]] = [[Paragraph(escape(h), bold) for h in head]]
         made += [[Paragraph(escape(c), plain) if isinstance(c, str) else c for c in row] for row in rows]
         total = sum(widths)
-        table = Table(made, colWidths=[self.width * w / total for w in widths], repeatRows=1)
+        table = Table(made, colWidths=[self.width * w / total for w in widths], repeatRows=1, hAlign="LEFT")
         table.setStyle(
             TableStyle(
                 [

@@ -57,14 +57,18 @@ def reached(summary: dict[str, Any]) -> dict[str, float]:
 
 def worn_lanes(row: Service, summary: dict[str, Any]) -> list[WornLane]:
     """The lanes of a filed service as they ran."""
-    lanes = {z.key: z for z in lanes_of(zone_values(row))}
+    zones = zone_values(row)
+    lanes = {z.key: z for z in lanes_of(zones)}
+    has_additive = choice_value(row, [z.key for z in zones]).has_additive
     found = []
     for x in summary["lanes"]:
         zone = lanes.get(x["key"])
         if zone is None or x["level"] is None or x["minutes"] is None:
             continue
         readings = tuple((float(m), float(v), ReadingMode(mode)) for m, v, mode in x["readings"])
-        found.append(WornLane(zone, x["level"], x["volume"], x["minutes"], x["extent"], x["rate"], readings))
+        found.append(
+            WornLane(zone, x["level"], x["volume"], x["minutes"], x["extent"], x["rate"], readings, has_additive)
+        )
     return found
 
 

@@ -12,6 +12,8 @@ from django.utils import timezone
 from apps.clients.models import Client
 from apps.services.adapters import FACTS, StrandRow, event_value, strand_data, zone_row
 from apps.services.models import Service, ServiceEvent
+from apps.services.queries import load
+from apps.services.summary import summarise
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
 from apps.studio.models import Studio
@@ -104,5 +106,9 @@ def take_in(
         events.append(event)
         rows.append(row)
     ServiceEvent.objects.bulk_create(rows)
-    Service.objects.filter(pk=service.pk).update(step=fold(events).step.value)
+    state = fold(events)
+    Service.objects.filter(pk=service.pk).update(step=state.step.value)
+    if state.closed_at:
+        service.refresh_from_db()
+        Service.objects.filter(pk=service.pk).update(summary=summarise(load(service), state.closed_at))
     return service

@@ -15,6 +15,7 @@ from fervens_core.contact import lane_contact
 from fervens_core.errors import LimitError
 from fervens_core.hair import Hair
 from fervens_core.lanestate import LaneState
+from fervens_core.lift import LiftFactors
 from fervens_core.pigment import hair_hex
 from fervens_core.quantities import check_range
 from fervens_core.readings import ReadingMode
@@ -38,7 +39,9 @@ def _mixed(there: Chair, lane: LaneState, zone: Zone) -> tuple[float, float]:
     return mixed, max(mixed - needed, 0.0)
 
 
-def _lane(there: Chair, lane: LaneState, ratio: tuple[float, float], read: ReadZone | None) -> dict[str, Any]:
+def _lane(
+    there: Chair, lane: LaneState, learnt: LiftFactors, base: LiftFactors, read: ReadZone | None
+) -> dict[str, Any]:
     zone = there.zones[lane.key]
     load = lane_contact(there, lane)
     zero, rinsed = lane.finished_at, lane.rinsed_at
@@ -64,10 +67,10 @@ def _lane(there: Chair, lane: LaneState, ratio: tuple[float, float], read: ReadZ
         "contact_min": round(load.minutes, 1),
         "volume_min": round(load.volume_minutes, 1),
         "hair": hair_words(zone.hair),
-        "log_extent": math.log(ratio[0]),
-        "log_rate": math.log(ratio[1]),
-        "extent": ratio[0],
-        "rate": ratio[1],
+        "log_extent": math.log(learnt.extent / base.extent),
+        "log_rate": math.log(learnt.rate / base.rate),
+        "extent": learnt.extent,
+        "rate": learnt.rate,
         "is_past_wall": _is_past_wall(there, lane),
         "mixed_g": round(mixed, 1),
         "wasted_g": round(wasted, 1),
@@ -105,9 +108,8 @@ def summarise(loaded: Loaded, at: dt.datetime) -> dict[str, Any]:
     for index, lane in enumerate(there.state.lanes):
         if lane.started_at is None:
             continue
-        learnt, base = belief.factors(index), belief.lanes[index].factors
-        ratio = (learnt.extent / base.extent, learnt.rate / base.rate)
-        found["lanes"].append(_lane(there, lane, ratio, reads.get(lane.key)))
+        base = belief.lanes[index].factors
+        found["lanes"].append(_lane(there, lane, belief.factors(index), base, reads.get(lane.key)))
     step = queries.tone(loaded, at)
     for toned in step.lanes if step else ():
         if toned.toner:

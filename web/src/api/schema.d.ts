@@ -1377,6 +1377,10 @@ export interface components {
             /** Patch Test Placed At */
             patch_test_placed_at: string | null;
             patch_test_result: components["schemas"]["TestResult"];
+            /** Growth Mm Per Month */
+            growth_mm_per_month: number | null;
+            /** Erased At */
+            erased_at: string | null;
         };
         /**
          * ClientPage
@@ -1410,6 +1414,8 @@ export interface components {
             /** Patch Test Placed At */
             patch_test_placed_at?: string | null;
             patch_test_result?: components["schemas"]["TestResult"] | null;
+            /** Growth Mm Per Month */
+            growth_mm_per_month?: number | null;
         };
         /**
          * ClientCard
@@ -1432,6 +1438,10 @@ export interface components {
             /** Patch Test Placed At */
             patch_test_placed_at: string | null;
             patch_test_result: components["schemas"]["TestResult"];
+            /** Growth Mm Per Month */
+            growth_mm_per_month: number | null;
+            /** Erased At */
+            erased_at: string | null;
             /** Visits */
             visits: components["schemas"]["VisitOut"][];
         };

@@ -1,77 +1,62 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { reactive, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
-import { changeClient, queries, startService } from '../api/queries'
-import { clock as clockText, dayName } from '../lib/time'
-import Choice from '../parts/Choice.vue'
+import { afterwards, startAgain } from '../api/afterwards'
+import type { Schemas } from '../api/client'
+import { queries, startService } from '../api/queries'
+import { levelText } from '../lib/time'
+import VisitBars from '../parts/VisitBars.vue'
 import Wait from '../parts/Wait.vue'
 import { useNotices } from '../stores/notices'
+import ClientFacts from './ClientFacts.vue'
+import EraseSheet from './EraseSheet.vue'
 
 const route = useRoute()
 const router = useRouter()
 const id = String(route.params.id)
-const client = useQueryClient()
 const notices = useNotices()
+const client = useQueryClient()
 const query = useQuery(queries.client(id))
-const results = [
-  { value: 'not_done', name: 'Not read' },
-  { value: 'negative', name: 'Clear' },
-  { value: 'positive', name: 'Reacted' },
-] as const
-type Result = (typeof results)[number]['value']
-const form = reactive({
-  name: '',
-  birth_date: '',
-  notes: '',
-  has_reacted_before: false,
-  placed: '',
-  result: 'not_done' as Result,
-})
-watch(
-  query.data,
-  (c) => {
-    if (!c) return
-    const placed = c.patch_test_placed_at ? new Date(c.patch_test_placed_at) : null
-    Object.assign(form, {
-      name: c.name,
-      birth_date: c.birth_date ?? '',
-      notes: c.notes,
-      has_reacted_before: c.has_reacted_before,
-      placed: placed ? new Date(placed.getTime() - placed.getTimezoneOffset() * 60_000).toISOString().slice(0, 16) : '',
-      result: c.patch_test_result,
-    })
-  },
-  { immediate: true },
-)
-const save = async () => {
+const past = useQuery(afterwards.history(id))
+const history = computed(() => past.data.value)
+const isErasing = ref(false)
+const isBusy = ref(false)
+const open = async (make: () => Promise<string>) => {
+  isBusy.value = true
   try {
-    await changeClient(id, {
-      name: form.name,
-      birth_date: form.birth_date || null,
-      notes: form.notes,
-      has_reacted_before: form.has_reacted_before,
-      patch_test_placed_at: form.placed ? new Date(form.placed).toISOString() : null,
-      patch_test_result: form.result,
-    })
+    const service = await make()
     await client.invalidateQueries()
-    notices.say('Kept.')
+    await router.push({ name: 'consultation', params: { id: service } })
   } catch (error) {
     notices.fail(error)
+  } finally {
+    isBusy.value = false
   }
 }
-const start = async () => {
-  try {
-    const service = await startService(id)
-    await router.push({ name: 'consultation', params: { id: service.id } })
-  } catch (error) {
-    notices.fail(error)
-  }
+const again = () => open(async () => (await startAgain(id, {})).service_id)
+const start = () => open(async () => (await startService(id)).id)
+const date = (at: string) =>
+  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+const range = (values: readonly number[]) => {
+  const low = Math.min(...values)
+  const high = Math.max(...values)
+  return Math.round(low) === Math.round(high)
+    ? levelText(Math.round(low * 10) / 10)
+    : `${levelText(Math.round(low * 10) / 10)}–${levelText(Math.round(high * 10) / 10)}`
 }
+const words = (s: Schemas['ServiceThen']) => {
+  if (s.lanes.length === 0) return s.wish || 'No product was on.'
+  const reached = s.lanes.map((l) => l.level).filter((v): v is number => v !== null)
+  return `${range(s.lanes.map((l) => l.before))} → ${reached.length ? range(reached) : 'not read'}, ${range(s.lanes.map((l) => l.volume))} vol, longest ${s.contact_min.toFixed(0)} min on`
+}
+const steps: Record<string, string> = { record: '', consultation: 'to come', plan: 'planned', chair: 'at the chair' }
+const formulas = (s: Schemas['ServiceThen']) => [...new Set(s.toners.map((t) => t.formula))]
+const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => l.minutes), 1))
 </script>
 
 <template>
-  <main id="main" class="mx-auto w-full max-w-[1100px] px-4 pt-2 pb-24 sm:px-6">
+  <main id="main" class="mx-auto w-full max-w-[1240px] px-4 pt-2 pb-24 sm:px-6">
     <Wait
       v-if="!query.data.value"
       :is-loading="query.isLoading.value"
@@ -81,47 +66,141 @@ const start = async () => {
     />
     <template v-else>
       <div class="mb-4 flex flex-wrap items-end gap-3">
-        <h1 class="grow text-[34px] leading-tight">{{ query.data.value.name }}</h1>
-        <button type="button" class="btn btn-act" @click="start">New service</button>
-      </div>
-      <div class="grid gap-4 lg:grid-cols-2">
-        <form class="panel flex flex-col gap-4" @submit.prevent="save">
-          <div>
-            <label class="label" for="c-name">Name</label
-            ><input id="c-name" v-model="form.name" class="field" required maxlength="80" />
-          </div>
-          <div>
-            <label class="label" for="c-born">Born</label
-            ><input id="c-born" v-model="form.birth_date" class="field" type="date" />
-          </div>
-          <div>
-            <label class="label" for="c-placed">Patch test placed</label
-            ><input id="c-placed" v-model="form.placed" class="field" type="datetime-local" />
-          </div>
-          <Choice v-model="form.result" legend="Patch test, read after 48 h" :options="results" />
-          <label class="flex min-h-12 items-center gap-3"
-            ><input v-model="form.has_reacted_before" type="checkbox" class="size-6" /> Has reacted to colour
-            before</label
+        <div class="grow">
+          <h1 class="text-[34px] leading-tight">{{ query.data.value.name }}</h1>
+          <p
+            v-if="history?.regrowth_mm != null && history.regrowth_mm >= 1"
+            :class="history.is_past_root ? 'font-semibold' : 'text-soft'"
           >
-          <div>
-            <label class="label" for="c-notes">Notes</label
-            ><textarea id="c-notes" v-model="form.notes" class="field min-h-24 py-2" maxlength="2000" />
-          </div>
-          <button class="btn btn-act">Keep</button>
-        </form>
-        <section class="panel" aria-labelledby="visits">
-          <h2 id="visits" class="mb-3 text-xl">Visits</h2>
-          <p v-if="query.data.value.visits.length === 0" class="text-soft">No visits yet.</p>
-          <ul class="flex flex-col gap-1.5">
-            <li v-for="v in query.data.value.visits" :key="v.id">
-              <RouterLink class="btn w-full justify-between" :to="{ name: 'service', params: { id: v.id } }">
-                <span>{{ dayName(v.starts_at) }}, {{ clockText(v.starts_at) }}</span
-                ><span class="font-normal text-soft">{{ v.step === 'record' ? 'filed' : v.step }}</span>
-              </RouterLink>
-            </li>
-          </ul>
-        </section>
+            About {{ history.regrowth_mm.toFixed(0) }} mm grown since the last service{{
+              history.is_past_root ? ': longer than one root application takes' : ''
+            }}
+          </p>
+        </div>
+        <button
+          v-if="history?.can_start_again"
+          type="button"
+          class="btn btn-act px-6 text-lg"
+          :disabled="isBusy"
+          @click="again"
+        >
+          Start from last time
+        </button>
+        <button
+          type="button"
+          class="btn"
+          :class="{ 'btn-act': history && !history.can_start_again }"
+          :disabled="isBusy"
+          @click="start"
+        >
+          New service
+        </button>
       </div>
+      <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
+        <div class="flex flex-col gap-4">
+          <section class="panel" aria-labelledby="visits">
+            <h2 id="visits" class="mb-1 text-xl">Over the years</h2>
+            <Wait
+              v-if="!history"
+              :is-loading="past.isLoading.value"
+              :error="past.error.value"
+              what="The history"
+              @retry="past.refetch()"
+            />
+            <p v-else-if="history.services.length === 0" class="text-soft">
+              No visits yet. Start a new service and it stands here, painted.
+            </p>
+            <ol v-else>
+              <li v-for="s in history.services" :key="s.id" class="border-t border-line">
+                <RouterLink
+                  class="grid items-center gap-x-5 gap-y-1 py-3 hover:bg-raised sm:grid-cols-[104px_minmax(0,1fr)_auto]"
+                  :to="{ name: s.step === 'record' ? 'record' : 'service', params: { id: s.id } }"
+                >
+                  <span class="num text-lg">{{ date(s.starts_at) }}</span>
+                  <span class="min-w-0">
+                    <span class="block font-semibold"
+                      >{{ s.step === 'record' ? words(s) : (steps[s.step] ?? s.step)
+                      }}<span v-if="s.source" class="ml-2 font-normal text-soft">from {{ s.source }}</span></span
+                    >
+                    <span v-if="formulas(s).length" class="block text-[15px]"
+                      >Toned with {{ formulas(s).join(', ') }}</span
+                    >
+                    <span v-if="s.worked" class="block text-[15px] text-soft">Worked: {{ s.worked }}</span>
+                    <span v-if="s.change" class="block text-[15px] text-soft">Change: {{ s.change }}</span>
+                  </span>
+                  <VisitBars
+                    v-if="s.lanes.length"
+                    :lanes="s.lanes"
+                    :label="`${s.lanes.length} zones, before above, reached below`"
+                  />
+                </RouterLink>
+              </li>
+            </ol>
+          </section>
+          <section v-if="history?.formulas.length" class="panel" aria-labelledby="formulas">
+            <h2 id="formulas" class="text-xl">Last time's formula, corrected</h2>
+            <ul class="mt-1">
+              <li
+                v-for="f in history.formulas"
+                :key="f.name"
+                class="flex flex-wrap gap-x-3 border-t border-line py-1.5"
+              >
+                <strong class="w-40">{{ f.name }}</strong><span class="grow">{{ f.says }}</span>
+              </li>
+            </ul>
+          </section>
+          <section v-if="history?.loads.length" class="panel" aria-labelledby="loads">
+            <h2 id="loads" class="text-xl">Contact load</h2>
+            <p class="text-[15px] text-soft">
+              Minutes with product on, all visits together, by part. A way to compare, not a promise about damage.
+            </p>
+            <ul class="mt-1">
+              <li
+                v-for="l in history.loads"
+                :key="l.name"
+                class="grid grid-cols-[minmax(0,150px)_minmax(0,1fr)_auto] items-center gap-3 border-t border-line py-1.5"
+              >
+                <span class="truncate">{{ l.name }}</span><span
+                  class="h-3 rounded-[2px] bg-strong"
+                  :style="{ width: `${(100 * l.minutes) / most}%` }"
+                /><span class="num"
+                  >{{ l.minutes.toFixed(0) }} min<span class="ml-2 text-soft"
+                    >{{ l.services }} visit{{ l.services === 1 ? '' : 's' }}</span
+                  ></span
+                >
+              </li>
+            </ul>
+          </section>
+        </div>
+        <div class="flex flex-col gap-4">
+          <section v-if="history?.tests.length" class="panel" aria-labelledby="tests">
+            <h2 id="tests" class="text-xl">Tests</h2>
+            <ul>
+              <li v-for="(t, i) in history.tests" :key="i" class="border-t border-line py-1.5">
+                <strong>{{ t.text }}</strong>
+                <span class="block text-[15px]" :class="t.is_expired ? 'font-semibold text-stop' : 'text-soft'"
+                  ><template v-if="t.at">{{ date(t.at) }}, </template
+                  ><template v-if="t.holds_until"
+                    >{{ t.is_expired ? 'expired' : 'holds until' }} {{ date(t.holds_until) }}</template
+                  ></span
+                >
+              </li>
+            </ul>
+          </section>
+          <ClientFacts :card="query.data.value" :usual-growth="history?.growth_mm_per_month ?? 12" />
+          <div class="flex flex-wrap gap-2">
+            <a class="btn grow" :href="`/api/clients/${id}/archive`" download>Take out what is kept</a>
+            <button type="button" class="btn grow text-stop" @click="isErasing = true">Erase</button>
+          </div>
+        </div>
+      </div>
+      <EraseSheet
+        :is-open="isErasing"
+        :client-id="id"
+        :name="query.data.value.name"
+        @close="isErasing = false"
+        @erased="router.push({ name: 'day' })"
+      />
     </template>
   </main>
 </template>

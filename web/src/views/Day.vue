@@ -2,12 +2,15 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import { afterwards } from '../api/afterwards'
 import type { Schemas } from '../api/client'
 import { changeClient, importFile, queries } from '../api/queries'
 import { FileError, readText } from '../lib/files'
 import { clock as clockText, countdown, dayName, isoDay, levelText, minutesUntil } from '../lib/time'
+import FindBox from '../parts/FindBox.vue'
 import HairBundle from '../parts/HairBundle.vue'
 import Wait from '../parts/Wait.vue'
+import WeekGrid from '../parts/WeekGrid.vue'
 import { useClock } from '../stores/clock'
 import { useNotices } from '../stores/notices'
 import NewService from './NewService.vue'
@@ -19,6 +22,14 @@ const notices = useNotices()
 const day = ref(isoDay(new Date()))
 const query = useQuery(queries.day(day))
 const isNewOpen = ref(false)
+const isWeek = ref(false)
+const weekName = computed(() => {
+  const monday = week.data.value?.monday
+  if (!monday) return 'Week'
+  const at = new Date(`${monday}T12:00:00`)
+  return `Week of ${at.toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}`
+})
+const week = useQuery(computed(() => ({ ...afterwards.week(day), enabled: isWeek.value })))
 const steps = ['consultation', 'plan', 'chair', 'review', 'tone', 'record']
 const stepNames: Record<string, string> = {
   consultation: 'Consultation',
@@ -84,11 +95,31 @@ const shift = (days: number) => {
 <template>
   <main id="main" class="mx-auto w-full max-w-[1240px] px-4 pt-2 pb-24 sm:px-6">
     <div class="mb-4 flex flex-wrap items-end gap-3">
-      <h1 class="grow text-[34px] leading-tight">{{ isToday ? 'Today' : dayName(`${day}T12:00:00`) }}</h1>
+      <h1 class="grow text-[34px] leading-tight">
+        {{ isWeek ? weekName : isToday ? 'Today' : dayName(`${day}T12:00:00`) }}
+      </h1>
+      <FindBox class="w-full sm:w-60" />
       <div class="flex items-center gap-1">
-        <button type="button" class="btn px-4" aria-label="Day before" @click="shift(-1)">←</button>
+        <button
+          type="button"
+          class="btn px-4"
+          :aria-label="isWeek ? 'Week before' : 'Day before'"
+          @click="shift(isWeek ? -7 : -1)"
+        >
+          ←
+        </button>
         <button type="button" class="btn" :disabled="isToday" @click="day = isoDay(new Date(clock.now))">Today</button>
-        <button type="button" class="btn px-4" aria-label="Day after" @click="shift(1)">→</button>
+        <button
+          type="button"
+          class="btn px-4"
+          :aria-label="isWeek ? 'Week after' : 'Day after'"
+          @click="shift(isWeek ? 7 : 1)"
+        >
+          →
+        </button>
+        <button type="button" class="btn" :aria-pressed="isWeek" @click="isWeek = !isWeek">
+          {{ isWeek ? 'Day' : 'Week' }}
+        </button>
       </div>
       <label class="btn"
         >Take a file in<input type="file" accept=".json,application/json" class="sr-only" @change="takeFile"
@@ -96,7 +127,7 @@ const shift = (days: number) => {
       <button type="button" class="btn btn-act" @click="isNewOpen = true">New service</button>
     </div>
     <section
-      v-if="isToday && patchTests.length"
+      v-if="isToday && !isWeek && patchTests.length"
       class="mb-3 rounded-[7px] bg-panel px-4 py-2"
       :class="{ 'border-l-[8px] border-signal pl-2': patchTests.some((p) => p.is_due) }"
       aria-label="Patch tests"
@@ -117,8 +148,23 @@ const shift = (days: number) => {
         </li>
       </ul>
     </section>
+    <template v-if="isWeek">
+      <WeekGrid
+        v-if="week.data.value"
+        :week="week.data.value"
+        :today="isoDay(new Date(clock.now))"
+        @day="((day = $event), (isWeek = false))"
+      />
+      <Wait
+        v-else
+        :is-loading="week.isLoading.value"
+        :error="week.error.value"
+        what="The week"
+        @retry="week.refetch()"
+      />
+    </template>
     <Wait
-      v-if="!query.data.value"
+      v-else-if="!query.data.value"
       :is-loading="query.isLoading.value"
       :error="query.error.value"
       what="The day"

@@ -1,14 +1,20 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
+import { addAddendum, readColours, readReadings, takeColours } from '../api/afterwards'
 import { queries } from '../api/queries'
+import { readText, saveText } from '../lib/files'
 import { type Axis, ticks, toPercent } from '../lib/strip'
 import { clock as clockText, dayName, grams, levelText } from '../lib/time'
+import HeadMap from '../parts/HeadMap.vue'
+import NextVisit from '../parts/NextVisit.vue'
+import PhotoShelf from '../parts/PhotoShelf.vue'
 import Strip from '../parts/Strip.vue'
 import Swatch from '../parts/Swatch.vue'
 import Wait from '../parts/Wait.vue'
 import { useActs } from '../stores/acts'
+import { useNotices } from '../stores/notices'
 
 const route = useRoute()
 const id = String(route.params.id)
@@ -30,6 +36,59 @@ const file = async () => {
   if (await acts.act('ServiceClosed', { worked: worked.value, change: change.value })) await query.refetch()
 }
 const print = () => window.print()
+const owners = computed(() => {
+  const found: Record<string, string> = {}
+  for (const lane of record.value?.ran ?? []) for (const area of lane.areas) found[area] = lane.zone_key
+  return found
+})
+const pictures = computed(() =>
+  (['before_hex', 'level_hex', 'target_hex'] as const).map((field) => {
+    const fills: Record<string, string> = {}
+    for (const lane of [...(record.value?.ran ?? [])].reverse()) fills[lane.zone_key] = lane[field]
+    return { field, name: { before_hex: 'Before', level_hex: 'Lifted to', target_hex: 'Wanted' }[field], fills }
+  }),
+)
+const ranOf = (key: string) => record.value?.ran.find((r) => r.key === key)
+const addendum = ref('')
+const notices = useNotices()
+const add = async () => {
+  try {
+    await addAddendum(id, addendum.value)
+    addendum.value = ''
+    notices.say('Added to the record.')
+    await query.refetch()
+  } catch (error) {
+    notices.fail(error)
+  }
+}
+const paper = ref<'a4' | 'letter'>((localStorage.getItem('fervens.paper') as 'a4' | 'letter' | null) ?? 'a4')
+watch(paper, (p) => {
+  localStorage.setItem('fervens.paper', p)
+})
+const saveTable = async (what: 'readings' | 'colours') => {
+  try {
+    const name = (record.value?.client_name ?? 'service').replaceAll(/[^\w]+/g, '-').toLowerCase()
+    if (what === 'readings') saveText(`${name}-readings.csv`, (await readReadings(id)).text, 'text/csv')
+    else saveText(`${name}-colours.txt`, (await readColours(id)).text, 'text/plain')
+  } catch (error) {
+    notices.fail(error)
+  }
+}
+const takeColourFile = async (event: Event) => {
+  const input = event.target as HTMLInputElement
+  const picked = input.files?.[0]
+  input.value = ''
+  if (!picked) return
+  try {
+    await takeColours(id, await readText(picked, 300_000))
+    notices.say('The measurements are in the log as readings.')
+    await query.refetch()
+    await acts.refresh()
+  } catch (error) {
+    notices.fail(error)
+  }
+}
+const hasColours = computed(() => record.value?.readings.some((r) => r.lab.length === 3) ?? false)
 </script>
 
 <template>
@@ -51,7 +110,18 @@ const print = () => window.print()
             ><template v-else> · not filed yet</template> · {{ record.lightener_name ?? 'no lightener' }}
           </p>
         </div>
-        <button type="button" class="btn no-print" @click="print">Print</button>
+        <div class="no-print flex flex-wrap items-center gap-2">
+          <label class="sr-only" for="paper">Paper</label
+          ><select id="paper" v-model="paper" class="btn px-3">
+            <option value="a4">A4</option>
+            <option value="letter">Letter</option>
+          </select>
+          <a class="btn" :href="`/api/services/${id}/card.pdf?paper=${paper}`" target="_blank">Service card</a>
+          <a v-if="!isOpen" class="btn" :href="`/api/services/${id}/take-home.pdf?paper=${paper}`" target="_blank"
+            >Take-home sheet</a
+          >
+          <button type="button" class="btn" @click="print">Print</button>
+        </div>
       </div>
       <p v-if="record.wish" class="mb-4 max-w-[70ch] text-lg">
         “{{ record.wish }}” <span class="text-soft">Tone wanted: {{ record.tone }}.</span>
@@ -60,6 +130,12 @@ const print = () => window.print()
         Past the label's time: {{ record.walls_passed.join(', ') }}
       </p>
 
+      <div v-if="record.ran.length" class="mb-4 grid gap-3 sm:grid-cols-3">
+        <figure v-for="p in pictures" :key="p.field" class="panel !py-3">
+          <figcaption class="mb-1 text-sm font-semibold text-soft">{{ p.name }}</figcaption>
+          <HeadMap :fills="p.fills" :owners="owners" :selected="[]" is-locked />
+        </figure>
+      </div>
       <section class="panel mb-4" aria-labelledby="ran">
         <h2 id="ran" class="mb-1 text-xl">As it ran</h2>
         <p v-if="lanes.length === 0" class="text-soft">No product has been on the hair.</p>
@@ -83,7 +159,9 @@ const print = () => window.print()
                 class="text-[13px] text-soft"
                 >{{ levelText(lane.volume_strength) }} vol,
                 {{ (zeroOf(lane.zero_at) - zeroOf(lane.started_at) + (lane.rinsed_min ?? lane.end_min)).toFixed(0) }}
-                min on</span
+                min on<template v-if="ranOf(lane.key)?.planned_min != null"
+                  >, {{ ranOf(lane.key)?.planned_min?.toFixed(0) }} planned</template
+                ></span
               >
             </p>
             <Strip
@@ -197,9 +275,56 @@ const print = () => window.print()
         <span class="ml-3 text-sm text-soft">Filing locks the record.</span>
       </form>
 
+      <section v-if="!isOpen" class="panel mt-4" aria-labelledby="added">
+        <h2 id="added" class="text-xl">Added since</h2>
+        <p v-if="record.addenda.length === 0" class="text-soft">Nothing. What is filed stays; additions are dated.</p>
+        <ul>
+          <li v-for="a in record.addenda" :key="a.at" class="border-t border-line py-1.5">
+            <span class="whitespace-pre-line">{{ a.text }}</span>
+            <span class="block text-sm text-soft">{{ a.by }}, {{ dayName(a.at) }}, {{ clockText(a.at) }}</span>
+          </li>
+        </ul>
+        <form class="no-print mt-2 flex flex-wrap items-end gap-2" @submit.prevent="add">
+          <div class="grow">
+            <label class="label" for="addendum">Add to the record</label
+            ><input id="addendum" v-model="addendum" class="field" maxlength="2000" required />
+          </div>
+          <button class="btn" :disabled="!addendum.trim()">Add</button>
+        </form>
+      </section>
+      <PhotoShelf :service-id="id" :photos="record.photos" @changed="query.refetch()" />
+      <NextVisit v-if="!isOpen" :service-id="id" :client-id="record.client_id" />
+      <section v-if="record.uses.length" class="panel mt-4" aria-labelledby="uses">
+        <h2 id="uses" class="mb-1 text-xl">
+          From the shelf<span v-if="record.cost !== null" class="num ml-3 font-normal text-soft"
+            >{{ record.cost.toFixed(2) }} {{ record.currency }}</span
+          >
+        </h2>
+        <ul class="grid gap-x-6 sm:grid-cols-2 lg:grid-cols-3">
+          <li v-for="u in record.uses" :key="u.name" class="flex gap-3 border-t border-line py-1">
+            <span class="grow">{{ u.name }}</span><span class="num">{{ grams(u.grams) }} g</span
+            ><span v-if="u.cost !== null" class="num w-16 text-right text-soft">{{ u.cost.toFixed(2) }}</span>
+          </li>
+        </ul>
+      </section>
+
       <section class="panel mt-4" aria-labelledby="log">
         <div class="flex items-center">
           <h2 id="log" class="grow text-xl">The log, {{ record.lines.length }} lines</h2>
+          <button v-if="record.readings.length" type="button" class="btn no-print mr-2" @click="saveTable('readings')">
+            Readings as CSV
+          </button>
+          <button v-if="hasColours" type="button" class="btn no-print mr-2" @click="saveTable('colours')">
+            Colours as CGATS
+          </button>
+          <label v-if="isOpen && record.ran.length" class="btn no-print mr-2"
+            >Take colours in<input
+              type="file"
+              accept=".txt,.cgats,text/plain"
+              class="sr-only"
+              aria-label="Take measured colours in (CGATS)"
+              @change="takeColourFile"
+          /></label>
           <button type="button" class="btn no-print" :aria-expanded="isLogOpen" @click="isLogOpen = !isLogOpen">
             {{ isLogOpen ? 'Fold away' : 'Show' }}
           </button>

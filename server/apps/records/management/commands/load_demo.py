@@ -14,7 +14,11 @@ from django.core.management.base import BaseCommand
 from django.db import transaction
 from django.utils import timezone
 
+from apps.clients.models import Client
+from apps.services.adapters import event_value
 from apps.services.intake import take_in
+from apps.services.models import Service
+from apps.services.stock import book
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.studio.models import Membership, Studio
 from fervens_core.servicefile import read_service_file
@@ -60,21 +64,35 @@ class Command(BaseCommand):
                 is_superuser=is_owner,
             )
             Membership.objects.create(user=user, studio=studio, role=member["role"])
-        lighteners = {x.pop("key"): Lightener.objects.create(studio=studio, **x) for x in made["lighteners"]}
+        counted = made["stock"]
+        lighteners = {
+            key: Lightener.objects.create(studio=studio, **x, **counted[key])
+            for x in made["lighteners"]
+            if (key := x.pop("key"))
+        }
         for bottle in made["developers"]:
-            Developer.objects.create(studio=studio, name=bottle["name"], volume_strength=bottle["volume_strength"])
-        shade_keys = {x.pop("key"): str(Toner.objects.create(studio=studio, **x).pk) for x in made["toners"]}
+            Developer.objects.create(studio=studio, **counted[bottle.pop("key")], **bottle)
+        shade_keys = {
+            key: str(Toner.objects.create(studio=studio, **x, **counted[key]).pk)
+            for x in made["toners"]
+            if (key := x.pop("key"))
+        }
         now = timezone.now()
         latest = dt.datetime.combine(timezone.localdate(now), LAST_START, tzinfo=timezone.get_current_timezone())
         day = json.loads((DEMO / "day.json").read_text(encoding="utf-8"))
         for visit in day:
             text = (DEMO / "services" / f"{visit['file']}.json").read_text(encoding="utf-8")
             file = read_service_file(json.loads(text))
-            take_in(
+            service = take_in(
                 studio,
                 file,
                 starts_at=min(now + dt.timedelta(minutes=visit["starts_in_min"]), max(latest, now)),
                 lighteners=lighteners,
                 shade_keys=shade_keys,
             )
+            before = Client.objects.filter(studio=studio, name=service.client.name).exclude(pk=service.client_id)
+            Service.objects.filter(client__in=before).update(client=service.client)
+            before.delete()
+            for row in service.events.all():
+                book(service, row, event_value(row).data)
         self.stdout.write(f"Loaded {len(day)} services.")

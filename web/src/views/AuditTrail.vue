@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed, ref } from 'vue'
+import { afterwards } from '../api/afterwards'
+import { clock as clockText } from '../lib/time'
+
+/** Who did what, the newest first. */
+const PAGE = 100
+const page = ref(1)
+const query = useQuery(computed(() => afterwards.audit(page.value)))
+const pages = computed(() => Math.max(1, Math.ceil((query.data.value?.total ?? 0) / PAGE)))
+const date = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })
+</script>
+
+<template>
+  <section class="panel" aria-labelledby="audit">
+    <div class="flex flex-wrap items-center gap-2">
+      <h2 id="audit" class="grow text-xl">Who did what</h2>
+      <span class="num text-soft">{{ query.data.value?.total ?? 0 }} lines</span>
+      <button type="button" class="btn !min-h-11 px-4" aria-label="Newer" :disabled="page <= 1" @click="page--">
+        ←
+      </button>
+      <button type="button" class="btn !min-h-11 px-4" aria-label="Older" :disabled="page >= pages" @click="page++">
+        →
+      </button>
+    </div>
+    <ol class="mt-2 max-h-[420px] overflow-y-auto" tabindex="0" aria-label="Audit trail">
+      <li
+        v-for="(l, i) in query.data.value?.lines ?? []"
+        :key="i"
+        class="grid grid-cols-[120px_minmax(0,1fr)] gap-3 border-t border-line py-1 sm:grid-cols-[120px_180px_minmax(0,1fr)_minmax(0,1fr)]"
+      >
+        <span class="num text-soft">{{ date(l.at) }} {{ clockText(l.at) }}</span
+        ><span class="truncate">{{ l.member_name }}</span
+        ><span>{{ l.act }}</span
+        ><span class="hidden truncate text-sm text-soft sm:block">{{ l.target }}</span>
+      </li>
+    </ol>
+  </section>
+</template>

@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { useQueryClient } from '@tanstack/vue-query'
+import { reactive, watch } from 'vue'
+import type { Schemas } from '../api/client'
+import { changeClient } from '../api/queries'
+import Choice from '../parts/Choice.vue'
+import { useNotices } from '../stores/notices'
+
+/** What is known of the person, to be corrected. */
+const props = defineProps<{ card: Schemas['ClientCard']; usualGrowth: number }>()
+const client = useQueryClient()
+const notices = useNotices()
+const results = [
+  { value: 'not_done', name: 'Not read' },
+  { value: 'negative', name: 'Clear' },
+  { value: 'positive', name: 'Reacted' },
+] as const
+type Result = (typeof results)[number]['value']
+const form = reactive({
+  name: '',
+  birth_date: '',
+  notes: '',
+  has_reacted_before: false,
+  placed: '',
+  result: 'not_done' as Result,
+  growth: '',
+})
+watch(
+  () => props.card,
+  (c) => {
+    const placed = c.patch_test_placed_at ? new Date(c.patch_test_placed_at) : null
+    Object.assign(form, {
+      name: c.name,
+      birth_date: c.birth_date ?? '',
+      notes: c.notes,
+      has_reacted_before: c.has_reacted_before,
+      placed: placed ? new Date(placed.getTime() - placed.getTimezoneOffset() * 60_000).toISOString().slice(0, 16) : '',
+      result: c.patch_test_result,
+      growth: c.growth_mm_per_month ?? '',
+    })
+  },
+  { immediate: true },
+)
+const save = async () => {
+  try {
+    await changeClient(props.card.id, {
+      name: form.name,
+      birth_date: form.birth_date || null,
+      notes: form.notes,
+      has_reacted_before: form.has_reacted_before,
+      patch_test_placed_at: form.placed ? new Date(form.placed).toISOString() : null,
+      patch_test_result: form.result,
+      growth_mm_per_month: form.growth === '' ? null : Number(form.growth),
+    })
+    await client.invalidateQueries()
+    notices.say('Kept.')
+  } catch (error) {
+    notices.fail(error)
+  }
+}
+</script>
+
+<template>
+  <form class="panel flex flex-col gap-4" @submit.prevent="save">
+    <div>
+      <label class="label" for="c-name">Name</label
+      ><input id="c-name" v-model="form.name" class="field" required maxlength="80" />
+    </div>
+    <div class="grid grid-cols-2 gap-3">
+      <div>
+        <label class="label" for="c-born">Born</label
+        ><input id="c-born" v-model="form.birth_date" class="field" type="date" />
+      </div>
+      <div>
+        <label class="label" for="c-growth">Growth, mm a month</label
+        ><input
+          id="c-growth"
+          v-model="form.growth"
+          class="field"
+          type="number"
+          min="4"
+          max="25"
+          step="0.5"
+          :placeholder="String(usualGrowth)"
+        />
+      </div>
+    </div>
+    <div>
+      <label class="label" for="c-placed">Patch test placed</label
+      ><input id="c-placed" v-model="form.placed" class="field" type="datetime-local" />
+    </div>
+    <Choice v-model="form.result" legend="Patch test, read after 48 h" :options="results" />
+    <label class="flex min-h-12 items-center gap-3"
+      ><input v-model="form.has_reacted_before" type="checkbox" class="size-6" /> Has reacted to colour before</label
+    >
+    <div>
+      <label class="label" for="c-notes">Notes</label
+      ><textarea id="c-notes" v-model="form.notes" class="field min-h-24 py-2" maxlength="2000" />
+    </div>
+    <button class="btn btn-act">Keep</button>
+  </form>
+</template>
