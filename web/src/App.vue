@@ -82,11 +82,15 @@ const leave = async () => {
     <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-raised focus:p-3"
       >To the content</a
     >
-    <header class="no-print flex items-center gap-3 px-4 pt-2 sm:px-6">
+    <header class="no-print flex flex-wrap items-center gap-x-3 px-4 pt-2 sm:flex-nowrap sm:px-6">
       <RouterLink to="/" class="flex min-h-12 items-center gap-2.5 text-lg font-bold" aria-label="Fervens, to the day">
         <Logo /><span class="hidden sm:inline" style="font-stretch: 118%">Fervens</span>
       </RouterLink>
-      <nav class="flex items-center" aria-label="The studio">
+      <nav
+        class="order-last -mx-2 w-full items-center sm:order-none sm:mx-0 sm:flex sm:w-auto"
+        :class="route.path.startsWith('/services') ? 'hidden' : 'flex'"
+        aria-label="The studio"
+      >
         <RouterLink
           v-for="to in places"
           :key="to.name"

@@ -72,7 +72,7 @@ class RecordCaution(Schema):
 
 
 class RecordLane(Schema):
-    """A lane as it ran beside what was planned, min; `level` reached, read or by the model."""
+    """A lane as it ran beside what was planned, min; `level` reached, read or the model's; `after_hex` with toner."""
 
     key: str
     zone_key: str
@@ -91,6 +91,7 @@ class RecordLane(Schema):
     before_hex: str
     level_hex: str
     target_hex: str
+    after_hex: str
     contact_min: float
 
 
@@ -166,15 +167,17 @@ class RecordOut(Schema):
     server_now: dt.datetime
 
 
-def _toners(loaded: Loaded, now: dt.datetime) -> tuple[list[RecordToner], float | None]:
-    """The toners as they were put on, and how far apart the toned zones ended, CIEDE2000."""
+def _toners(loaded: Loaded, now: dt.datetime) -> tuple[list[RecordToner], float | None, dict[str, str]]:
+    """The toners as they were put on, how far apart the toned zones ended, CIEDE2000, and what each left, by lane."""
     step = queries.tone(loaded, now)
-    found, labs = [], []
+    found, labs, left = [], [], {}
     for lane in step.lanes if step else ():
         clock = lane.toner
         if clock is None:
             continue
         labs.append(clock.lab_now)
+        if not lane.part:
+            left[lane.key] = clock.hex_now
         found.append(
             RecordToner(
                 zone_name=lane.name,
@@ -192,11 +195,11 @@ def _toners(loaded: Loaded, now: dt.datetime) -> tuple[list[RecordToner], float 
                 says=lane.says,
             )
         )
-    return found, spread_of(labs) if len(labs) > 1 else None
+    return found, spread_of(labs) if len(labs) > 1 else None, left
 
 
-def _ran(loaded: Loaded, lanes: Sequence[Lane], at: dt.datetime) -> list[RecordLane]:
-    """Lanes as they ran beside the plan that was taken."""
+def _ran(loaded: Loaded, lanes: Sequence[Lane], at: dt.datetime, toned: dict[str, str]) -> list[RecordLane]:
+    """Lanes as they ran beside the plan that was taken; `toned`: what toner left, by lane."""
     there = queries.chair(loaded, at)
     if there is None:
         return []
@@ -214,6 +217,7 @@ def _ran(loaded: Loaded, lanes: Sequence[Lane], at: dt.datetime) -> list[RecordL
         zone, read = there.zones[lane.key], reads.get(lane.key)
         start, end, volume = planned.get(lane.key, (None, None, None))
         ran = minutes_between(own.started_at, own.rinsed_at) if own.rinsed_at else None
+        level_hex = lab_hex(read.result.lab) if read else lane.hex_now
         found.append(
             RecordLane(
                 key=lane.key,
@@ -231,7 +235,8 @@ def _ran(loaded: Loaded, lanes: Sequence[Lane], at: dt.datetime) -> list[RecordL
                 level=read.result.level if read else lane.level_now.likely,
                 target=zone.target_level,
                 before_hex=hair_hex(zone.hair.colour_start, [zone.hair.start_level])[0],
-                level_hex=lab_hex(read.result.lab) if read else lane.hex_now,
+                level_hex=level_hex,
+                after_hex=toned.get(lane.key, level_hex),
                 target_hex=lane.hex_target,
                 contact_min=lane_contact(there, own).minutes,
             )
@@ -282,7 +287,7 @@ def record_of(loaded: Loaded) -> RecordOut:
     alive = {e.event_id for e in live}
     told = sorted((e for e in loaded.events if e.kind != "EventVoided"), key=lambda e: (e.occurred_at, e.recorded_at))
     board = queries.board(loaded, state.closed_at or now)
-    toners, apart = _toners(loaded, state.closed_at or now)
+    toners, apart, left = _toners(loaded, state.closed_at or now)
     uses = _uses(row)
     return RecordOut(
         service_id=row.pk,
@@ -321,7 +326,7 @@ def record_of(loaded: Loaded) -> RecordOut:
             for e in told
         ],
         walls_passed=[lane.name for lane in board.lanes if lane.is_passed_wall],
-        ran=_ran(loaded, board.lanes, state.closed_at or now),
+        ran=_ran(loaded, board.lanes, state.closed_at or now, left),
         readings=readings_of(loaded),
         addenda=[RecordAddendum(at=a.at, by=a.by_name, text=a.text) for a in row.addenda.all()],
         photos=[

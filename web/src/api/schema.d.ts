@@ -4178,7 +4178,7 @@ export interface components {
         };
         /**
          * RecordLane
-         * @description A lane as it ran beside what was planned, min; `level` reached, read or by the model.
+         * @description A lane as it ran beside what was planned, min; `level` reached, read or the model's; `after_hex` with toner.
          */
         RecordLane: {
             /** Key */
@@ -4218,6 +4218,8 @@ export interface components {
             level_hex: string;
             /** Target Hex */
             target_hex: string;
+            /** After Hex */
+            after_hex: string;
             /** Contact Min */
             contact_min: number;
         };

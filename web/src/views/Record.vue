@@ -42,10 +42,10 @@ const owners = computed(() => {
   return found
 })
 const pictures = computed(() =>
-  (['before_hex', 'level_hex', 'target_hex'] as const).map((field) => {
+  (['before_hex', 'level_hex', 'after_hex'] as const).map((field) => {
     const fills: Record<string, string> = {}
     for (const lane of [...(record.value?.ran ?? [])].reverse()) fills[lane.zone_key] = lane[field]
-    return { field, name: { before_hex: 'Before', level_hex: 'Lifted to', target_hex: 'Wanted' }[field], fills }
+    return { field, name: { before_hex: 'Before', level_hex: 'Lifted to', after_hex: 'After the toner' }[field], fills }
   }),
 )
 const ranOf = (key: string) => record.value?.ran.find((r) => r.key === key)
@@ -159,8 +159,8 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
                 class="text-[13px] text-soft"
                 >{{ levelText(lane.volume_strength) }} vol,
                 {{ (zeroOf(lane.zero_at) - zeroOf(lane.started_at) + (lane.rinsed_min ?? lane.end_min)).toFixed(0) }}
-                min on<template v-if="ranOf(lane.key)?.planned_min != null"
-                  >, {{ ranOf(lane.key)?.planned_min?.toFixed(0) }} planned</template
+                min<template v-if="ranOf(lane.key)?.planned_min != null">
+                  (plan {{ ranOf(lane.key)?.planned_min?.toFixed(0) }})</template
                 ></span
               >
             </p>
@@ -346,7 +346,7 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
 <style scoped>
 .record-row {
   display: grid;
-  grid-template-columns: 118px minmax(0, 1fr) 150px;
+  grid-template-columns: 148px minmax(0, 1fr) 150px;
   align-items: center;
   column-gap: 14px;
 }
