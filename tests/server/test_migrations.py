@@ -30,8 +30,14 @@ def executor(transactional_db):
 
 
 def test_zones_lines_and_own_developers_of_version_1_are_kept(executor):
-    executor.migrate([("services", "0001_initial")])
-    old = executor.loader.project_state([("services", "0001_initial")]).apps
+    then = [
+        ("services", "0001_initial"),
+        ("clients", "0001_initial"),
+        ("shelf", "0001_initial"),
+        ("studio", "0001_initial"),
+    ]
+    executor.migrate(then)
+    old = executor.loader.project_state(then).apps
     studio = old.get_model("studio", "Studio").objects.create(name="The hair room")
     client = old.get_model("clients", "Client").objects.create(studio=studio, name="Ida Fern")
     service = old.get_model("services", "Service").objects.create(
