@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import datetime as dt
+from dataclasses import replace
 from typing import Any
 from uuid import UUID
 
@@ -22,13 +23,14 @@ from apps.studio.actions import audit
 from apps.studio.models import Membership
 from fervens_core.chairtime import chair_time, total_min
 from fervens_core.errors import ConflictError, CoreError, LimitError
-from fervens_core.nextvisit import NextVisit, propose_visit
+from fervens_core.nextvisit import REST_DAYS, NextVisit, propose_visit
 from fervens_core.plan import make_plan
 from fervens_core.quantities import check_range
 from fervens_core.readings import ReadingMode
 from fervens_core.recall import LastFormula, WornLane, as_strands, head_since, last_formulas
 from fervens_core.request import PlanChoice, PlanRequest
 from fervens_core.service import Step
+from fervens_core.visits import head_visits, visits_needed
 from fervens_core.zones import Part, Zone, lanes_of
 
 SHORT_LEVELS = 0.5
@@ -78,23 +80,35 @@ def zones_on(row: Service, summary: dict[str, Any], at: dt.datetime) -> tuple[Zo
     return head_since(zone_values(row), reached(summary), min(days, 3650.0), growth(row.client))
 
 
-def expected_min(row: Service, zones: tuple[Zone, ...]) -> float | None:
-    """Chair time of zones with a service's lightener and the shelf, min; None when it cannot be planned."""
+def _request(row: Service, zones: tuple[Zone, ...]) -> PlanRequest | None:
+    """Zones to be planned with a service's lightener and the shelf."""
     if row.lightener is None:
         return None
     old = choice_value(row, [z.key for z in zones])
-    choice = PlanChoice(has_additive=old.has_additive, aim=old.aim, step=old.step, bowl_style=old.bowl_style)
+    return PlanRequest(
+        zones=zones,
+        lightener=lightener_value(row.lightener),
+        bottles=tuple(developers(row.studio_id)),
+        choice=PlanChoice(has_additive=old.has_additive, aim=old.aim, step=old.step, bowl_style=old.bowl_style),
+        strands=(),
+    )
+
+
+def expected_min(row: Service, zones: tuple[Zone, ...]) -> float | None:
+    """Chair time of zones with a service's lightener and the shelf, min; None when it cannot be planned."""
     try:
-        plan = make_plan(
-            PlanRequest(
-                zones=zones,
-                lightener=lightener_value(row.lightener),
-                bottles=tuple(developers(row.studio_id)),
-                choice=choice,
-                strands=(),
-            )
-        )
-        return total_min(chair_time(plan, zones)) or None
+        request = _request(row, zones)
+        return total_min(chair_time(make_plan(request), zones)) or None if request else None
+    except CoreError:
+        return None
+
+
+def visits_left(row: Service) -> int | None:
+    """Visits a filed service's head still takes to its wish, from six weeks on; None when six do not do it."""
+    at = row.starts_at + dt.timedelta(days=REST_DAYS)
+    try:
+        request = _request(row, zones_on(row, summary_of(row), at))
+        return visits_needed(head_visits(request)) if request else None
     except CoreError:
         return None
 
@@ -114,15 +128,7 @@ def propose_next(row: Service) -> NextVisit:
         mm_per_month=growth(row.client),
     )
     at = dt.datetime.combine(found.on, dt.time(10), tzinfo=timezone.get_current_timezone())
-    needed = expected_min(row, zones_on(row, summary, at))
-    return propose_visit(
-        timezone.localdate(row.starts_at),
-        is_short=is_short,
-        has_roots=any(x["part"] in ROOTED for x in lanes),
-        is_toned=bool(summary["toners"]),
-        mm_per_month=growth(row.client),
-        expected_min=needed,
-    )
+    return replace(found, expected_min=expected_min(row, zones_on(row, summary, at)))
 
 
 def formulas_of(row: Service) -> tuple[LastFormula, ...]:

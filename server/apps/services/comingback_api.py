@@ -39,9 +39,10 @@ class VisitAt(Schema):
 
 
 class NextOut(Schema):
-    """The visit to propose after a filed service, and what is booked already."""
+    """The visit to propose after a filed service, the visits left to its wish, and what is booked already."""
 
     proposal: NextVisit
+    visits_left: int | None
     formulas: list[LastFormula]
     booked: list[VisitAt]
 
@@ -179,6 +180,7 @@ def read_next(request: HttpRequest, service_id: UUID) -> NextOut:
     ahead = Service.objects.filter(client_id=row.client_id, starts_at__gt=row.starts_at).order_by("starts_at")[:10]
     return NextOut(
         proposal=comingback.propose_next(row),
+        visits_left=comingback.visits_left(row),
         formulas=list(comingback.formulas_of(row)),
         booked=[VisitAt(service_id=s.pk, starts_at=s.starts_at) for s in ahead],
     )

@@ -4467,10 +4467,12 @@ export interface components {
         };
         /**
          * NextOut
-         * @description The visit to propose after a filed service, and what is booked already.
+         * @description The visit to propose after a filed service, the visits left to its wish, and what is booked already.
          */
         NextOut: {
             proposal: components["schemas"]["NextVisit"];
+            /** Visits Left */
+            visits_left: number | null;
             /** Formulas */
             formulas: components["schemas"]["LastFormula"][];
             /** Booked */

@@ -52,6 +52,9 @@ const open = (id: string) => void router.push({ name: 'consultation', params: { 
       <div>
         <p class="text-[26px] leading-tight font-semibold">{{ dayName(`${proposal.on}T12:00:00`) }}</p>
         <p class="mt-1">{{ proposal.reason }}; {{ proposal.regrowth_mm.toFixed(0) }} mm by then.</p>
+        <p v-if="query.data.value?.visits_left && query.data.value.visits_left > 1">
+          About <span class="num">{{ query.data.value.visits_left }}</span> visits left to the wish.
+        </p>
         <p v-if="proposal.expected_min" class="text-soft">
           Expect <span class="num text-ink">{{ hours(proposal.expected_min) }}</span> in the chair.
         </p>
