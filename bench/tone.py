@@ -25,22 +25,13 @@ from fervens_core.colour import WAVELENGTHS_NM, Floats, delta_e_2000  # noqa: E4
 from fervens_core.formula import Formula, Result, all_formulas, toned_absorption, toned_lab  # noqa: E402
 from fervens_core.hair import Porosity, Tone  # noqa: E402
 from fervens_core.jsonreader import JsonReader  # noqa: E402
-from fervens_core.match import (  # noqa: E402
-    Bowl,
-    Choice,
-    ToneShelf,
-    choice_of,
-    choose,
-    choose_for_wish,
-    goal_of,
-    lay_out,
-    match,
-    spread_of,
-)
+from fervens_core.match import Bowl, Choice, choice_of, choose, choose_for_wish, spread_of  # noqa: E402
 from fervens_core.pigment import ALBEDO_FACTOR, SURFACE_REFLECTION  # noqa: E402
 from fervens_core.products import DyeFamily, TonerShade  # noqa: E402
 from fervens_core.quantities import Ratio  # noqa: E402
 from fervens_core.servicefile import _toner  # noqa: E402
+from fervens_core.tonefit import goal_of, match  # noqa: E402
+from fervens_core.toneshelf import ToneShelf, lay_out  # noqa: E402
 from fervens_core.wish import Wish  # noqa: E402
 
 ROOT = Path(__file__).parents[1]

@@ -16,9 +16,10 @@ from fervens_core.formula import Result, all_formulas
 from fervens_core.hair import Tone
 from fervens_core.head import USUAL_HEAD
 from fervens_core.lift import LiftFactors, level_at, zone_factors
-from fervens_core.match import choose, lay_out
+from fervens_core.match import choose
 from fervens_core.plan import Plan, make_plan
 from fervens_core.servicefile import FORMAT, VERSION, read_service_file
+from fervens_core.toneshelf import lay_out
 from fervens_core.wish import Wish
 
 HERE = Path(__file__).parent

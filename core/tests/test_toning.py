@@ -21,11 +21,13 @@ from fervens_core.formula import (
 )
 from fervens_core.hair import DyeHue, Porosity, Tone
 from fervens_core.match import Bowl as MatchBowl
-from fervens_core.match import choice_of, choose, choose_for_wish, goal_of, lay_out, match, spread_of
+from fervens_core.match import choice_of, choose, choose_for_wish, spread_of
 from fervens_core.pigment import absorption_to_lab
 from fervens_core.products import DyeFamily, TonerShade
 from fervens_core.quantities import Ratio
+from fervens_core.tonefit import goal_of, match
 from fervens_core.toner import deposit, dye_absorption
+from fervens_core.toneshelf import lay_out
 from fervens_core.tonetiming import ToTone, time_toner
 from fervens_core.toning import colour_word, counter_tone, dye_shares, explain, natural_lab
 from fervens_core.uptake import HEAD_STD, STRAND_STD, ZONE_STD, UptakeSeen, learn_uptake

@@ -10,8 +10,9 @@ from apps.services.models import Service
 from apps.shelf.queries import toners
 from fervens_core.formula import all_formulas
 from fervens_core.hair import Tone
-from fervens_core.match import Bowl, choice_of, goal_of, match
+from fervens_core.match import Bowl, choice_of
 from fervens_core.results import read_zones
+from fervens_core.tonefit import goal_of, match
 from fervens_core.tonespots import wish_of
 
 from .conftest import open_service

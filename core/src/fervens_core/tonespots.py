@@ -13,13 +13,15 @@ from fervens_core.chair import Chair, minutes_between
 from fervens_core.findings import Findings
 from fervens_core.formula import Result, all_formulas, time_constant_min
 from fervens_core.hair import Tone
-from fervens_core.match import Choice, Match, ToneShelf, choose, lay_out
+from fervens_core.match import Choice, choose
 from fervens_core.products import TonerShade
 from fervens_core.results import ReadZone
 from fervens_core.safety import toner_block
 from fervens_core.toneevents import SHADOW
+from fervens_core.tonefit import Match
 from fervens_core.toner import deposit
 from fervens_core.tonerstate import TonerState
+from fervens_core.toneshelf import ToneShelf, lay_out
 from fervens_core.tonetiming import ToneTimes, ToTone, time_toner
 from fervens_core.uptake import Uptake, UptakeSeen, learn_uptake
 from fervens_core.wish import Wish

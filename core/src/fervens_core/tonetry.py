@@ -12,8 +12,9 @@ from fervens_core.colour import lab_hex
 from fervens_core.errors import ConflictError
 from fervens_core.formula import Formula
 from fervens_core.hair import Tone
-from fervens_core.match import Bowl, choice_of, goal_of, match
+from fervens_core.match import Bowl, choice_of
 from fervens_core.results import ReadZone, read_zones
+from fervens_core.tonefit import goal_of, match
 from fervens_core.tonerlane import LEVEL_L, STEP_MINUTES, ToneMinute, toned_hexes
 from fervens_core.tonespots import wish_of
 

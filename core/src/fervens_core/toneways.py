@@ -10,9 +10,11 @@ import numpy as np
 from fervens_core.colour import Floats, delta_e_2000, lab_hex
 from fervens_core.formula import SHARES, Formula, Result
 from fervens_core.hair import DyeHue, Tone
-from fervens_core.match import BOWLS_MAX, Choice, Match, ToneShelf, choose, goal_of, match
+from fervens_core.match import BOWLS_MAX, Choice, choose
 from fervens_core.products import DyeFamily
 from fervens_core.results import ReadZone
+from fervens_core.tonefit import Match, goal_of, match
+from fervens_core.toneshelf import ToneShelf
 from fervens_core.tonespots import Spot
 from fervens_core.toning import dye_shares
 from fervens_core.wish import Wish

@@ -79,7 +79,6 @@ const changed = async () => {
                 <button
                   type="button"
                   class="flex min-h-14 w-full items-center gap-3 py-1.5 text-left hover:bg-raised"
-                  :aria-label="`${p.name}, change`"
                   @click="opened = p"
                 >
                   <span
