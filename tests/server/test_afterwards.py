@@ -38,7 +38,7 @@ def run(actor, *, file=True, client=None, levels=(8, 7.5), zones=ZONES, toner=Tr
         actor.event(sid, "ReadingTaken", minutes_ago=30 - i, zone_key=key, level=6.5, mode="wiped")
         actor.event(sid, "Rinsed", minutes_ago=15 - i, zone_key=key)
         actor.event(sid, "ReadingTaken", minutes_ago=12 - i, zone_key=key, level=level, mode="dry", lab=[66, 12, 44])
-    actor.event(sid, "ReviewFinished", minutes_ago=10)
+    actor.event(sid, "ReviewFinished", minutes_ago=12 - len(zones))
     if toner:
         fog = next(t["key"] for t in actor.get("/shelf")["toners"] if t["name"] == "Wash 9")
         on = {"shade_key": fog, "shade_name": "Wash 9", "minutes": 6, "product_g": 12, "developer_g": 0}
@@ -76,6 +76,50 @@ def test_paper_is_a4_or_letter(owner, paper, size):
         ]
         assert (round(page.mediabox.width), round(page.mediabox.height)) == size
     assert owner.get(f"/services/{sid}/card.pdf?paper=a3", 422)["field"] == "paper"
+
+
+def test_a_long_card_runs_over_pages_and_ends_with_its_caution(owner):
+    many = [ZONES[0] | {"key": f"z{i}", "name": f"Part {i}"} for i in range(10)]
+    sid = run(owner, zones=many, levels=(8,) * 10, toner=False, file=False)
+    owner.event(sid, "ServiceClosed", worked="steady hands " * 140, change="begin sooner " * 140)
+    pages = PdfReader(io.BytesIO(owner.browser.get(f"/api/services/{sid}/card.pdf").content)).pages
+    texts = [p.extract_text() for p in pages]
+    assert len(texts) == 2
+    assert [i for i in range(10) if f"Part {i}" not in texts[0]] == []
+    assert " ".join(texts).count("steady hands") == 140
+    assert "Professional use" in texts[-1]
+
+
+def test_an_open_service_has_a_card_and_no_sheet_of_a_next_visit(owner):
+    sid = run(owner, file=False)
+    assert "not filed yet" in pdf_text(owner.browser.get(f"/api/services/{sid}/card.pdf"))
+    assert "Before the next visit" not in pdf_text(owner.browser.get(f"/api/services/{sid}/take-home.pdf"))
+
+
+def test_a_zone_lightened_twice_counts_its_load_once_a_visit(owner):
+    sid = run(owner, file=False, toner=False, levels=(6.5, 8))
+    again = {"zone_keys": ["crown"], "volumes": [10], "levels": [6.5], "is_label_read": True}
+    events = owner.get(f"/services/{sid}/log")["lines"]
+    reviewed = next(e for e in events if "Review" in e["text"])
+    owner.post(
+        f"/services/{sid}/events",
+        {
+            "event_id": str(uuid4()),
+            "kind": "EventVoided",
+            "occurred_at": timezone.now().isoformat(),
+            "data": {"event_id": reviewed["event_id"]},
+        },
+    )
+    owner.event(sid, "LighteningResumed", minutes_ago=9, **again)
+    owner.event(sid, "ApplicationStarted", minutes_ago=8, zone_key="crown.again", volume_strength=10)
+    owner.event(sid, "ApplicationFinished", minutes_ago=7, zone_key="crown.again")
+    owner.event(sid, "Rinsed", minutes_ago=1, zone_key="crown.again")
+    owner.event(sid, "ServiceClosed")
+    client = str(Service.objects.get(pk=sid).client_id)
+    load = next(x for x in owner.get(f"/clients/{client}/history")["loads"] if x["name"].startswith("Crown"))
+    assert load["services"] == 1
+    assert load["minutes"] == pytest.approx(35 + 7, abs=0.5)
+    assert load["volume_minutes"] == pytest.approx(35 * 20 + 7 * 10, abs=20)
 
 
 def test_the_take_home_sheet_tells_no_internals(owner):

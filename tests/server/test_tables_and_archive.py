@@ -292,15 +292,15 @@ def test_hostile_archives_are_refused_with_a_word_and_nothing_half_done(owner, e
 
 
 def test_an_entry_that_lies_about_its_size_is_stopped(owner, empty, monkeypatch):
-    from apps.records import archive
+    from apps.records import archive_in
 
     full_studio(owner)
     good = archive_of(owner)
     new = empty()
-    monkeypatch.setattr(archive, "ENTRY_MAX", 20)
+    monkeypatch.setattr(archive_in, "ENTRY_MAX", 20)
     assert "at most 20 bytes" in bring_in(new, good).json()["detail"]
     monkeypatch.undo()
-    monkeypatch.setattr(archive, "LINE_MAX", 50)
+    monkeypatch.setattr(archive_in, "LINE_MAX", 50)
     assert "services.jsonl, line 1" in bring_in(new, good).json()["detail"]
     assert counts() == [0, 0, 0, 0, 0]
 

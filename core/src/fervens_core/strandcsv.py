@@ -2,13 +2,11 @@
 
 from __future__ import annotations
 
-import csv
-import io
 from collections.abc import Mapping
 from dataclasses import replace
 
-from fervens_core.cells import cell
-from fervens_core.errors import CoreError, LimitError
+from fervens_core.cells import cell, read_table, table
+from fervens_core.errors import LimitError
 from fervens_core.hair import Covering, Hair
 from fervens_core.products import Lightener
 from fervens_core.quantities import check_range
@@ -38,9 +36,7 @@ def _number(value: float | None) -> str:
 
 def strands_to_csv(strands: tuple[Strand, ...]) -> str:
     """CSV of strands, RFC 4180 line ends; a strand without readings has one line with empty minute, level and mode."""
-    out = io.StringIO()
-    writer = csv.writer(out)
-    writer.writerow(COLUMNS)
+    rows: list[list[str]] = []
     for s in strands:
         head = [
             cell(s.key),
@@ -54,10 +50,10 @@ def strands_to_csv(strands: tuple[Strand, ...]) -> str:
             _number(s.stretch_after_percent),
         ]
         for r in s.readings:
-            writer.writerow([*head, _number(r.minutes), _number(r.level), r.mode.value])
+            rows.append([*head, _number(r.minutes), _number(r.level), r.mode.value])
         if not s.readings:
-            writer.writerow([*head, "", "", ""])
-    return out.getvalue()
+            rows.append([*head, "", "", ""])
+    return table(COLUMNS, rows)
 
 
 def _parse(line: int, row: Mapping[str, str | None], column: str, low: float, high: float) -> float | None:
@@ -87,23 +83,9 @@ def strands_from_csv(text: str, lighteners: Mapping[str, Lightener]) -> tuple[St
     Raises:
         LimitError: naming the line, the column, the limit and the value.
     """
-    if len(text) > CSV_MAX_CHARS:
-        raise LimitError("file", f"at most {CSV_MAX_CHARS} characters", len(text))
-    reader = csv.DictReader(io.StringIO(text.removeprefix("\ufeff")), restval=None, restkey="more")
-    try:
-        header = [h.strip() for h in reader.fieldnames or []]
-        reader.fieldnames = header
-        if sorted(header) != sorted(COLUMNS):
-            raise LimitError("line 1", f"the columns {', '.join(COLUMNS)}", ", ".join(header)[:120])
-        made: dict[str, Strand] = {}
-        for row in reader:
-            line = reader.line_num
-            if "more" in row or any(row[c] is None for c in COLUMNS):
-                cells = sum(v is not None for v in row.values())
-                raise LimitError(f"line {line}", f"{len(COLUMNS)} cells", cells)
-            _take_row(line, row, lighteners, made)
-    except csv.Error as error:
-        raise CoreError("bad_csv", f"line {reader.line_num}: not CSV ({error}).") from error
+    made: dict[str, Strand] = {}
+    for line, row in read_table(text, COLUMNS, CSV_MAX_CHARS):
+        _take_row(line, row, lighteners, made)
     if len(made) > STRANDS_MAX:
         raise LimitError("strand", f"at most {STRANDS_MAX} strands", len(made))
     return tuple(made.values())

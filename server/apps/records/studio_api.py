@@ -17,7 +17,7 @@ from pydantic import Field
 from apps.clients import queries as client_queries
 from apps.clients.api import ClientOut
 from apps.common.problems import ERRORS, Problem
-from apps.records import archive, calendar, erasure, learning, requests, tables
+from apps.records import archive, archive_in, calendar, erasure, learning, requests, tables
 from apps.records.api import as_file
 from apps.services.schemas import CsvOut
 from apps.shelf import queries as shelf
@@ -221,7 +221,7 @@ def read_archive(request: HttpRequest) -> FileResponse:
 @router.post("/archive", response={201: ArchiveIn, ERRORS: Problem})
 def take_archive(request: HttpRequest, file: File[UploadedFile]) -> tuple[int, ArchiveIn]:
     """An archive becomes this studio, which must be empty; all or nothing."""
-    return 201, ArchiveIn(**archive.read_archive(member_of(request), file, file.size or 0))
+    return 201, ArchiveIn(**archive_in.read_archive(member_of(request), file, file.size or 0))
 
 
 @router.get("/clients/{client_id}/archive", response={200: None, ERRORS: Problem})
