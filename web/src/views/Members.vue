@@ -117,7 +117,7 @@ const setPassword = async (m: Schemas['MemberOut']) => {
           >
             Password</button
           ><button type="button" class="btn !min-h-11 px-3" @click="active(m)">
-            {{ m.is_active ? 'Put out' : 'Let in' }}
+            {{ m.is_active ? 'Suspend' : 'Let in again' }}
           </button>
           <form v-if="passwordOf === m.id" class="flex w-full gap-2" @submit.prevent="setPassword(m)">
             <label class="sr-only" :for="`pass-${m.id}`">New password</label

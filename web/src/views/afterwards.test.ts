@@ -277,7 +277,7 @@ describe('the studio', () => {
   it('puts a member out, gives a password, and says what was refused', async () => {
     answers.members = [member]
     const wrapper = await show(Members, { isLocked: false })
-    await button(wrapper, 'Put out').trigger('click')
+    await button(wrapper, 'Suspend').trigger('click')
     await flushPromises()
     expect(calls.changeMember).toHaveBeenCalledWith(7, { is_active: false })
     await button(wrapper, 'Password').trigger('click')
