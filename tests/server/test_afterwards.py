@@ -256,6 +256,20 @@ def test_starting_again_needs_something_filed_and_a_sensible_day(owner, stranger
     assert owner.post(f"/clients/{client}/again", {"after": theirs}, 404)["code"] == "not_found"
 
 
+def test_a_visit_that_has_not_begun_is_cancelled_and_one_that_has_is_not(owner, assistant, stranger):
+    sid = run(owner)
+    client = str(Service.objects.get(pk=sid).client_id)
+    made = owner.post(f"/clients/{client}/again", {}, 201)["service_id"]
+    assert assistant.ask("DELETE", f"/services/{made}", None, 403)["code"] == "not_allowed"
+    assert stranger.ask("DELETE", f"/services/{made}", None, 404)["code"] == "not_found"
+    assert owner.ask("DELETE", f"/services/{made}") == {"client_id": client}
+    assert not Service.objects.filter(pk=made).exists()
+    assert owner.ask("DELETE", f"/services/{sid}", None, 409)["code"] == "already_begun"
+    begun = owner.post(f"/clients/{client}/again", {}, 201)["service_id"]
+    owner.event(begun, "CautionAcknowledged", caution="professional_use")
+    assert owner.ask("DELETE", f"/services/{begun}", None, 409)["code"] == "already_begun"
+
+
 def test_growth_is_the_clients_own_or_the_studios(owner):
     sid = run(owner)
     Service.objects.filter(pk=sid).update(starts_at=timezone.now() - dt.timedelta(days=30.44))

@@ -10,12 +10,13 @@ from django.utils import timezone
 from ninja import Router
 
 from apps.common.problems import ERRORS, Problem
-from apps.services import actions, present, present_chair, queries
+from apps.services import actions, comingback, present, present_chair, queries
 from apps.services.colour_reader import measure
 from apps.services.kept_board import board_answer, board_now
 from apps.services.reading import consultation_of
 from apps.services.schemas import (
     BoardOut,
+    CancelledOut,
     ConsultationIn,
     DayOut,
     EventIn,
@@ -101,6 +102,12 @@ def start_service(request: HttpRequest, payload: ServiceIn) -> tuple[int, Servic
 def read_service(request: HttpRequest, service_id: UUID) -> ServiceOut:
     """A service and its consultation."""
     return present.service_out(queries.load(queries.get(member_of(request), service_id)))
+
+
+@router.delete("/services/{service_id}", response={200: CancelledOut, ERRORS: Problem})
+def cancel_visit(request: HttpRequest, service_id: UUID) -> CancelledOut:
+    """Take a visit that has not begun out of the diary."""
+    return CancelledOut(client_id=comingback.cancel_visit(member_of(request), service_id))
 
 
 @router.put("/services/{service_id}/consultation", response={200: ServiceOut, ERRORS: Problem})

@@ -8,6 +8,7 @@ from typing import Any
 from uuid import UUID
 
 from django.db import transaction
+from django.shortcuts import get_object_or_404
 from django.utils import timezone
 
 from apps.clients import queries as client_queries
@@ -21,6 +22,7 @@ from apps.shelf.adapters import lightener_value
 from apps.shelf.queries import developers
 from apps.studio.actions import audit
 from apps.studio.models import Membership
+from apps.studio.policies import require_lead
 from fervens_core.chairtime import chair_time, total_min
 from fervens_core.errors import ConflictError, CoreError, LimitError
 from fervens_core.nextvisit import REST_DAYS, NextVisit, propose_visit
@@ -192,3 +194,16 @@ def start_from(
     row.zones.bulk_create([zone_row(row, z, i) for i, z in enumerate(zones)])
     audit(member, "service started from the last", row.pk)
     return queries.get(member, row.pk)
+
+
+@transaction.atomic
+def cancel_visit(member: Membership, service_id: UUID) -> UUID:
+    """Take a visit that has not begun out of the diary; its client's id. Raises ConflictError once it has."""
+    row = get_object_or_404(queries.of_studio(member).select_for_update(), pk=service_id)
+    require_lead(member, "cancel a visit")
+    if row.step != Step.CONSULTATION.value or row.events.exists():
+        raise ConflictError("already_begun", "Something has been done in this service; its log stays. File it instead.")
+    client_id: UUID = row.client_id
+    row.delete()
+    audit(member, "visit cancelled", service_id)
+    return client_id

@@ -446,3 +446,9 @@ class FileOut(Schema):
 
     document: dict[str, Any]
     file_name: str
+
+
+class CancelledOut(Schema):
+    """Whose visit was cancelled."""
+
+    client_id: UUID

@@ -97,6 +97,7 @@ export const takeColours = async (id: string, text: string) =>
   data(await api.POST('/api/services/{service_id}/colours', { ...service(id), body: { text, mode: 'dry' } }))
 export const startAgain = async (id: string, body: Schemas['AgainIn']) =>
   data(await api.POST('/api/clients/{client_id}/again', { ...client(id), body }))
+export const cancelVisit = async (id: string) => data(await api.DELETE('/api/services/{service_id}', service(id)))
 export const eraseClient = async (id: string, typed_name: string) =>
   data(await api.POST('/api/clients/{client_id}/erase', { ...client(id), body: { typed_name } }))
 

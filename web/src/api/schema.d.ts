@@ -342,7 +342,11 @@ export interface paths {
         get: operations["apps_services_api_read_service"];
         put?: never;
         post?: never;
-        delete?: never;
+        /**
+         * Cancel Visit
+         * @description Take a visit that has not begun out of the diary.
+         */
+        delete: operations["apps_services_api_cancel_visit"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2395,6 +2399,17 @@ export interface components {
             client_id: string;
             /** Starts At */
             starts_at?: string | null;
+        };
+        /**
+         * CancelledOut
+         * @description Whose visit was cancelled.
+         */
+        CancelledOut: {
+            /**
+             * Client Id
+             * Format: uuid
+             */
+            client_id: string;
         };
         /**
          * ConsultationIn
@@ -6528,6 +6543,73 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ServiceOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_api_cancel_visit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CancelledOut"];
                 };
             };
             /** @description Unauthorized */

@@ -2,7 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { afterwards, startAgain } from '../api/afterwards'
+import { afterwards, cancelVisit, startAgain } from '../api/afterwards'
 import { clock as clockText, dayName } from '../lib/time'
 import { useNotices } from '../stores/notices'
 
@@ -34,12 +34,21 @@ const book = async () => {
       after: props.serviceId,
     })
     await client.invalidateQueries()
-    notices.say(`Booked for ${dayName(made.starts_at)}.`)
+    notices.say(`Booked for ${dayName(made.starts_at)}.`, () => void cancel(made.service_id))
     await query.refetch()
   } catch (error) {
     notices.fail(error)
   } finally {
     isBusy.value = false
+  }
+}
+const cancel = async (id: string) => {
+  try {
+    await cancelVisit(id)
+    await client.invalidateQueries()
+    notices.say('The visit is cancelled.')
+  } catch (error) {
+    notices.fail(error)
   }
 }
 const open = (id: string) => void router.push({ name: 'consultation', params: { id } })
@@ -75,6 +84,7 @@ const open = (id: string) => void router.push({ name: 'consultation', params: { 
               Booked: {{ dayName(b.starts_at) }} <span class="num">{{ clockText(b.starts_at) }}</span>
             </button>
             <a class="btn" :href="`/api/services/${b.service_id}/visit.ics`" download>For a diary</a>
+            <button type="button" class="btn" @click="cancel(b.service_id)">Cancel it</button>
           </li>
         </ul>
       </div>

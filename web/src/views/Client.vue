@@ -2,12 +2,13 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
-import { afterwards, startAgain } from '../api/afterwards'
+import { afterwards, cancelVisit, startAgain } from '../api/afterwards'
 import type { Schemas } from '../api/client'
 import { queries, startService } from '../api/queries'
 import { levelText } from '../lib/time'
 import VisitBars from '../parts/VisitBars.vue'
 import Wait from '../parts/Wait.vue'
+import { useClock } from '../stores/clock'
 import { useNotices } from '../stores/notices'
 import ClientFacts from './ClientFacts.vue'
 import EraseSheet from './EraseSheet.vue'
@@ -16,6 +17,7 @@ const route = useRoute()
 const router = useRouter()
 const id = String(route.params.id)
 const notices = useNotices()
+const clock = useClock()
 const client = useQueryClient()
 const query = useQuery(queries.client(id))
 const past = useQuery(afterwards.history(id))
@@ -32,6 +34,15 @@ const open = async (make: () => Promise<string>) => {
     notices.fail(error)
   } finally {
     isBusy.value = false
+  }
+}
+const cancel = async (service: string) => {
+  try {
+    await cancelVisit(service)
+    await client.invalidateQueries()
+    notices.say('The visit is cancelled.')
+  } catch (error) {
+    notices.fail(error)
   }
 }
 const again = () => open(async () => (await startAgain(id, {})).service_id)
@@ -111,9 +122,9 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
               No visits yet. Start a new service and it stands here, painted.
             </p>
             <ol v-else>
-              <li v-for="s in history.services" :key="s.id" class="border-t border-line">
+              <li v-for="s in history.services" :key="s.id" class="flex items-center gap-3 border-t border-line">
                 <RouterLink
-                  class="grid items-center gap-x-5 gap-y-1 py-3 hover:bg-raised sm:grid-cols-[104px_minmax(0,1fr)_auto]"
+                  class="grid min-w-0 grow items-center gap-x-5 gap-y-1 py-3 hover:bg-raised sm:grid-cols-[104px_minmax(0,1fr)_auto]"
                   :to="{ name: s.step === 'record' ? 'record' : 'service', params: { id: s.id } }"
                 >
                   <span class="num text-lg">{{ date(s.starts_at) }}</span>
@@ -134,6 +145,14 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
                     :label="`${s.lanes.length} zones, before above, reached below`"
                   />
                 </RouterLink>
+                <button
+                  v-if="s.step === 'consultation' && new Date(s.starts_at).getTime() > clock.now"
+                  type="button"
+                  class="btn !min-h-11 shrink-0"
+                  @click="cancel(s.id)"
+                >
+                  Cancel it
+                </button>
               </li>
             </ol>
           </section>

@@ -41,7 +41,16 @@ vi.mock('../api/afterwards', () => {
     retry: false,
   })
   const names = ['history', 'next', 'search', 'week', 'stock', 'learning', 'members', 'links', 'studio', 'requestForm']
-  const does = ['startAgain', 'addPhoto', 'removePhoto', 'eraseClient', 'previewClients', 'takeClients', 'takeArchive']
+  const does = [
+    'startAgain',
+    'cancelVisit',
+    'addPhoto',
+    'removePhoto',
+    'eraseClient',
+    'previewClients',
+    'takeClients',
+    'takeArchive',
+  ]
   const more = ['readClientsCsv', 'makeLink', 'revokeLink', 'addMember', 'changeMember', 'carryLearnt', 'undoLearnt']
   const rest = ['addProduct', 'changeProduct', 'removeProduct', 'sendRequest']
   return {
@@ -108,6 +117,17 @@ describe('the next visit', () => {
       after: 's',
     })
     expect(said()[0]).toContain('Booked for')
+  })
+  it('is taken back from the notice, or from the list', async () => {
+    answers.next = { proposal, formulas: [], booked: [{ service_id: 'b', starts_at: '2026-03-29T09:00:00Z' }] }
+    vi.mocked(calls.startAgain).mockResolvedValue({ service_id: 'n', starts_at: '2026-03-29T09:00:00Z' })
+    const wrapper = await show(NextVisit, { serviceId: 's', clientId: 'c' })
+    await wrapper.get('form').trigger('submit')
+    await flushPromises()
+    useNotices().list[0]!.undo!()
+    await button(wrapper, 'Cancel it').trigger('click')
+    await flushPromises()
+    expect(vi.mocked(calls.cancelVisit).mock.calls).toEqual([['n'], ['b']])
   })
   it('says what was refused and stays', async () => {
     vi.mocked(calls.startAgain).mockRejectedValue(refused('starts_at: must be later.'))
