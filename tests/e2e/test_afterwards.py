@@ -142,8 +142,9 @@ def test_a_request_lands_in_the_week_as_a_draft(signed_in, address, browser, bro
     assert Client.objects.filter(name="Nia Vale").count() == 1
     assert Photo.objects.filter(service__client__name="Nia Vale").count() == 1
     page.get_by_role("link", name="Fervens, to the day").click()
-    page.get_by_role("button", name="Day after").click()
-    page.get_by_role("link", name=re.compile("Nia Vale")).click()
+    waits = page.get_by_role("region", name="For the desk")
+    expect(waits).to_contain_text("Request, Nia Vale:")
+    waits.get_by_role("link", name="Look at it").click()
     page.wait_for_url("**/consultation")
     expect(page.get_by_text(re.compile(r"60 .*booked|booked.* 60|is booked")).first).to_be_visible()
     page.goto(f"{address}/studio")

@@ -52,6 +52,7 @@ BODIES = {
     "/api/services/{service_id}/photos": {},
     "/api/services/{service_id}/colours": {"text": "CGATS.17"},
     "/api/clients/{client_id}/again": {},
+    "/api/services/{service_id}/reminder": {},
     "/api/clients/{client_id}/erase": {"typed_name": "x"},
     "/api/stock/{kind}": {"name": "X", "volume_strength": 12},
     "/api/stock/{kind}/{key}": {"name": "X"},

@@ -347,6 +347,30 @@ def test_a_request_lands_as_a_draft_with_its_time_against_the_slot(owner):
     assert [(v["client_name"], v["source"], v["booked_min"]) for v in week["visits"]] == [("Nia Vale", "request", 60)]
 
 
+def test_a_new_request_waits_on_every_day_until_it_is_worked_on(owner):
+    path = owner.post("/links", {"kind": "request"}, 201)["path"]
+    ask_for_a_visit(path)
+    (waiting,) = owner.get("/day")["requests"]
+    assert waiting["client_name"] == "Nia Vale"
+    consult(owner, owner.get(f"/services/{waiting['service_id']}"))
+    assert owner.get("/day")["requests"] == []
+
+
+def test_reminders_fall_due_three_weeks_before_and_are_noted(owner):
+    sid = run(owner)
+    client = str(Service.objects.get(pk=sid).client_id)
+    for days in (1, 10, 20, 30):
+        at = timezone.now() + dt.timedelta(days=days)
+        owner.post(f"/clients/{client}/again", {"starts_at": at.isoformat()}, 201)
+    due = owner.get("/day")["reminders"]
+    assert [round((dt.datetime.fromisoformat(r["starts_at"]) - timezone.now()).days) for r in due] == [9, 19]
+    assert "violet" in due[0]["text"]
+    owner.put(f"/services/{due[0]['service_id']}/reminder", {})
+    assert [r["service_id"] for r in owner.get("/day")["reminders"]] == [due[1]["service_id"]]
+    owner.put(f"/services/{due[0]['service_id']}/reminder", {"is_sent": False})
+    assert len(owner.get("/day")["reminders"]) == 2
+
+
 @pytest.mark.parametrize(
     ("change", "field"),
     [

@@ -72,7 +72,7 @@ def test_clients_come_in_bounded_pages(owner, studio):
 def test_queries_do_not_grow_with_rows(owner, django_assert_max_num_queries):
     for _ in range(5):
         service = to_plan(owner)
-    with django_assert_max_num_queries(7):
+    with django_assert_max_num_queries(9):
         assert len(owner.get("/day")["services"]) == 5
     for path, most in (("", 9), ("/plan", 9), ("/board", 9), ("/review", 9), ("/tone", 9), ("/record", 12)):
         with django_assert_max_num_queries(most):

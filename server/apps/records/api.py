@@ -50,6 +50,8 @@ def as_file(body: bytes, kind: str, name: str, *, is_shown: bool = False) -> Htt
     answer["Content-Disposition"] = f'{"inline" if is_shown else "attachment"}; filename="{plain}"'
     answer["Cache-Control"] = "private, no-store"
     answer["X-Content-Type-Options"] = "nosniff"
+    if kind == "application/pdf":
+        answer._csp_exempt = True  # type: ignore[attr-defined]  # a browser's own viewer is an object; there is no script
     return answer
 
 

@@ -57,6 +57,8 @@ def read_day(request: HttpRequest, day: dt.date | None = None) -> DayOut:
         day=wanted,
         services=[present.day_service(r, now) for r in queries.of_day(member, wanted)],
         patch_tests=[present.patch_test_out(c, now) for c in queries.patch_tests(member, now)],
+        requests=[present.visit_out(s) for s in queries.open_requests(member, now)],
+        reminders=[present.reminder_out(s) for s in queries.reminders_due(member, now)],
         server_now=now,
     )
 

@@ -207,3 +207,13 @@ def cancel_visit(member: Membership, service_id: UUID) -> UUID:
     row.delete()
     audit(member, "visit cancelled", service_id)
     return client_id
+
+
+@transaction.atomic
+def note_reminder(member: Membership, service_id: UUID, *, is_sent: bool) -> Service:
+    """The client was told what to stop before the visit; or was not after all."""
+    row = get_object_or_404(queries.of_studio(member).select_for_update(), pk=service_id)
+    row.reminded_at = timezone.now() if is_sent else None
+    row.save(update_fields=["reminded_at"])
+    audit(member, "client reminded" if is_sent else "reminder taken back", service_id)
+    return row

@@ -38,6 +38,12 @@ class VisitAt(Schema):
     starts_at: dt.datetime
 
 
+class ReminderIn(Schema):
+    """Whether the client was told."""
+
+    is_sent: bool = True
+
+
 class NextOut(Schema):
     """The visit to propose after a filed service, the visits left to its wish, and what is booked already."""
 
@@ -197,6 +203,13 @@ def start_again(request: HttpRequest, client_id: UUID, payload: AgainIn) -> tupl
         after=payload.after,
     )
     return 201, VisitAt(service_id=row.pk, starts_at=row.starts_at)
+
+
+@router.put("/services/{service_id}/reminder", response={200: VisitAt, ERRORS: Problem})
+def note_reminder(request: HttpRequest, service_id: UUID, payload: ReminderIn) -> VisitAt:
+    """Note that the client was reminded, or take it back."""
+    row = comingback.note_reminder(member_of(request), service_id, is_sent=payload.is_sent)
+    return VisitAt(service_id=row.pk, starts_at=row.starts_at)
 
 
 @router.get("/clients/{client_id}/history", response={200: HistoryOut, ERRORS: Problem})

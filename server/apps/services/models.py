@@ -35,6 +35,7 @@ class Service(models.Model):
     toner_idea = models.CharField(max_length=60, blank=True)
     source = models.CharField(max_length=20, blank=True, help_text="request, last time, or nothing: the studio's own.")
     previous = models.ForeignKey("self", null=True, blank=True, on_delete=models.SET_NULL)
+    reminded_at = models.DateTimeField(null=True, blank=True)
     summary = models.JSONField(null=True, blank=True, help_text="What it came to, kept when it is filed.")
     revision = models.PositiveIntegerField(default=0)
     created_at = models.DateTimeField(auto_now_add=True)

@@ -17,7 +17,9 @@ from apps.services.queries import Loaded
 from apps.services.schemas import (
     CautionOut,
     DayPatchTest,
+    DayReminder,
     DayService,
+    DayVisit,
     ReviewOut,
     ServiceOut,
     StrandOut,
@@ -34,6 +36,7 @@ from fervens_core.findings import PATCH_TEST_WAIT_H, Stretch, patch_state
 from fervens_core.hair import Tone
 from fervens_core.headfile import strand_to_json, zone_to_json
 from fervens_core.lanestate import Phase
+from fervens_core.nextvisit import reminder_text
 from fervens_core.paint import curve_points, minute_grid
 from fervens_core.pigment import hair_lab
 from fervens_core.safety import Severity
@@ -121,6 +124,17 @@ def patch_test_out(client: Client, now: dt.datetime) -> DayPatchTest:
     placed = client.patch_test_placed_at or now
     due = placed + dt.timedelta(hours=PATCH_TEST_WAIT_H)
     return DayPatchTest(client_id=client.pk, client_name=client.name, placed_at=placed, due_at=due, is_due=due <= now)
+
+
+def visit_out(row: Service) -> DayVisit:
+    """A visit to come."""
+    return DayVisit(service_id=row.pk, client_name=row.client.name, starts_at=row.starts_at)
+
+
+def reminder_out(row: Service) -> DayReminder:
+    """A visit whose client is to be reminded now."""
+    text = reminder_text(timezone.localdate(row.starts_at), is_toned=True)
+    return DayReminder(**visit_out(row).dict(), text=text)
 
 
 def service_out(loaded: Loaded) -> ServiceOut:

@@ -25,13 +25,14 @@ from fervens_core.findings import Findings
 from fervens_core.formula import Formula
 from fervens_core.hair import Tone
 from fervens_core.lanestate import Phase
+from fervens_core.nextvisit import REMINDER_DAYS
 from fervens_core.options import LaneOption, lane_options
 from fervens_core.replan import bowls_to_mix
 from fervens_core.request import PlanRequest
 from fervens_core.results import lanes_today, read_zones
 from fervens_core.review import Review, make_review
 from fervens_core.safety import Caution, Severity, lightening_cautions
-from fervens_core.service import ServiceState, fold
+from fervens_core.service import ServiceState, Step, fold
 from fervens_core.strand import Strand
 from fervens_core.tonespots import choices_for
 from fervens_core.tonestep import USUAL_BOWLS, ToneStep, tone_step
@@ -43,6 +44,8 @@ DAY_MAX = 100
 VERSIONS_MAX = 50
 PATCH_TEST_OPEN_DAYS = 14
 OPEN_SINCE_H = 12
+REMIND_LEAST_DAYS = 2
+"""Later than this a reminder changes nothing any more."""
 
 
 def of_studio(member: Membership) -> QuerySet[Service]:
@@ -161,6 +164,22 @@ def patch_tests(member: Membership, now: dt.datetime) -> list[Client]:
     rows = Client.objects.filter(studio_id=member.studio_id, patch_test_result="not_done")
     since = now - dt.timedelta(days=PATCH_TEST_OPEN_DAYS)
     return list(rows.filter(patch_test_placed_at__gte=since).order_by("patch_test_placed_at")[:DAY_MAX])
+
+
+def open_requests(member: Membership, now: dt.datetime) -> list[Service]:
+    """Requests of new clients that nobody has begun to work on, the next day first."""
+    rows = of_studio(member).filter(source="request", step=Step.CONSULTATION.value, starts_at__gte=now, revision=0)
+    return list(rows.select_related("client").order_by("starts_at")[:DAY_MAX])
+
+
+def reminders_due(member: Membership, now: dt.datetime) -> list[Service]:
+    """Booked visits whose client is to be reminded now: within three weeks, not begun, not reminded yet."""
+    until = now + dt.timedelta(days=REMINDER_DAYS[0])
+    soon = now + dt.timedelta(days=REMIND_LEAST_DAYS)
+    rows = of_studio(member).filter(
+        step=Step.CONSULTATION.value, reminded_at=None, starts_at__gte=soon, starts_at__lte=until
+    )
+    return list(rows.exclude(source="request").select_related("client").order_by("starts_at")[:DAY_MAX])
 
 
 def chair(loaded: Loaded, now: dt.datetime) -> Chair | None:

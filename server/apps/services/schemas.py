@@ -265,12 +265,28 @@ class DayPatchTest(Schema):
     is_due: bool
 
 
+class DayVisit(Schema):
+    """A visit to come, by whom and when."""
+
+    service_id: UUID
+    client_name: str
+    starts_at: dt.datetime
+
+
+class DayReminder(DayVisit):
+    """A visit whose client is to be reminded now, with the text."""
+
+    text: str
+
+
 class DayOut(Schema):
     """The services of a day, and the patch tests that wait to be read."""
 
     day: dt.date
     services: list[DayService]
     patch_tests: list[DayPatchTest]
+    requests: list[DayVisit]
+    reminders: list[DayReminder]
     server_now: dt.datetime
 
 

@@ -97,6 +97,8 @@ export const takeColours = async (id: string, text: string) =>
   data(await api.POST('/api/services/{service_id}/colours', { ...service(id), body: { text, mode: 'dry' } }))
 export const startAgain = async (id: string, body: Schemas['AgainIn']) =>
   data(await api.POST('/api/clients/{client_id}/again', { ...client(id), body }))
+export const noteReminder = async (id: string, is_sent: boolean) =>
+  data(await api.PUT('/api/services/{service_id}/reminder', { ...service(id), body: { is_sent } }))
 export const cancelVisit = async (id: string) => data(await api.DELETE('/api/services/{service_id}', service(id)))
 export const eraseClient = async (id: string, typed_name: string) =>
   data(await api.POST('/api/clients/{client_id}/erase', { ...client(id), body: { typed_name } }))

@@ -908,6 +908,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/services/{service_id}/reminder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Note Reminder
+         * @description Note that the client was reminded, or take it back.
+         */
+        put: operations["apps_services_comingback_api_note_reminder"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{client_id}/history": {
         parameters: {
             query?: never;
@@ -2253,6 +2273,10 @@ export interface components {
             services: components["schemas"]["DayService"][];
             /** Patch Tests */
             patch_tests: components["schemas"]["DayPatchTest"][];
+            /** Requests */
+            requests: components["schemas"]["DayVisit"][];
+            /** Reminders */
+            reminders: components["schemas"]["DayReminder"][];
             /**
              * Server Now
              * Format: date-time
@@ -2283,6 +2307,26 @@ export interface components {
             due_at: string;
             /** Is Due */
             is_due: boolean;
+        };
+        /**
+         * DayReminder
+         * @description A visit whose client is to be reminded now, with the text.
+         */
+        DayReminder: {
+            /**
+             * Service Id
+             * Format: uuid
+             */
+            service_id: string;
+            /** Client Name */
+            client_name: string;
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+            /** Text */
+            text: string;
         };
         /**
          * DayService
@@ -2319,6 +2363,24 @@ export interface components {
             level_from: number | null;
             /** Level To */
             level_to: number | null;
+        };
+        /**
+         * DayVisit
+         * @description A visit to come, by whom and when.
+         */
+        DayVisit: {
+            /**
+             * Service Id
+             * Format: uuid
+             */
+            service_id: string;
+            /** Client Name */
+            client_name: string;
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
         };
         /**
          * HeadOut
@@ -4548,6 +4610,17 @@ export interface components {
             booked_min?: number | null;
             /** After */
             after?: string | null;
+        };
+        /**
+         * ReminderIn
+         * @description Whether the client was told.
+         */
+        ReminderIn: {
+            /**
+             * Is Sent
+             * @default true
+             */
+            is_sent: boolean;
         };
         /**
          * HistoryOut
@@ -8752,6 +8825,77 @@ export interface operations {
         responses: {
             /** @description Created */
             201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitAt"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_comingback_api_note_reminder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReminderIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -7,6 +7,7 @@ import type { Schemas } from '../api/client'
 import { changeClient, importFile, queries } from '../api/queries'
 import { FileError, readText } from '../lib/files'
 import { clock as clockText, countdown, dayName, isoDay, levelText, minutesUntil } from '../lib/time'
+import DayWaits from '../parts/DayWaits.vue'
 import FindBox from '../parts/FindBox.vue'
 import HairBundle from '../parts/HairBundle.vue'
 import Wait from '../parts/Wait.vue'
@@ -126,6 +127,11 @@ const shift = (days: number) => {
       /></label>
       <button type="button" class="btn btn-act" @click="isNewOpen = true">New service</button>
     </div>
+    <DayWaits
+      v-if="isToday && !isWeek && query.data.value"
+      :requests="query.data.value.requests"
+      :reminders="query.data.value.reminders"
+    />
     <section
       v-if="isToday && !isWeek && patchTests.length"
       class="mb-3 rounded-[7px] bg-panel px-4 py-2"

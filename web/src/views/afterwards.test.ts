@@ -5,6 +5,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Component } from 'vue'
 import * as calls from '../api/afterwards'
 import { ApiError } from '../api/client'
+import DayWaits from '../parts/DayWaits.vue'
 import FindBox from '../parts/FindBox.vue'
 import NextVisit from '../parts/NextVisit.vue'
 import PhotoShelf from '../parts/PhotoShelf.vue'
@@ -44,6 +45,7 @@ vi.mock('../api/afterwards', () => {
   const does = [
     'startAgain',
     'cancelVisit',
+    'noteReminder',
     'addPhoto',
     'removePhoto',
     'eraseClient',
@@ -136,6 +138,30 @@ describe('the next visit', () => {
     await flushPromises()
     expect(said()).toEqual(['starts_at: must be later.'])
     expect(wrapper.text()).toContain('Sunday 29 March')
+  })
+})
+
+describe('what waits for the desk', () => {
+  const due = { service_id: 'v', client_name: 'Odile', starts_at: '2026-03-29T09:00:00Z', text: 'No violet shampoo.' }
+  it('is nothing to see when nothing waits', async () => {
+    expect((await show(DayWaits, { requests: [], reminders: [] })).text()).toBe('')
+  })
+  it('notes a reminder, and takes it back', async () => {
+    const wrapper = await show(DayWaits, { requests: [{ ...due, client_name: 'Nia' }], reminders: [due] })
+    expect(wrapper.text()).toContain('Request, Nia:')
+    await button(wrapper, 'Reminded').trigger('click')
+    await flushPromises()
+    useNotices().list[0]!.undo!()
+    expect(vi.mocked(calls.noteReminder).mock.calls).toEqual([
+      ['v', true],
+      ['v', false],
+    ])
+  })
+  it('shows the text when it cannot be copied', async () => {
+    const wrapper = await show(DayWaits, { requests: [], reminders: [due] })
+    await button(wrapper, 'Copy the text').trigger('click')
+    await flushPromises()
+    expect(said()).toEqual(['No violet shampoo.'])
   })
 })
 
