@@ -10,6 +10,7 @@ from django.utils import timezone
 from ninja import UploadedFile
 
 from apps.clients.models import Client
+from apps.common.telling import tell
 from apps.records.photos import add_row
 from apps.services.adapters import zone_row
 from apps.services.comingback import expected_min
@@ -96,4 +97,5 @@ def take_request(
     AuditEntry.objects.create(
         studio_id=link.studio_id, member_name="request form", act="request came in", target=str(row.pk)
     )
+    tell(link.studio_id, row.pk, "request")
     return row, expected_min(row, zones)

@@ -13,6 +13,7 @@ from django.utils import timezone
 
 from apps.clients import queries as client_queries
 from apps.clients.models import Client
+from apps.common.telling import tell
 from apps.services import queries
 from apps.services.actions import LASTING_FACTS
 from apps.services.adapters import StrandRow, choice_value, strand_data, zone_row, zone_values
@@ -193,6 +194,7 @@ def start_from(
     )
     row.zones.bulk_create([zone_row(row, z, i) for i, z in enumerate(zones)])
     audit(member, "service started from the last", row.pk)
+    tell(member.studio_id, row.pk, "booked")
     return queries.get(member, row.pk)
 
 
@@ -206,6 +208,7 @@ def cancel_visit(member: Membership, service_id: UUID) -> UUID:
     client_id: UUID = row.client_id
     row.delete()
     audit(member, "visit cancelled", service_id)
+    tell(member.studio_id, service_id, "cancelled")
     return client_id
 
 

@@ -72,7 +72,7 @@ export const useLine = defineStore('line', () => {
     }
     const keys = MOVES_ON.includes(notice.what) ? [...OF_SERVICE, 'service', 'plan'] : OF_SERVICE
     for (const key of keys) void client.invalidateQueries({ queryKey: [key, notice.service] })
-    void client.invalidateQueries({ queryKey: ['day'] })
+    for (const key of ['day', 'week']) void client.invalidateQueries({ queryKey: [key] })
   }
   let following: string | null = null
   let isCutOff = false
