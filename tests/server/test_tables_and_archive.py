@@ -333,4 +333,8 @@ def test_erasing_keeps_the_work_and_not_the_person(owner):
     for word in ("Ida Fern", "quay", "Fine bowls", "It held."):
         assert word not in whole, word
     assert owner.get("/search?text=Erased") == {"clients": [], "services": []}
+    assert "Erased client" not in {c["name"] for c in owner.get("/clients")["clients"]}
+    assert owner.ask("PATCH", f"/clients/{client}", {"name": "Ida"}, 409)["code"] == "erased"
+    assert owner.post("/services", {"client_id": client}, 409)["code"] == "erased"
+    assert owner.post(f"/clients/{client}/again", {}, 409)["code"] == "erased"
     assert "client erased" in [x["act"] for x in owner.get("/audit")["lines"]]

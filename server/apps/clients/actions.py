@@ -14,7 +14,7 @@ from apps.clients.models import Client
 from apps.clients.queries import of_studio
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from fervens_core.errors import LimitError
+from fervens_core.errors import ConflictError, LimitError
 from fervens_core.quantities import check_range, check_text
 
 OPTIONAL = {"birth_date", "patch_test_placed_at", "growth_mm_per_month"}
@@ -50,8 +50,10 @@ def add_client(member: Membership, values: dict[str, Any]) -> Client:
 
 @transaction.atomic
 def change_client(member: Membership, client_id: UUID, values: dict[str, Any]) -> Client:
-    """Correct a client's facts. Raises LimitError; 404 for another studio's client."""
+    """Correct a client's facts. Raises LimitError, ConflictError once erased; 404 for another studio's client."""
     row = get_object_or_404(of_studio(member).select_for_update(), pk=client_id)
+    if row.erased_at:
+        raise ConflictError("erased", "This client was erased; nothing can be written about them any more.")
     _apply(row, values)
     row.save()
     audit(member, "client changed", row.pk)

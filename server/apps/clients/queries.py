@@ -24,8 +24,8 @@ def get(member: Membership, client_id: UUID) -> Client:
 
 
 def find(member: Membership, *, search: str, page: int) -> tuple[int, list[Client]]:
-    """Clients whose name holds the search text: how many, and one page of them."""
-    rows = of_studio(member).order_by("name")
+    """Clients whose name holds the search text, without the erased: how many, and one page of them."""
+    rows = of_studio(member).filter(erased_at=None).order_by("name")
     if search:
         rows = rows.filter(name__icontains=search[:80])
     start = (min(max(page, 1), 10_000) - 1) * PAGE

@@ -41,6 +41,8 @@ PAST_MAX = dt.timedelta(days=2)
 def start_service(member: Membership, client_id: UUID, starts_at: dt.datetime | None) -> Service:
     """A new service for a client, with the shelf's first lightener proposed."""
     client = client_queries.get(member, client_id)
+    if client.erased_at:
+        raise ConflictError("erased", "This client was erased; add them anew.")
     lightener = Lightener.objects.filter(studio_id=member.studio_id).order_by("name").first()
     last = Service.objects.filter(studio_id=member.studio_id, client=client).order_by("-starts_at").first()
     row = Service.objects.create(

@@ -163,6 +163,8 @@ def start_from(
         ConflictError: nothing is filed yet. LimitError: a moment out of reach.
     """
     client = client_queries.get(member, client_id)
+    if client.erased_at:
+        raise ConflictError("erased", "This client was erased; add them anew.")
     last = filed(member, after) if after else last_filed(member, client.pk)
     if last is None or last.step != Step.RECORD.value or last.client_id != client.pk:
         raise ConflictError("nothing_filed", "No filed service to start from; begin a new one.")
