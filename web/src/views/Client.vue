@@ -89,7 +89,7 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
           </p>
         </div>
         <button
-          v-if="history?.can_start_again"
+          v-if="history?.can_start_again && !query.data.value.erased_at"
           type="button"
           class="btn btn-act px-6 text-lg"
           :disabled="isBusy"
@@ -98,6 +98,7 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
           Start from last time
         </button>
         <button
+          v-if="!query.data.value.erased_at"
           type="button"
           class="btn"
           :class="{ 'btn-act': history && !history.can_start_again }"
@@ -206,8 +207,11 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
               </li>
             </ul>
           </section>
-          <ClientFacts :card="query.data.value" :usual-growth="history?.growth_mm_per_month ?? 12" />
-          <div class="flex flex-wrap gap-2">
+          <p v-if="query.data.value.erased_at" class="panel">
+            Erased on {{ date(query.data.value.erased_at) }}. What was done to the hair is kept without the person.
+          </p>
+          <ClientFacts v-else :card="query.data.value" :usual-growth="history?.growth_mm_per_month ?? 12" />
+          <div v-if="!query.data.value.erased_at" class="flex flex-wrap gap-2">
             <a class="btn grow" :href="`/api/clients/${id}/archive`" download>Take out what is kept</a>
             <button type="button" class="btn grow text-stop" @click="isErasing = true">Erase</button>
           </div>
