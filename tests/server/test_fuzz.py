@@ -10,7 +10,7 @@ from conftest import picture
 from hypothesis import HealthCheck, given, settings
 from schemathesis.config import SchemathesisConfig
 
-from .test_afterwards import run
+from .whole import run
 
 ROOT = Path(__file__).parents[2]
 EXPORTED = json.loads((ROOT / "docs" / "format" / "openapi.json").read_text())

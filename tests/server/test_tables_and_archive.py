@@ -12,7 +12,7 @@ from apps.services.models import Photo, Service, ServiceEvent
 from apps.shelf.models import Lightener
 from apps.studio.models import AuditEntry, Membership, Studio
 
-from .test_afterwards import ZONES, run, send
+from .whole import ZONES, run, send
 
 HEADER = "name,birth_date,notes,has_reacted_before,patch_test_placed_on,patch_test_result"
 
