@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Schemas } from '../api/client'
 import { countdown, inMinutes, minutesUntil } from '../lib/time'
+import ActPanel from './ActPanel.vue'
 
 /** The most urgent act, alone and large; the one after it readable from afar as well; the rest small. */
 const props = defineProps<{
@@ -49,50 +50,33 @@ const isStop = computed(() => first.value?.code === 'stop')
 
 <template>
   <div class="flex flex-wrap items-stretch gap-3">
-    <section
-      class="flex min-w-0 grow basis-full flex-wrap items-center gap-x-5 gap-y-2 rounded-[7px] bg-act px-5 py-3 text-act-ink sm:flex-nowrap lg:basis-[500px]"
-      :class="{ 'outline-4 outline-signal': isDue && !isStop, '!bg-stop !text-stop-ink': isStop }"
-      aria-label="Next"
+    <ActPanel
+      :act="first"
+      :detail="detail"
+      :is-due="isDue"
+      :is-stop="isStop"
+      :timer="timer && { text: countdown(timer.minutes), caption: timer.caption }"
+      nothing="Nothing to do just now."
     >
-      <template v-if="first">
-        <span
-          v-if="first.hex"
-          class="swatch hidden h-[84px] w-[30px] shrink-0 rounded-[3px] sm:block"
-          :style="{ background: first.hex }"
-        />
-        <div class="min-w-0 grow basis-full sm:basis-auto">
-          <h2 class="text-[28px] leading-[1.08] sm:text-[38px]">{{ first.title }}</h2>
-          <p class="text-base opacity-90 sm:text-lg">{{ detail }}</p>
-        </div>
-        <p
-          v-if="timer"
-          class="shrink-0 text-center"
-          role="timer"
-          :aria-label="`${countdown(timer.minutes)} ${timer.caption}`"
-        >
-          <span class="num block text-[50px] leading-[0.95] sm:text-[64px]">{{ countdown(timer.minutes) }}</span>
-          <span class="block text-sm opacity-90">{{ timer.caption }}</span>
-        </p>
-        <button
-          v-if="canWeigh"
-          type="button"
-          class="min-h-16 shrink-0 rounded-[5px] border-2 border-act-ink px-5 text-lg font-bold"
-          @click="emit('weigh')"
-        >
-          Weigh it
-        </button>
-        <button
-          type="button"
-          class="ml-auto min-h-16 shrink-0 rounded-[5px] bg-act-ink px-5 text-lg font-bold text-act"
-          :class="{ '!bg-stop-ink !text-stop': isStop }"
-          :disabled="isBusy"
-          @click="emit('do', first)"
-        >
-          {{ verbs[first.code] }}
-        </button>
-      </template>
-      <p v-else class="text-2xl font-semibold">Nothing to do just now.</p>
-    </section>
+      <button
+        v-if="canWeigh"
+        type="button"
+        class="min-h-16 shrink-0 rounded-[5px] border-2 border-act-ink px-5 text-lg font-bold"
+        @click="emit('weigh')"
+      >
+        Weigh it
+      </button>
+      <button
+        v-if="first"
+        type="button"
+        class="ml-auto min-h-16 shrink-0 rounded-[5px] bg-act-ink px-5 text-lg font-bold text-act"
+        :class="{ '!bg-stop-ink !text-stop': isStop }"
+        :disabled="isBusy"
+        @click="emit('do', first)"
+      >
+        {{ verbs[first.code] }}
+      </button>
+    </ActPanel>
     <section
       class="panel flex grow basis-[300px] flex-col !py-2.5 lg:grow-0 lg:basis-[330px] xl:basis-[400px]"
       aria-label="Then"

@@ -2,14 +2,14 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
-import { measure, queries } from '../api/queries'
+import { queries } from '../api/queries'
 import { clock as clockText, countdown, levelText } from '../lib/time'
 import { feels, modeName, modes, stretches } from '../lib/words'
 import Choice from '../parts/Choice.vue'
 import LaneOptions from '../parts/LaneOptions.vue'
+import ReaderRead from '../parts/ReaderRead.vue'
 import Sheet from '../parts/Sheet.vue'
 import SwatchScale from '../parts/SwatchScale.vue'
-import { useNotices } from '../stores/notices'
 
 /** One zone opened: what can be done with it now, largest first. */
 const props = defineProps<{
@@ -29,11 +29,8 @@ const emit = defineEmits<{
   rinse: []
   apply: [code: string]
 }>()
-const notices = useNotices()
 const mode = ref<'wiped' | 'through_product' | 'rinsed_wet' | 'dry'>('wiped')
 const shown = ref<Schemas['Lane'] | null>(null)
-const measured = ref<Schemas['MeasuredOut'] | null>(null)
-const isMeasuring = ref(false)
 watch(
   () => props.lane,
   (lane, before) => {
@@ -41,7 +38,6 @@ watch(
     shown.value = lane
     if (lane.key === before?.key) return
     mode.value = lane.phase === 'rinsed' ? 'dry' : 'wiped'
-    measured.value = null
   },
 )
 const start = computed(() => shown.value?.start_level ?? null)
@@ -57,21 +53,6 @@ const toWall = computed(() =>
 )
 const isOn = computed(() => shown.value?.phase === 'processing' || shown.value?.phase === 'applying')
 const canRead = computed(() => shown.value?.phase === 'processing' || shown.value?.phase === 'rinsed')
-const useReader = async () => {
-  if (!shown.value) return
-  isMeasuring.value = true
-  try {
-    measured.value = await measure(props.serviceId, shown.value.key)
-  } catch (error) {
-    notices.fail(error)
-  } finally {
-    isMeasuring.value = false
-  }
-}
-const takeMeasured = () => {
-  if (measured.value) emit('read', measured.value.level, mode.value, [...measured.value.lab])
-  measured.value = null
-}
 const learnt = computed(() => {
   const lane = shown.value
   if (!lane || lane.phase === 'waiting') return ''
@@ -151,24 +132,13 @@ const learnt = computed(() => {
           is-large
           @update:model-value="(level) => emit('read', level, mode, [])"
         />
-        <div v-if="hasReader" class="flex flex-wrap items-center gap-3">
-          <button type="button" class="btn" :disabled="isMeasuring" @click="useReader">
-            {{ isMeasuring ? 'Measuring …' : measured ? 'Measure again' : 'Use the colour reader' }}
-          </button>
-          <template v-if="measured">
-            <span class="flex overflow-hidden rounded-[3px]" aria-hidden="true"
-              ><span class="swatch h-9 w-9" :style="{ background: measured.hex }" /><span
-                class="swatch h-9 w-9"
-                :style="{ background: measured.level_hex }"
-            /></span>
-            <span
-              >looks like <b class="num text-lg">{{ measured.level.toFixed(1) }}</b><span class="num text-soft"
-                >, ΔE {{ measured.delta_e.toFixed(1) }}</span
-              ></span
-            >
-            <button type="button" class="btn btn-act" :disabled="isBusy" @click="takeMeasured">Note it</button>
-          </template>
-        </div>
+        <ReaderRead
+          v-if="hasReader"
+          :service-id="serviceId"
+          :lane-key="shown.key"
+          :is-busy="isBusy"
+          @note="(level, lab) => emit('read', level, mode, lab)"
+        />
         <button
           v-if="shown.phase === 'processing'"
           type="button"

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
-import type { Schemas } from '../api/client'
-import { measure, queries } from '../api/queries'
+import { queries } from '../api/queries'
 import { feels, restAmounts, rests, stretches, warmths } from '../lib/words'
 import Choice from '../parts/Choice.vue'
+import ReaderRead from '../parts/ReaderRead.vue'
 import Sheet from '../parts/Sheet.vue'
 import SwatchScale from '../parts/SwatchScale.vue'
-import { useNotices } from '../stores/notices'
 
 /** Reading what a rinsed zone became: beside its own painted scale, with what else shows on it. */
 export interface ZoneToRead {
@@ -24,14 +23,11 @@ const emit = defineEmits<{
   read: [values: Record<string, unknown>]
   note: [values: { elasticity?: string; scalp?: string }]
 }>()
-const notices = useNotices()
 const shown = ref<ZoneToRead | null>(null)
 const mode = ref<'rinsed_wet' | 'dry'>('dry')
 const warmth = ref<'-1' | '0' | '1'>('0')
 const rest = ref<'' | 'green' | 'blue' | 'violet' | 'red'>('')
 const amount = ref<'0.25' | '0.5' | '1'>('0.5')
-const measured = ref<Schemas['MeasuredOut'] | null>(null)
-const isMeasuring = ref(false)
 watch(
   () => props.zone,
   (zone) => {
@@ -39,7 +35,6 @@ watch(
     shown.value = zone
     warmth.value = '0'
     rest.value = ''
-    measured.value = null
   },
 )
 const start = computed(() => shown.value?.before_level ?? null)
@@ -59,17 +54,6 @@ const send = (level: number, lab: readonly number[] = []) =>
     rest_amount: rest.value ? Number(amount.value) : 0,
     ...(shown.value?.is_kept ? { is_kept: true } : {}),
   })
-const useReader = async () => {
-  if (!shown.value) return
-  isMeasuring.value = true
-  try {
-    measured.value = await measure(props.serviceId, shown.value.key)
-  } catch (error) {
-    notices.fail(error)
-  } finally {
-    isMeasuring.value = false
-  }
-}
 </script>
 
 <template>
@@ -101,29 +85,13 @@ const useReader = async () => {
         is-large
         @update:model-value="(level) => send(level)"
       />
-      <div v-if="hasReader" class="flex flex-wrap items-center gap-3">
-        <button type="button" class="btn" :disabled="isMeasuring" @click="useReader">
-          {{ isMeasuring ? 'Measuring …' : measured ? 'Measure again' : 'Use the colour reader' }}
-        </button>
-        <template v-if="measured">
-          <span class="flex overflow-hidden rounded-[3px]" aria-hidden="true"
-            ><span class="swatch h-9 w-9" :style="{ background: measured.hex }" /><span
-              class="swatch h-9 w-9"
-              :style="{ background: measured.level_hex }"
-          /></span>
-          <span
-            >looks like <b class="num text-lg">{{ measured.level.toFixed(1) }}</b></span
-          >
-          <button
-            type="button"
-            class="btn btn-act"
-            :disabled="isBusy"
-            @click="measured && send(measured.level, measured.lab)"
-          >
-            Note it
-          </button>
-        </template>
-      </div>
+      <ReaderRead
+        v-if="hasReader"
+        :service-id="serviceId"
+        :lane-key="shown.key"
+        :is-busy="isBusy"
+        @note="(level, lab) => send(level, lab)"
+      />
       <Choice
         :model-value="null"
         legend="A wet strand stretches and"
