@@ -36,6 +36,7 @@ const stepNames: Record<string, string> = {
   consultation: 'Consultation',
   plan: 'Plan',
   chair: 'Chair',
+  review: 'Review',
   tone: 'Tone',
   record: 'Filed',
 }
