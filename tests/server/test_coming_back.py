@@ -41,6 +41,9 @@ def test_a_zone_lightened_twice_counts_its_load_once_a_visit(owner):
     assert load["services"] == 1
     assert load["minutes"] == pytest.approx(35 + 7, abs=0.5)
     assert load["volume_minutes"] == pytest.approx(35 * 20 + 7 * 10, abs=20)
+    made = owner.post(f"/clients/{client}/again", {}, 201)["service_id"]
+    crown = next(z for z in owner.get(f"/services/{made}")["zones"] if z["key"] == "crown")
+    assert crown["start_level"] >= 6.5
 
 
 def test_the_next_visit_follows_from_how_it_ended(owner):

@@ -32,7 +32,7 @@ from fervens_core.quantities import check_range
 from fervens_core.readings import ReadingMode
 from fervens_core.recall import LastFormula, WornLane, as_strands, head_since, last_formulas
 from fervens_core.request import PlanChoice, PlanRequest
-from fervens_core.service import Step
+from fervens_core.service import AGAIN, Step
 from fervens_core.visits import head_visits, visits_needed
 from fervens_core.zones import Part, Zone, lanes_of
 
@@ -56,8 +56,8 @@ def summary_of(row: Service) -> dict[str, Any]:
 
 
 def reached(summary: dict[str, Any]) -> dict[str, float]:
-    """Level by lane key."""
-    return {x["key"]: float(x["level"]) for x in summary["lanes"] if x["level"] is not None}
+    """Level by lane key; a lane that was lightened once more stands for the one before it."""
+    return {x["key"].removesuffix(AGAIN): float(x["level"]) for x in summary["lanes"] if x["level"] is not None}
 
 
 def worn_lanes(row: Service, summary: dict[str, Any]) -> list[WornLane]:
