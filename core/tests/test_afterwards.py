@@ -185,6 +185,7 @@ def test_last_times_readings_move_the_next_plan():
     taught = make_plan(request(zone("back", 4, 8), bottles=BOTTLES, strands=strands))
     assert taught.zones[0].volume_strength > plain.zones[0].volume_strength
     assert as_strands([worn(history=History.LIGHTENED)], POWDER) == ()
+    assert as_strands([worn(is_on_scalp=True)], POWDER) == ()
 
 
 def test_bowls_and_toners_take_what_they_weigh_from_the_shelf():

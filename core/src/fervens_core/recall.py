@@ -126,9 +126,10 @@ def _since(zone: Zone, zones: Sequence[Zone], reached: Mapping[str, float], grow
 def as_strands(worn: Sequence[WornLane], lightener: Lightener) -> tuple[Strand, ...]:
     """The lanes that were read most, as strands: what this head taught last time moves the next plan.
 
-    Only lanes of natural hair (virgin, or a root): lengths are not the hair they were.
+    Only lanes of natural hair away from the scalp: lengths are not the hair they were, and a strand knows no warmth.
     """
-    natural = [w for w in worn if w.readings and w.zone.hair.history is History.VIRGIN]
+    fit = [w for w in worn if w.readings and not w.zone.is_on_scalp]
+    natural = [w for w in fit if w.zone.hair.history is History.VIRGIN]
     natural.sort(key=lambda w: (-len(w.readings), w.zone.key))
     found = []
     for w in natural[:TAUGHT_STRANDS_MAX]:
