@@ -120,8 +120,8 @@ const useOwn = async (all: Record<string, unknown>[], name: string) => {
       </ToneBoard>
       <p class="mt-4 text-sm text-soft">
         Sections of about 3 mm, barrier cream on the skin, no cotton at the hairline. A toner looks far too dark on the
-        head: rinse one low strand and look. No cap, no heat on a toner. Follow the label; patch test 48 h before
-        oxidative toner, as it says.
+        head: rinse one low strand and look. No cap, no heat on a toner: it makes a stain that later refuses to lift.
+        Follow the label; patch test 48 h before oxidative toner, as it says.
       </p>
       <div class="no-print fixed inset-x-0 bottom-0 z-20 border-t border-line bg-ground px-4 py-3 sm:px-6">
         <div class="mx-auto flex max-w-[1320px] items-center gap-3">
