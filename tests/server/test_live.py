@@ -138,6 +138,16 @@ def test_a_stream_ends_with_its_session(on_stream, owner, monkeypatch):
     assert here.next("ended") == {}
 
 
+def test_a_suspended_member_hears_nothing_more(on_stream, owner, assistant, monkeypatch):
+    monkeypatch.setattr("apps.services.stream.CHECK_S", (0.0, 0.1))
+    monkeypatch.setattr("apps.services.stream.PING_S", 0.2)
+    stream = on_stream(assistant)
+    stream.next("hello")
+    theirs = next(m for m in owner.get("/members") if m["role"] == "assistant")
+    owner.ask("PATCH", f"/members/{theirs['id']}", {"is_active": False})
+    assert stream.next("ended") == {}
+
+
 def test_a_stream_needs_a_session(on_stream, nobody):
     stream = on_stream(nobody)
     assert stream.answer.status == 401

@@ -76,7 +76,7 @@ async def _told(studio: str, service: str | None, request: HttpRequest) -> Async
             except TimeoutError:
                 yield _line("ping", {"server_now": timezone.now().isoformat(), "is_live": hub.is_live})
                 if time.monotonic() >= check_at:
-                    if not await _is_still_in(request.session.session_key):
+                    if not await _is_still_in(request):
                         yield _line("ended", {})
                         return
                     check_at = time.monotonic() + random.uniform(*CHECK_S)
@@ -88,16 +88,19 @@ async def _told(studio: str, service: str | None, request: HttpRequest) -> Async
             yield _line("changed", notice, board)
 
 
-def _has_session(session_key: str | None) -> bool:
+def _may_listen(request: HttpRequest) -> bool:
+    """Whether the session has not run out and its member has not been suspended."""
     try:
-        return Session.objects.filter(session_key=session_key, expire_date__gt=timezone.now()).exists()
+        key = request.session.session_key
+        has_session = Session.objects.filter(session_key=key, expire_date__gt=timezone.now()).exists()
+        return has_session and _member_of(request) is not None
     finally:
         connection.close()
 
 
-async def _is_still_in(session_key: str | None) -> bool:
+async def _is_still_in(request: HttpRequest) -> bool:
     try:
-        return await sync_to_async(_has_session)(session_key)
+        return await sync_to_async(_may_listen)(request)
     except OperationalError:
         return True  # the database is away; nobody is signed out for that
 
