@@ -252,6 +252,8 @@ HOSTILE = {
     "a bomb": (holding("clients.json", b"[" + b" " * 60_000_000 + b"]"), "packed"),
     "another format": (harmed("archive.json", ["format"], "x"), "fervens-archive"),
     "a later version": (harmed("archive.json", ["version"], 9), "version 1"),
+    "a pace of its own": (harmed("archive.json", ["studio", "pace_min_per_foil"], -5), "pace_min_per_foil"),
+    "a growth in words": (harmed("archive.json", ["studio", "growth_mm_per_month"], "fast"), "studio"),
     "no JSON": (holding("clients.json", "[{]"), "clients.json: not JSON"),
     "another encoding": (holding("clients.json", LATIN), "UTF-8"),
     "deep nesting": (holding("clients.json", "[" * 200_000), "not JSON"),

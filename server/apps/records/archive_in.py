@@ -26,8 +26,10 @@ from apps.shelf.models import Developer, Lightener, Toner
 from apps.shelf.queries import lighteners
 from apps.studio.actions import audit
 from apps.studio.models import Membership, Role, Studio
+from apps.studio.people import GROWTH, PACE
 from apps.studio.policies import require_owner
 from fervens_core.errors import ConflictError, CoreError, LimitError
+from fervens_core.quantities import check_range
 from fervens_core.service import fold
 
 FILE_MAX = 500_000_000
@@ -230,7 +232,7 @@ def _take_clients(studio: Studio, clients: list[Any]) -> dict[str, Client]:
 
 def _take_service(
     raw: dict[str, Any], where: str, studio: Studio, clients: dict[str, Client], users: dict[str, Any], shelf: set[Any]
-) -> tuple[Service, list[tuple[Photo, str]]]:
+) -> tuple[Service, list[tuple[Photo, str]], Any]:
     client = clients.get(str(raw.get("client")))
     if client is None:
         raise LimitError(f"{where}.client", "a client of this archive", str(raw.get("client"))[:40])
@@ -274,8 +276,7 @@ def _take_service(
     for i, x in enumerate(parts["photos"]):
         photo = _made(Photo, x, f"{where}.photos[{i}]", service=service)
         photos.append((photo, f"photos/{photo.pk}.jpg"))
-    service.before_id = previous
-    return service, photos
+    return service, photos, previous
 
 
 @transaction.atomic
@@ -302,6 +303,8 @@ def read_archive(member: Membership, upload: IO[bytes], size: int) -> dict[str, 
         studio.clean_fields()
     except ValidationError as error:
         raise LimitError("archive.json.studio", "a studio's settings", "; ".join(error.messages)[:120]) from error
+    check_range("archive.json.studio.pace_min_per_foil", studio.pace_min_per_foil, *PACE, "min")
+    check_range("archive.json.studio.growth_mm_per_month", studio.growth_mm_per_month, *GROWTH, "mm")
     studio.save()
     try:
         return _take(reader, studio, member)
@@ -320,10 +323,10 @@ def _take(reader: _Reader, studio: Studio, member: Membership) -> dict[str, int]
     for number, line in reader.lines("services.jsonl"):
         where = f"services, line {number}"
         raw = _object(_json(line, where), where)
-        service, photos = _take_service(raw, where, studio, clients, users, own_lighteners)
+        service, photos, previous = _take_service(raw, where, studio, clients, users, own_lighteners)
         count += 1
-        if service.before_id:  # type: ignore[attr-defined]
-            before[service.pk] = service.before_id  # type: ignore[attr-defined]
+        if previous:
+            before[service.pk] = previous
         for photo, name in photos:
             jpeg = reader.read(name, PHOTO_MAX)
             if not jpeg.startswith(b"\xff\xd8\xff"):
