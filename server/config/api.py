@@ -18,6 +18,7 @@ from apps.clients.api import router as clients_router
 from apps.common.problems import problem
 from apps.records.api import router as records_router
 from apps.records.studio_api import router as whole_router
+from apps.records.trail_api import router as trail_router
 from apps.services.api import router as services_router
 from apps.services.comingback_api import router as comingback_router
 from apps.services.exchange_api import router as exchange_router
@@ -40,6 +41,7 @@ api.add_router("", records_router)
 api.add_router("", comingback_router)
 api.add_router("", people_router)
 api.add_router("", whole_router)
+api.add_router("", trail_router)
 
 
 @api.exception_handler(CoreError)

@@ -140,7 +140,7 @@ def test_the_audit_trail_is_the_own_studios(owner, stranger):
     owner.post("/clients", {"name": "Ours"}, 201)
     page = owner.get("/audit")
     assert page["total"] == 1
-    assert page["lines"][0]["act"] == "client added"
+    assert (page["lines"][0]["act"], page["lines"][0]["about"]) == ("client added", "Ours")
     assert owner.get("/audit?page=99")["lines"] == []
 
 

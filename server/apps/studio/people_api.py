@@ -13,8 +13,7 @@ from pydantic import Field
 from apps.common.problems import ERRORS, Problem
 from apps.studio import people
 from apps.studio.auth import member_of
-from apps.studio.models import AuditEntry, Membership, Studio, StudioLink
-from apps.studio.policies import require_owner
+from apps.studio.models import Membership, Studio, StudioLink
 
 router = Router(tags=["studio"])
 PAGE = 100
@@ -87,22 +86,6 @@ class LinkIn(Schema):
     """What the link opens: the diary's feed, or the request form."""
 
     kind: LinkKind
-
-
-class AuditLine(Schema):
-    """Who did what to what, and when."""
-
-    at: dt.datetime
-    member_name: str
-    act: str
-    target: str
-
-
-class AuditPage(Schema):
-    """A page of the audit trail, the newest first."""
-
-    total: int
-    lines: list[AuditLine]
 
 
 PATHS = {"feed": "/api/feed/{}.ics", "request": "/request/{}"}
@@ -193,14 +176,3 @@ def make_link(request: HttpRequest, payload: LinkIn) -> tuple[int, LinkOut]:
 def revoke_link(request: HttpRequest, link_id: UUID) -> LinkOut:
     """The link stops working at once."""
     return _link(people.revoke_link(member_of(request), link_id))
-
-
-@router.get("/audit", response={200: AuditPage, ERRORS: Problem})
-def read_audit(request: HttpRequest, page: int = 1) -> AuditPage:
-    """Who did what, the newest first; the owner's to read."""
-    member = member_of(request)
-    require_owner(member, "read the audit trail")
-    rows = AuditEntry.objects.filter(studio_id=member.studio_id).order_by("-at", "-id")
-    start = (min(max(page, 1), 10_000) - 1) * PAGE
-    lines = [AuditLine(at=r.at, member_name=r.member_name, act=r.act, target=r.target) for r in rows[start:][:PAGE]]
-    return AuditPage(total=rows.count(), lines=lines)

@@ -1100,26 +1100,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/audit": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Read Audit
-         * @description Who did what, the newest first; the owner's to read.
-         */
-        get: operations["apps_studio_people_api_read_audit"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/learning": {
         parameters: {
             query?: never;
@@ -1326,6 +1306,26 @@ export interface paths {
          * @description A new client asks for a visit; it lands as a draft consultation.
          */
         post: operations["apps_records_studio_api_send_request"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/audit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Audit
+         * @description Who did what, the newest first.
+         */
+        get: operations["apps_records_trail_api_read_audit"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -4974,33 +4974,6 @@ export interface components {
             kind: "feed" | "request";
         };
         /**
-         * AuditLine
-         * @description Who did what to what, and when.
-         */
-        AuditLine: {
-            /**
-             * At
-             * Format: date-time
-             */
-            at: string;
-            /** Member Name */
-            member_name: string;
-            /** Act */
-            act: string;
-            /** Target */
-            target: string;
-        };
-        /**
-         * AuditPage
-         * @description A page of the audit trail, the newest first.
-         */
-        AuditPage: {
-            /** Total */
-            total: number;
-            /** Lines */
-            lines: components["schemas"]["AuditLine"][];
-        };
-        /**
          * LearningOut
          * @description The studio's own numbers.
          */
@@ -5211,6 +5184,35 @@ export interface components {
              * @default 120
              */
             slot_min: number;
+        };
+        /**
+         * AuditLine
+         * @description Who did what, and when; `about` is whom or what it was about, where that can still be told.
+         */
+        AuditLine: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Member Name */
+            member_name: string;
+            /** Act */
+            act: string;
+            /** Target */
+            target: string;
+            /** About */
+            about: string;
+        };
+        /**
+         * AuditPage
+         * @description A page of the audit trail, the newest first.
+         */
+        AuditPage: {
+            /** Total */
+            total: number;
+            /** Lines */
+            lines: components["schemas"]["AuditLine"][];
         };
     };
     responses: never;
@@ -9691,73 +9693,6 @@ export interface operations {
             };
         };
     };
-    apps_studio_people_api_read_audit: {
-        parameters: {
-            query?: {
-                page?: number;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["AuditPage"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     apps_records_studio_api_read_learning: {
         parameters: {
             query?: never;
@@ -10627,6 +10562,73 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RequestTaken"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_records_trail_api_read_audit: {
+        parameters: {
+            query?: {
+                page?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AuditPage"];
                 };
             };
             /** @description Unauthorized */

@@ -33,7 +33,7 @@ const date = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'nu
         <span class="num text-soft">{{ date(l.at) }} {{ clockText(l.at) }}</span
         ><span class="truncate">{{ l.member_name }}</span
         ><span>{{ l.act }}</span
-        ><span class="hidden truncate text-sm text-soft sm:block">{{ l.target }}</span>
+        ><span class="hidden truncate text-sm text-soft sm:block">{{ l.about || l.target }}</span>
       </li>
     </ol>
   </section>
