@@ -288,6 +288,18 @@ def test_a_second_shadow_bowl_only_where_it_brings_the_head_plainly_nearer(monke
 KEPT = (zone("nape", 4.0, 8.5, ends=Segment(Hair(9.0, History.LIGHTENED), 60.0)), zone("crown", 7.0, 7.0))
 
 
+def test_kept_hair_that_was_lightened_has_the_warmth_of_what_grows_there():
+    root = Segment(Hair(5.0), 22.0)
+    grown_out = zone("back", 9.0, 9.0, history=History.LIGHTENED, length_mm=320.0, root=root)
+    plain = zone("side", 8.0, 8.0, history=History.LIGHTENED)
+    virgin = zone("top", 6.0, 6.0)
+    head = (grown_out, plain, virgin)
+    parts = {p.key: p.hair.colour_start for p in kept_parts_of(head, lanes_of(head))}
+    assert parts == {"back": 5.0, "side": 5.0, "top": 6.0}
+    alone = kept_parts_of((plain,), ())
+    assert [p.hair.colour_start for p in alone] == [8.0]  # nothing is known of what grows
+
+
 def kept_parts():
     return kept_parts_of(KEPT, lanes_of(KEPT))
 

@@ -121,7 +121,7 @@ class Hair:
         tint_level: level of the tint that lies in tinted hair, 1 to 10, None when not known.
         dye_hue: hue of the old direct dye.
         elasticity, breakage: what decides whether it may be lightened at all.
-        lifted_from: level before it was lightened earlier today, at most start_level; None when it was not.
+        lifted_from: level it was lightened from, at most start_level, where that is known; None for hair as it grew.
     """
 
     start_level: float

@@ -285,7 +285,8 @@ def make_review(
     for read in reads:
         options, advised = _options(chair, read, again.get(read.lane.key), choice, elasticity)
         start, target = read.before_level, read.zone.target_level
-        natural = hair_lab(start, np.array([start, max(target, start)]))
+        was = read.zone.hair.start_level if read.is_kept else start
+        natural = hair_lab(start, np.array([was, max(target, start)]))
         before_hex, target_hex, now_hex = lab_to_hex(np.vstack([natural, read.result.lab]))
         off = read.result.level - target
         lanes.append(

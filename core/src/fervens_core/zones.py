@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 from enum import StrEnum
 
 from fervens_core.errors import LimitError
-from fervens_core.hair import Covering, Density, Hair, Tone
+from fervens_core.hair import Covering, Density, Hair, History, Tone
 from fervens_core.quantities import check_level, check_range, check_text
 
 ROOT_MM = 12.0
@@ -207,8 +207,10 @@ def kept_parts_of(zones: tuple[Zone, ...], lanes: tuple[Zone, ...]) -> tuple[Zon
     Args:
         lanes: of the zones, as `lanes_of` has them.
     Returns:
-        each as a lane of its own whose target is the level it is at.
+        each as a lane whose target is the level it is at; lightened hair with the warmth of what grows there.
     """
+    roots = [z.root.hair.start_level for z in zones if z.root]
+    darkest = min(roots, default=None)
     taken = {x.key for x in lanes}
     parts = {(x.zone_key, x.part) for x in lanes}
     found = []
@@ -219,12 +221,19 @@ def kept_parts_of(zones: tuple[Zone, ...], lanes: tuple[Zone, ...]) -> tuple[Zon
             name = zone.name if is_whole else f"{zone.name} lengths"
             part = Part.WHOLE if is_whole else Part.LENGTHS
             own = replace(zone, name=name, part=part, length_mm=rest, root=None, ends=None)
-            found.append(replace(own, target_level=zone.hair.start_level))
+            found.append(_kept(own, zone, darkest))
         for part, segment in ((Part.ROOT, zone.root), (Part.ENDS, zone.ends)):
             if segment and (zone.key, part) not in parts:
-                lane = _lane(zone, part, segment, segment.length_mm)
-                found.append(replace(lane, target_level=segment.hair.start_level))
+                found.append(_kept(_lane(zone, part, segment, segment.length_mm), zone, darkest))
     return tuple(found)
+
+
+def _kept(lane: Zone, zone: Zone, darkest: float | None) -> Zone:
+    hair = lane.hair
+    natural = zone.root.hair.start_level if zone.root else darkest
+    if hair.history is History.LIGHTENED and hair.lifted_from is None and natural is not None:
+        hair = replace(hair, lifted_from=min(natural, hair.start_level))
+    return replace(lane, hair=hair, target_level=hair.start_level)
 
 
 def lanes_of(zones: tuple[Zone, ...]) -> tuple[Zone, ...]:

@@ -93,12 +93,14 @@ const send = (level: number, lab: readonly number[] = []) =>
         @note="(level, lab) => send(level, lab)"
       />
       <Choice
+        v-if="!shown.is_kept"
         :model-value="null"
         legend="A wet strand stretches and"
         :options="stretches"
         @update:model-value="(elasticity) => emit('note', { elasticity })"
       />
       <Choice
+        v-if="!shown.is_kept"
         :model-value="null"
         legend="The scalp feels"
         :options="feels"
