@@ -10,7 +10,7 @@ from make import BOTTLES, POWDER, at, event, request, zone
 from test_toning import shade
 
 from fervens_core.chair import Chair
-from fervens_core.contact import ContactLoad, lane_contact, total
+from fervens_core.contact import ContactLoad, lane_contact
 from fervens_core.errors import LimitError
 from fervens_core.events import (
     ApplicationFinished,
@@ -27,7 +27,7 @@ from fervens_core.learnt import LaneFact, learnt_lift_factor, studio_numbers
 from fervens_core.nextvisit import days_to_regrowth, grown_mm, propose_visit
 from fervens_core.plan import make_plan
 from fervens_core.readings import ReadingMode
-from fervens_core.recall import WornLane, as_strands, head_since, is_past_root, last_formulas
+from fervens_core.recall import WornLane, as_strands, head_since, last_formulas
 from fervens_core.service import fold
 from fervens_core.stock import uses_of
 from fervens_core.toneevents import TonerApplied
@@ -50,7 +50,6 @@ def test_contact_load_counts_each_application_by_its_own_volume():
     state = fold([event(m, d) for m, d in data])
     chair = Chair(state, {"crown": crown}, POWDER, at(80))
     assert lane_contact(chair, state.lane("crown")) == ContactLoad(40.0, 20 * 20.0 + 20 * 30.0)
-    assert total([ContactLoad(1, 2), ContactLoad(3, 4)]) == ContactLoad(4, 6)
 
 
 def fact(service, log_extent, product="chalk", **more):
@@ -130,7 +129,6 @@ def test_a_virgin_head_comes_back_with_its_root_grown_and_its_lengths_light():
     assert back.root.length_mm == pytest.approx(24.0, abs=0.2)
     assert (back.hair.start_level, back.hair.history) == (8.0, History.LIGHTENED)
     assert back.target_level == 8.5
-    assert is_past_root([back])
     assert {x.part.value for x in lanes_of((back,))} >= {"root", "regrowth"}
 
 

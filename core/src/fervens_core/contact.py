@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import dataclass
 
 from fervens_core.chair import Chair, minutes_between
@@ -37,8 +36,3 @@ def lane_contact(chair: Chair, lane: LaneState) -> ContactLoad:
         minutes = max(minutes_between(start, until), 0.0)
         load += ContactLoad(minutes, minutes * volume)
     return load
-
-
-def total(loads: Sequence[ContactLoad]) -> ContactLoad:
-    """All of it together."""
-    return sum(loads, NONE)

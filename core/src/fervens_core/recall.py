@@ -12,7 +12,7 @@ from fervens_core.products import Lightener
 from fervens_core.quantities import check_range
 from fervens_core.readings import ReadingMode
 from fervens_core.strand import READINGS_MAX, Strand, StrandReading
-from fervens_core.zones import GROWTH_MM_PER_MONTH, ROOT_MM, Part, Segment, Zone
+from fervens_core.zones import GROWTH_MM_PER_MONTH, Segment, Zone
 
 LEAST_MM = 1.0
 TAUGHT_STRANDS_MAX = 4
@@ -169,8 +169,3 @@ def last_formulas(worn: Sequence[WornLane]) -> tuple[LastFormula, ...]:
         says = f"{w.volume_strength:g} vol, {w.minutes:.0f} min: {did}; {then}"
         found.append(LastFormula(w.zone.name, w.volume_strength, w.minutes, w.level, target, corrected, says))
     return tuple(found)
-
-
-def is_past_root(zones: Sequence[Zone]) -> bool:
-    """Whether some regrowth is longer than one root application takes."""
-    return any(z.root is not None and z.root.length_mm > ROOT_MM and z.part is Part.WHOLE for z in zones)

@@ -32,7 +32,7 @@ def hair_words(hair: Hair) -> str:
     return f"{kind}, {hair.thickness.value}, porosity {hair.porosity.value}"
 
 
-def _mixed(there: Chair, lane: LaneState, zone: Zone) -> tuple[float, float]:
+def _mixed(lane: LaneState, zone: Zone) -> tuple[float, float]:
     """Grams mixed for a lane (its share of each bowl), and what of them its sections did not need."""
     mixed = sum(b.mass_g / max(len(b.lane_keys), 1) for b in lane.bowls)
     needed = section_mix_g(zone) * zone.foil_count * max(len(lane.applications), 1)
@@ -46,7 +46,7 @@ def _lane(
     load = lane_contact(there, lane)
     zero, rinsed = lane.finished_at, lane.rinsed_at
     applied = minutes_between(lane.started_at, zero) if lane.started_at and zero else None
-    mixed, wasted = _mixed(there, lane, zone)
+    mixed, wasted = _mixed(lane, zone)
     before_hex = hair_hex(zone.hair.colour_start, [zone.hair.start_level])[0]
     seen = [r for r in lane.readings if zero and (rinsed is None or r.at < rinsed)]
     return {
