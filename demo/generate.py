@@ -181,7 +181,7 @@ class Head:
                 product_g=round(sum(shades_g), 1),
                 developer_g=round(developer, 1),
                 share=formula.shares[0],
-                developer_parts=round(formula.ratio.developer_parts, 3),
+                developer_parts=round(formula.developer_parts, 3),
                 **two,
             )
             self.tell(on + match.minutes, "TonerRinsed", by="Juno Pell", zone_key=result.key)

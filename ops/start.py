@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import argparse
+import ipaddress
 import os
 import secrets
 import shutil
@@ -18,6 +19,9 @@ from system import ensure_fonts, ensure_postgres
 
 PORT = 8733
 DEMO_USER, DEMO_PASSWORD = "maren", "prompt-corner-7"
+PRODUCTION = ("DATABASE_URL", "FERVENS_SECRET_KEY", "FERVENS_ALLOWED_HOSTS")
+"""What has to be set before anyone beyond this machine is served."""
+SIMULATED_READER = "simulated"
 
 
 def _arguments() -> argparse.Namespace:
@@ -31,7 +35,20 @@ def _arguments() -> argparse.Namespace:
         raise SetupError(f"--port: must be from 1 to 65535, got {args.port}.")
     if not 1 <= args.workers <= 64:
         raise SetupError(f"--workers: must be from 1 to 64, got {args.workers}.")
+    missing = [name for name in PRODUCTION if not os.environ.get(name)]
+    if not _is_loopback(args.host) and missing:
+        raise SetupError(
+            f"--host: {args.host} is beyond this machine, and {', '.join(missing)} not set: the demo is served on "
+            "loopback only. Set production's environment (README, Run it for a studio), or leave --host out."
+        )
     return args
+
+
+def _is_loopback(host: str) -> bool:
+    try:
+        return ipaddress.ip_address(host).is_loopback
+    except ValueError:
+        return host == "localhost"
 
 
 def _check_port(host: str, port: int) -> None:
@@ -73,9 +90,9 @@ def _serve(command: list[str], env: dict[str, str], cluster: Cluster | None, add
                     is_up = probe.connect_ex((host, port)) == 0
                 if is_up:
                     print(f"\n  Fervens is at http://{host}:{port}")
+                    sign_in = f"Demo sign-in: {DEMO_USER} / {DEMO_PASSWORD}   " if cluster else ""
                     print(
-                        f"  Demo sign-in: {DEMO_USER} / {DEMO_PASSWORD}   (Ctrl-C stops server and database)\n",
-                        flush=True,
+                        f"  {sign_in}(Ctrl-C stops {'server and database' if cluster else 'the server'})\n", flush=True
                     )
             if cluster and time.monotonic() - checked > 3:
                 checked = time.monotonic()
@@ -118,7 +135,9 @@ def start() -> None:
     try:
         secret = os.environ.get("FERVENS_SECRET_KEY") or _secret_key()
         env = python_env(DATABASE_URL=own_url or (cluster.url if cluster else ""), FERVENS_SECRET_KEY=secret)
-        if "FERVENS_READER" not in os.environ:
+        # the demo has a simulated reader; elsewhere one is started only when it is asked for by that name
+        asked = os.environ.get("FERVENS_READER", SIMULATED_READER if cluster else "")
+        if asked == SIMULATED_READER:
             port = free_port()
             reader = subprocess.Popen(
                 [str(PYTHON), "-m", "fervens_cli", "reader", "--port", str(port)],

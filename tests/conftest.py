@@ -74,7 +74,7 @@ class Actor:
         self.browser = Browser()
         self.user = user
         if user is not None:
-            self.browser.force_login(user, backend="django.contrib.auth.backends.ModelBackend")
+            self.browser.force_login(user, backend="apps.studio.backends.StudioBackend")
 
     def ask(self, method: str, path: str, body: Any = None, expect: int | None = 200) -> Any:
         answer = self.browser.generic(
@@ -125,7 +125,14 @@ def make_studio(name: str) -> Any:
     Lightener.objects.create(studio=studio, name="Chalk powder", label_max_min=50)
     for volume in (7, 10, 20, 30, 40):
         Developer.objects.create(studio=studio, name=f"Developer {volume}", volume_strength=volume)
-    Toner.objects.create(studio=studio, name="Fog 9", level=9, dyes={"violet": 0.6, "blue": 0.4})
+    Toner.objects.create(
+        studio=studio,
+        name="Fog 9",
+        level=9,
+        dyes={"violet": 0.6, "blue": 0.4},
+        developer_parts=1.5,
+        developer_volume=7,
+    )
     Toner.objects.create(
         studio=studio, name="Wash 9", level=9, dyes={"violet": 1.0}, is_oxidative=False, label_max_min=10
     )

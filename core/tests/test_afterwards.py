@@ -163,7 +163,7 @@ def worn(extent=1.0, level=8.0, **more):
 
 
 def test_last_times_formula_is_corrected_by_how_it_lifted():
-    weak, fair, kind = last_formulas([worn(0.7, 7.0), worn(), replace(worn(0.7, 7.0), has_additive=True)])
+    weak, fair, kind = last_formulas([worn(0.7, 7.0), worn(), replace(worn(0.7, 7.0), has_additive=True)], POWDER)
     assert kind.corrected_volume > weak.corrected_volume  # an additive weakens the mix: more is needed
     assert fair.corrected_volume == 25.0
     assert weak.corrected_volume > fair.corrected_volume
@@ -219,3 +219,23 @@ def test_the_take_home_sheet_is_plain_and_tells_no_internals():
     for word in ("vol", " g ", "developer", "level"):
         assert word not in said
     assert handout([], tones=[], is_short=False, reminder=None)[0].lines
+
+
+@pytest.mark.parametrize(("minutes", "applications"), [(91.0, 1), (35.0, 2)])
+def test_what_ran_past_its_label_or_twice_is_never_the_same_again(minutes, applications):
+    ran = replace(worn(), minutes=minutes, applications=applications)
+    (last,) = last_formulas([ran], POWDER)
+    assert "the same again" not in last.says
+    assert last.corrected_minutes + ran.zone.application_min <= POWDER.label_max_min + 1e-9
+    assert ("past the label" in last.says) or ("in 2 applications" in last.says)
+
+
+def test_a_delicate_zone_gets_more_minutes_or_another_visit_never_more_than_its_limit():
+    short = replace(worn(0.95, 7.5, is_delicate=True), volume_strength=20.0, minutes=25.0)
+    (longer,) = last_formulas([short], POWDER)
+    assert longer.corrected_volume == 20.0
+    assert longer.is_within_reach
+    assert 25.0 < longer.corrected_minutes <= 50.0 - short.zone.application_min
+    (never,) = last_formulas([replace(short, extent=0.5, level=6.0)], POWDER)
+    assert (never.corrected_volume, never.is_within_reach) == (20.0, False)
+    assert "another visit" in never.says

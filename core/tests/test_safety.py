@@ -1,7 +1,9 @@
 """What blocks and what warns. Common practice; age, strength: Regulation (EC) No 1223/2009, Annex III (from memory)."""
 
+from dataclasses import replace
+
 import pytest
-from make import POWDER, zone
+from make import POWDER, request, zone
 
 from fervens_core.errors import LimitError
 from fervens_core.findings import (
@@ -16,15 +18,19 @@ from fervens_core.findings import (
     judge_salts,
     patch_state,
 )
-from fervens_core.hair import Breakage, DyeHue, Elasticity, Hair, History
-from fervens_core.products import DyeFamily, TonerShade
+from fervens_core.formula import Formula
+from fervens_core.hair import Breakage, DyeHue, Elasticity, Hair, History, Porosity, Thickness
+from fervens_core.plan import make_plan
+from fervens_core.products import Developer, DyeFamily, TonerShade
 from fervens_core.quantities import Ratio
 from fervens_core.safety import Severity, lightening_cautions, strongest_volume, toner_block
+from fervens_core.stock import uses_of
+from fervens_core.toneevents import TonerApplied
 from fervens_core.zones import Segment
 
 CLEAR = {"patch_test": TestResult.NEGATIVE, "patch_test_age_h": 50.0}
 DYE = TonerShade("t", "Fog", 9, ((DyeFamily.VIOLET, 1.0),), Ratio(1), 7, 20)
-WASH = TonerShade("w", "Wash", 9, ((DyeFamily.VIOLET, 1.0),), Ratio(1), 5, 10, is_oxidative=False)
+WASH = TonerShade("w", "Wash", 9, ((DyeFamily.VIOLET, 1.0),), None, None, 10, is_oxidative=False)
 
 
 def codes(severity, zones=None, **findings):
@@ -89,7 +95,7 @@ def test_white_from_level_7_needs_no_warning():
         ({"patch_test": TestResult.NEGATIVE}, "patch_test_early"),
         ({"patch_test": TestResult.NEGATIVE, "patch_test_age_h": 47.9}, "patch_test_early"),
         ({"patch_test": TestResult.POSITIVE, "patch_test_age_h": 60.0}, "dye_reaction"),
-        ({**CLEAR, "has_reacted_before": True}, "dye_reaction"),
+        ({**CLEAR, "reacts_to_oxidative": True}, "dye_reaction"),
         ({**CLEAR, "age_years": 15}, "under_16"),
     ],
 )
@@ -236,3 +242,58 @@ def test_any_sign_makes_a_salts_test_positive():
         assert judge_salts(frozenset({sign})) is TestResult.POSITIVE
     with pytest.raises(LimitError, match="stretch_percent"):
         judge_elasticity(stretch_percent=-1, return_percent=50, has_snapped=False)
+
+
+def test_a_pigment_wash_never_meets_peroxide():
+    wash = Formula((WASH,))
+    assert (wash.developer_volume, wash.developer_parts, wash.split_g(30.0)) == (None, 0.0, ((30.0,), 0.0))
+    on = TonerApplied("z", "w", "Wash", 8.0, 30.0, 0.0)
+    uses = uses_of(on, lightener_key=None, bottles=(Developer("d7", "7 vol", 7),), shades=(WASH,))
+    assert [u.key for u in uses] == ["w"]
+    with pytest.raises(LimitError, match="never goes on with peroxide"):
+        replace(WASH, developer_volume=5.0)
+    with pytest.raises(LimitError, match="never goes on with peroxide"):
+        Formula((WASH,), parts=1.0)
+    with pytest.raises(LimitError, match="developer_volume: must be given"):
+        replace(DYE, developer_volume=None)
+
+
+@pytest.mark.parametrize(
+    "told",
+    [
+        {"allergies": "hair dye, as a girl"},
+        {"medication": "cream for eczema"},
+        {"told_elsewhere": "Reacted to box colour in spring"},
+    ],
+)
+def test_an_allergy_that_is_told_locks_oxidative_toner_until_it_is_asked_about(told):
+    open_question = Findings(**CLEAR, **told)
+    assert toner_block(open_question, DYE).code == "reaction_open"
+    assert toner_block(open_question, WASH) is None
+    assert "reaction_open" in codes(Severity.BLOCK, **CLEAR, **told)
+    assert toner_block(replace(open_question, reacts_to_oxidative=False), DYE) is None
+    assert toner_block(replace(open_question, reacts_to_oxidative=True), DYE).code == "dye_reaction"
+    assert "reaction_open" not in codes(Severity.BLOCK, **CLEAR, **told, reacts_to_oxidative=False)
+
+
+@pytest.mark.parametrize(
+    ("made", "most"),
+    [
+        (zone("nape", length_mm=40), 20.0),
+        (zone("nape-2", length_mm=40, areas=("nape/1",)), 20.0),
+        (zone("nape", length_mm=40, is_on_scalp=False), 40.0),
+        (zone("nape", length_mm=300), 40.0),
+        (zone("crown", length_mm=40), 40.0),
+        (zone(history=History.LIGHTENED), 20.0),
+        (zone(porosity=Porosity.HIGH), 20.0),
+        (zone(thickness=Thickness.FINE), 30.0),
+    ],
+)
+def test_hair_at_the_skin_worn_porous_or_fine_is_spared(made, most):
+    assert strongest_volume(made, POWDER)[0] == most
+
+
+def test_porous_ends_that_join_late_stay_within_their_limit():
+    ends = Segment(Hair(7, History.LIGHTENED, porosity=Porosity.HIGH), 60)
+    plan = make_plan(request(zone("back", 4, 9.5, ends=ends), volumes={"back.ends": 40.0}))
+    assert {z.zone.key: z.volume_strength for z in plan.zones}["back.ends"] <= 20.0

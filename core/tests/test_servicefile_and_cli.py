@@ -58,8 +58,8 @@ def test_version_1_is_read_still():
     ("path", "value", "message"),
     [
         (("format",), "other", "format: must be 'fervens-service'"),
-        (("version",), 99, "version: must be 1 or 2"),
-        (("version",), True, "version: must be 1 or 2"),
+        (("version",), 99, "version: must be 1, 2, 3"),
+        (("version",), True, "version: must be 1, 2, 3"),
         (("client",), "", "client: must be 1 to 80 characters"),
         (("zones", 2, "start_level"), 11, r"zones\[2\].start_level: must be a number from 1 to 10 \(level\), got 11"),
         (("zones", 0, "target_level"), 1, r"zones\[0\].target_level: must be at or above start_level 3"),

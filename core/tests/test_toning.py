@@ -37,7 +37,8 @@ from fervens_core.wish import Wish
 def shade(key, level, ratio=1.5, longest=20.0, vol=7.0, **dyes):
     is_oxidative = dyes.pop("is_oxidative", True)
     parts = tuple((DyeFamily(k), v) for k, v in dyes.items())
-    return TonerShade(key, key, level, parts, Ratio(ratio), vol, longest, is_oxidative=is_oxidative)
+    with_developer = (Ratio(ratio), vol) if is_oxidative else (None, None)
+    return TonerShade(key, key, level, parts, *with_developer, longest, is_oxidative=is_oxidative)
 
 
 SHELF = (

@@ -281,7 +281,7 @@ def test_a_service_goes_out_as_a_file_and_comes_in_again(signed_in, tmp_path):
     with page.expect_download() as download:
         page.get_by_role("button", name="Save as file").click()
     document = json.loads(download.value.path().read_text())
-    assert (document["format"], document["version"]) == ("fervens-service", 2)
+    assert (document["format"], document["version"]) == ("fervens-service", 3)
     names = lanes.all_inner_texts()
     path = tmp_path / "wren.json"
     path.write_text(json.dumps(document | {"client": "Wren again"}))

@@ -1,9 +1,12 @@
 """One client through all steps in a real browser, by hand and by key."""
 
+import datetime as dt
 import re
 
 from conftest import PASSWORD
 from playwright.sync_api import expect
+
+from apps.services.models import ServiceEvent
 
 from .conftest import open_service
 
@@ -159,6 +162,14 @@ def test_the_chair_by_keyboard_alone(signed_in):
     open_service(page, "Ilse Varga", "chair")
     page.get_by_role("heading", name="Rinse Low back").wait_for()
     page.locator("body").click(position={"x": 5, "y": 400})
+    before = logged("Ilse Varga")
+    page.keyboard.press("Space")  # due in a minute, not yet
+    let_pass("Ilse Varga", 2)
+    page.reload()
+    page.get_by_role("heading", name="Rinse Low back").wait_for()
+    page.get_by_role("timer", name=re.compile("to the wall")).wait_for()
+    assert logged("Ilse Varga") == before
+    page.locator("body").click(position={"x": 5, "y": 400})
     page.keyboard.press("Space")
     expect(page.get_by_role("img", name=re.compile("^Low back: rinsed"))).to_be_visible()
     page.keyboard.press("u")
@@ -275,3 +286,46 @@ def test_a_wrong_password_is_told_and_what_was_typed_stays(address, page):
     page.get_by_role("button", name="Sign in").click()
     expect(page.get_by_role("alert")).to_have_text("Name or password is not right.")
     expect(page.get_by_label("Name")).to_have_value("maren")
+
+
+def let_pass(client, minutes):
+    """The service of a client as it stands so many minutes later."""
+    for row in ServiceEvent.objects.filter(service__client__name=client):
+        row.occurred_at -= dt.timedelta(minutes=minutes)
+        row.save()
+
+
+def logged(client):
+    return ServiceEvent.objects.filter(service__client__name=client).count()
+
+
+def test_a_held_key_does_nothing_more_and_space_acts_only_on_what_is_due(signed_in):
+    page = signed_in
+    let_pass("Ilse Varga", 6)  # several acts are due
+    open_service(page, "Ilse Varga", "chair")
+    page.get_by_role("heading", name="Rinse Low back").wait_for()
+    page.get_by_role("timer", name=re.compile("to the wall")).wait_for()
+    before = logged("Ilse Varga")
+    page.locator("body").click(position={"x": 4, "y": 400})
+    for _ in range(14):
+        page.keyboard.down(" ")
+        page.wait_for_timeout(60)
+    page.keyboard.up(" ")
+    page.wait_for_timeout(600)
+    assert logged("Ilse Varga") - before == 1
+
+
+def test_undo_beside_an_open_sheet_takes_back_and_leaves_the_sheet_open(signed_in):
+    page = signed_in
+    open_service(page, "Ilse Varga", "chair")
+    page.get_by_role("button", name="Left side").first.click()
+    page.get_by_role("heading", name="Left side", exact=True).wait_for()
+    before = logged("Ilse Varga")
+    page.get_by_role("radio", name="Warm", exact=True).focus()
+    page.keyboard.press("Space")
+    page.get_by_role("dialog").get_by_role("button", name="Undo").click()
+    page.get_by_role("dialog").get_by_text("Taken back").wait_for()
+    expect(page.get_by_role("heading", name="Left side", exact=True)).to_be_visible()
+    rows = ServiceEvent.objects.filter(service__client__name="Ilse Varga").order_by("-id")
+    assert rows[0].kind == "EventVoided"
+    assert rows.count() == before + 2

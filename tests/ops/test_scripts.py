@@ -46,6 +46,10 @@ def test_a_port_in_use_gets_one_line():
     [
         (("start", "--port", "99999"), "--port: must be from 1 to 65535, got 99999"),
         (("start", "--workers", "0"), "--workers: must be from 1 to 64, got 0"),
+        (
+            ("start", "--host", "0.0.0.0"),
+            "FERVENS_SECRET_KEY, FERVENS_ALLOWED_HOSTS not set: the demo is served on loopback only",
+        ),
         (("test", "everything"), "parts: must be of static, core"),
         (("bench", "nothing"), "bench: must be one of board fleet live plan search tone, got nothing"),
     ],

@@ -226,7 +226,7 @@ def test_an_account_without_a_studio_is_told_so(db):
 
 def test_writing_needs_the_csrf_token(owner):
     browser = Browser(enforce_csrf_checks=True)
-    browser.force_login(owner.user, backend="django.contrib.auth.backends.ModelBackend")
+    browser.force_login(owner.user, backend="apps.studio.backends.StudioBackend")
     assert browser.post("/api/clients", {"name": "X"}, content_type="application/json").status_code == 403
     token = browser.get("/").cookies["csrftoken"].value
     answer = browser.post(

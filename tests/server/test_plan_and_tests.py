@@ -79,10 +79,20 @@ def test_small_tests_decide_what_follows(owner, service):
 def test_client_facts_change_the_verdict_and_last(owner, service):
     built_up = consult(owner, service, home_care=["minerals"], allergies="latex", booked_min=300)
     assert built_up["verdict"]["kind"] == "clarify"
-    washed = consult(owner, built_up, home_care=["minerals"], allergies="latex", booked_min=300, is_clarified=True)
+    washed = consult(
+        owner,
+        built_up,
+        home_care=["minerals"],
+        allergies="latex",
+        booked_min=300,
+        is_clarified=True,
+        reacts_to_oxidative=False,
+    )
     assert washed["verdict"]["kind"] == "today"
     assert "allergies" in [c["caution"]["code"] for c in washed["cautions"]]
-    hurried = consult(owner, washed, time_min=40, is_clarified=True)
+    unasked = consult(owner, washed, allergies="latex", booked_min=300)
+    assert unasked["verdict"]["kind"] == "clarify"
+    hurried = consult(owner, unasked, time_min=40, is_clarified=True)
     assert hurried["verdict"]["kind"] == "visits"
     consult(owner, hurried, allergies="latex", home_care=["heat_tools"], time_min=40)
     again = owner.post("/services", {"client_id": service["client_id"]}, 201)
@@ -287,7 +297,7 @@ def test_a_file_comes_into_another_studio_whole(owner, stranger):
     [
         ({"format": "x"}, "format"),
         ({"zones": [{"key": "a"}]}, "zones[0].start_level"),
-        ({"version": 3}, "version"),
+        ({"version": 4}, "version"),
     ],
 )
 def test_a_bad_file_changes_nothing(owner, change, field):

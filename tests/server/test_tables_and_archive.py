@@ -322,11 +322,11 @@ def test_a_client_takes_out_what_is_kept_of_them(owner):
 def test_erasing_keeps_the_work_and_not_the_person(owner):
     sid = full_studio(owner)
     client = str(Service.objects.get(pk=sid).client_id)
-    owner.ask("PATCH", f"/clients/{client}", {"notes": "Lives at the quay", "has_reacted_before": True})
+    owner.ask("PATCH", f"/clients/{client}", {"notes": "Lives at the quay", "reacts_to_oxidative": True})
     wrong = owner.post(f"/clients/{client}/erase", {"typed_name": "Ida"}, 422)
     assert wrong["field"] == "typed_name"
     erased = owner.post(f"/clients/{client}/erase", {"typed_name": "Ida Fern"})
-    assert (erased["name"], erased["notes"], erased["has_reacted_before"]) == ("Erased client", "", False)
+    assert (erased["name"], erased["notes"], erased["reacts_to_oxidative"]) == ("Erased client", "", None)
     record = owner.get(f"/services/{sid}/record")
     assert (record["worked"], record["change"], record["photos"]) == ("", "", [])
     assert len(record["ran"]) == 2

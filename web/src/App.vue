@@ -156,6 +156,6 @@ const leave = async () => {
       out when that member signs in here.
     </p>
     <RouterView />
-    <Notices />
+    <Notices v-if="notices.sheets.length === 0" />
   </div>
 </template>

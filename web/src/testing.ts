@@ -35,6 +35,8 @@ export const at = (minute: number) => new Date(START + minute * 60_000).toISOStr
 export const lane = (more: Partial<Schemas['Lane']> = {}): Schemas['Lane'] => ({
   key: 'crown',
   name: 'Crown',
+  zone_name: 'Crown',
+  part: '',
   order: 1,
   phase: 'processing',
   volume_strength: 20,

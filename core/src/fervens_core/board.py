@@ -41,6 +41,7 @@ from fervens_core.readings import Belief, Outlook
 from fervens_core.replan import DeveloperProposal, propose_developers
 from fervens_core.request import PlanRequest
 from fervens_core.service import Step
+from fervens_core.zones import Part
 
 WALL_WARNINGS_MIN = (10.0, 3.0)
 """A wall is warned of so many minutes before."""
@@ -64,6 +65,7 @@ class Lane:
     """One lane of the board; minutes count from `zero_at`, the end of its application (expected, if not ended).
 
     Args:
+        zone_name, part: of a part of a zone that is read in parts, apart; part is empty for a whole zone.
         is_forecast: the application has not ended yet; times are the plan's.
         window_min: when the target should be reached. wave: from 1, 0 for older logs.
         wall_min: the label's time of what is on now. warn_mins: when its wall is warned of, min after zero_at.
@@ -74,6 +76,8 @@ class Lane:
 
     key: str
     name: str
+    zone_name: str
+    part: str
     order: int
     phase: Phase
     volume_strength: float
@@ -232,6 +236,8 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
     return Lane(
         key=lane.key,
         name=zone.name,
+        zone_name=zone.name.removesuffix(f" {zone.part.value}"),
+        part="" if zone.part is Part.WHOLE else zone.part.value,
         order=index + 1,
         phase=lane.phase,
         volume_strength=lane.volume_strength,

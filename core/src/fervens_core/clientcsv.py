@@ -23,7 +23,7 @@ class ClientLine:
     name: str
     birth_date: dt.date | None = None
     notes: str = ""
-    has_reacted_before: bool = False
+    has_reacted_before: bool | None = None
     patch_test_placed_on: dt.date | None = None
     patch_test_result: TestResult = TestResult.NOT_DONE
 
@@ -57,7 +57,7 @@ def clients_to_csv(lines: list[ClientLine]) -> str:
             cell(c.name),
             _day(c.birth_date),
             cell(c.notes),
-            "yes" if c.has_reacted_before else "no",
+            {True: "yes", False: "no", None: ""}[c.has_reacted_before],
             _day(c.patch_test_placed_on),
             c.patch_test_result.value,
         ]
@@ -91,9 +91,9 @@ def _read_text(column: str, text: str, longest: int, *, is_needed: bool) -> str:
 
 def _read_line(cells: dict[str, str], today: dt.date) -> ClientLine:
     values = {c: plain(cells[c]) for c in COLUMNS}
-    answer = values["has_reacted_before"].lower() or "no"
-    if answer not in ("yes", "no"):
-        raise LimitError("has_reacted_before", "yes or no", answer[:40])
+    answer = values["has_reacted_before"].lower()
+    if answer not in ("yes", "no", ""):
+        raise LimitError("has_reacted_before", "yes, no or nothing", answer[:40])
     result = values["patch_test_result"] or TestResult.NOT_DONE.value
     if result not in [r.value for r in TestResult]:
         raise LimitError("patch_test_result", f"one of {', '.join(r.value for r in TestResult)}", result[:40])
@@ -101,7 +101,7 @@ def _read_line(cells: dict[str, str], today: dt.date) -> ClientLine:
         name=_read_text("name", values["name"], NAME_MAX, is_needed=True),
         birth_date=_read_day("birth_date", values["birth_date"], today),
         notes=_read_text("notes", values["notes"], NOTES_MAX, is_needed=False),
-        has_reacted_before=answer == "yes",
+        has_reacted_before=answer == "yes" if answer else None,
         patch_test_placed_on=_read_day("patch_test_placed_on", values["patch_test_placed_on"], today),
         patch_test_result=TestResult(result),
     )

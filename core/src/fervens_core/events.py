@@ -235,6 +235,7 @@ class ReadingTaken:
         warmth: beside the scale's swatch, -1 cooler, 0 like it, 1 warmer.
         rest, rest_amount: hue of old dye or ash that shows, a value of `DyeHue` or "", and how much, 0 to 1.
         is_kept: of a part that no lightener went on; its first reading takes it in among what is toned.
+        instrument: what measured it, as it calls itself; empty when read by eye.
     """
 
     zone_key: str
@@ -245,9 +246,12 @@ class ReadingTaken:
     rest: str = ""
     rest_amount: float = 0.0
     is_kept: bool = False
+    instrument: str = ""
 
     def __post_init__(self) -> None:
         check_level("level", self.level)
+        if self.instrument:
+            check_text("instrument", self.instrument, 60)
         if self.lab and len(self.lab) != 3:
             raise LimitError("lab", "three numbers: L*, a*, b*", len(self.lab))
         for value, low, high in zip(self.lab, (0.0, -128.0, -128.0), (100.0, 128.0, 128.0), strict=False):

@@ -65,8 +65,8 @@ class Findings:
     Args:
         age_years: full years, 0 to 120, or None when not asked.
         patch_test: result, and hours since it was placed (None when not placed).
-        has_reacted_before: any past reaction to oxidative colour.
-        allergies, medication: as told, at most 500 characters.
+        reacts_to_oxidative: a past reaction to oxidative colour; None when it was not asked.
+        allergies, medication: as told, at most 500 characters. told_elsewhere: whatever else was written of the person.
         home_care: products in use. is_clarified: build-up was washed out today.
         time_min: time the client has, 15 to 900 min; booked_min: time in the diary; None when not known.
     """
@@ -76,7 +76,7 @@ class Findings:
     salts_test: TestResult = TestResult.NOT_DONE
     patch_test: TestResult = TestResult.NOT_DONE
     patch_test_age_h: float | None = None
-    has_reacted_before: bool = False
+    reacts_to_oxidative: bool | None = None
     age_years: int | None = None
     allergies: str = ""
     medication: str = ""
@@ -84,6 +84,7 @@ class Findings:
     is_clarified: bool = False
     time_min: float | None = None
     booked_min: float | None = None
+    told_elsewhere: str = ""
 
     def __post_init__(self) -> None:
         if self.age_years is not None:
@@ -98,9 +99,36 @@ class Findings:
                 raise LimitError(field, "at most 500 characters", len(text))
 
     @property
+    def has_open_reaction(self) -> bool:
+        """Something was told that may be a reaction to oxidative colour, and nobody has asked whether it was."""
+        is_told = bool(self.allergies.strip()) or tells_of_reaction(f"{self.medication} {self.told_elsewhere}")
+        return is_told and self.reacts_to_oxidative is None
+
+    @property
     def has_build_up(self) -> bool:
         """Build-up that has not been washed out yet."""
         return bool(self.home_care & BUILD_UP) and not self.is_clarified
+
+
+REACTION_STEMS = (
+    "allerg",
+    "react",
+    "ppd",
+    "phenylenediamine",
+    "dermatitis",
+    "eczema",
+    "rash",
+    "hives",
+    "swell",
+    "swoll",
+)
+"""[MODEL] what a text holds that may tell of a reaction; one too many only asks a question."""
+
+
+def tells_of_reaction(text: str) -> bool:
+    """Whether a text that was written about a person may tell of a reaction."""
+    plain = text.casefold()
+    return any(stem in plain for stem in REACTION_STEMS)
 
 
 def judge_salts(signs: frozenset[SaltsSign]) -> TestResult:

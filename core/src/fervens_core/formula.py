@@ -12,7 +12,7 @@ from fervens_core.errors import LimitError
 from fervens_core.hair import DyeHue, Porosity
 from fervens_core.pigment import absorption_to_lab, brighten, hair_absorption, undertone
 from fervens_core.products import DyeFamily, TonerShade
-from fervens_core.quantities import Ratio, check_level, check_range
+from fervens_core.quantities import check_level, check_range
 from fervens_core.toner import DYE_AT_LEVEL_10, DYE_RATIO_PER_LEVEL, UPTAKE, deposit, dye_absorption
 
 BRIGHTEN_LEVELS_PER_VOL = 0.05
@@ -124,6 +124,8 @@ class Formula:
             raise LimitError("shares", "values that sum to 1", round(sum(self.shares), 4))
         if len({s.is_oxidative for s in self.shades}) > 1:
             raise LimitError("shades", "both oxidative, or neither", " + ".join(s.name for s in self.shades))
+        if self.parts is not None and not self.is_oxidative:
+            raise LimitError("parts", "nothing for a pigment wash: it never goes on with peroxide", self.parts)
         if self.parts is not None:
             check_range("parts", self.parts, 0.5, 4.0)
         if self.label_min_min > self.label_max_min:
@@ -146,15 +148,22 @@ class Formula:
         return f"{self.shades[0].name} + {self.shades[1].name} {first}:{second}"
 
     @property
-    def ratio(self) -> Ratio:
-        """Developer parts to one of product."""
-        own = sum(s.ratio.developer_parts * x for s, x in zip(self.shades, self.shares, strict=True))
-        return Ratio(own if self.parts is None else self.parts)
+    def developer_parts(self) -> float:
+        """Developer parts to one of product; 0 for a pigment wash."""
+        if self.parts is not None:
+            return self.parts
+        pairs = zip(self.shades, self.shares, strict=True)
+        return sum(s.ratio.developer_parts * x for s, x in pairs if s.ratio is not None)
 
     @property
-    def developer_volume(self) -> float:
-        """The weakest developer of its shades, vol."""
-        return min(s.developer_volume for s in self.shades)
+    def developer_volume(self) -> float | None:
+        """The weakest developer of its shades, vol; None for a pigment wash."""
+        return min((s.developer_volume for s in self.shades if s.developer_volume is not None), default=None)
+
+    @property
+    def dye_share(self) -> float:
+        """Dye in the mix beside one mixed 1:1; a wash as it comes out of its bottle counts as that. [MODEL]"""
+        return 2.0 / (1.0 + self.developer_parts) if self.is_oxidative else 1.0
 
     @property
     def label_max_min(self) -> float:
@@ -179,20 +188,20 @@ class Formula:
     @property
     def brighten_levels(self) -> float:
         """Levels its developer takes out in the end."""
-        return BRIGHTEN_LEVELS_PER_VOL * self.developer_volume if self.is_oxidative else 0.0
+        return BRIGHTEN_LEVELS_PER_VOL * (self.developer_volume or 0.0)
 
     @property
     def absorption(self) -> Floats:
         """Absorption, shape (81,), it adds to normal hair when it has taken fully."""
-        dilution = 2.0 / (1.0 + self.ratio.developer_parts)
         parts = [share * _full(shade) for shade, share in zip(self.shades, self.shares, strict=True)]
-        whole: Floats = dilution * np.sum(parts, axis=0)
+        whole: Floats = self.dye_share * np.sum(parts, axis=0)
         return whole
 
     def split_g(self, mixed_g: float) -> tuple[tuple[float, ...], float]:
         """Grams of each shade, and of developer, in so much mixed toner."""
-        product, developer = self.ratio.split_g(mixed_g)
-        return tuple(product * share for share in self.shares), developer
+        total = check_range("mixed_g", mixed_g, 0.1, 2000.0, "g")
+        product = total / (1.0 + self.developer_parts)
+        return tuple(product * share for share in self.shares), total - product
 
 
 def toned_absorption(result: Result, formula: Formula, minutes: Floats | float, more: float = 1.0) -> Floats:
@@ -238,9 +247,8 @@ def formula_absorptions(formulas: Sequence[Formula]) -> Floats:
     full = np.array([_full(s) for s in shades])
     shares = np.zeros((len(formulas), len(shades)))
     for row, formula in enumerate(formulas):
-        dilution = 2.0 / (1.0 + formula.ratio.developer_parts)
         for shade, share in zip(formula.shades, formula.shares, strict=True):
-            shares[row, places[shade.key]] = share * dilution
+            shares[row, places[shade.key]] = share * formula.dye_share
     whole: Floats = shares @ full
     return whole
 

@@ -98,7 +98,7 @@ def hair_factors(hair: Hair) -> LiftFactors:
 def zone_factors(zone: Zone, lightener: Lightener) -> LiftFactors:
     """Expected factors of a zone: its hair, its covering, scalp warmth, and the lightener's own strength."""
     base = hair_factors(zone.hair)
-    warmer_k = SCALP_WARMTH_K if zone.is_on_scalp else 0.0
+    warmer_k = SCALP_WARMTH_K if zone.touches_scalp else 0.0
     if zone.covering is Covering.OPEN_AIR:
         warmer_k -= OPEN_AIR_COOLING_K
     return LiftFactors(extent=base.extent * lightener.lift_factor, rate=base.rate * temperature_rate_factor(warmer_k))

@@ -48,7 +48,7 @@ def heat_block(lane: LaneState, zone: Zone, lightener: Lightener) -> str | None:
         return f"{reason}."
     if not lightener.is_heat_allowed:
         return f"The label of {lightener.name} does not allow heat."
-    if zone.is_on_scalp:
+    if zone.touches_scalp:
         return "This zone reaches the scalp: no heat on skin."
     return None
 

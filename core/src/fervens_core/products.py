@@ -84,10 +84,11 @@ class TonerShade:
     Args:
         dyes: share of each dye family, each 0 to 1, summing to 1.
         level: the depth the shade is meant for, 1 to 10; a deeper shade holds more dye.
-        ratio: developer parts to one.
-        developer_volume: the weak developer it is mixed with, vol.
+        ratio: developer parts to one; None for a pigment wash.
+        developer_volume: the weak developer it is mixed with, vol; None for a pigment wash.
         label_min_min, label_max_min: the label's processing time.
-        is_oxidative: an oxidative dye: patch test, not under 16.
+        is_oxidative: an oxidative dye: patch test, not under 16. One that is not is a pigment wash or mask: it is used
+            neat, never with peroxide (common practice, no source).
         patch_test_wait_h: hours after which its label has the patch test read, 1 to 168.
     """
 
@@ -95,8 +96,8 @@ class TonerShade:
     name: str
     level: float
     dyes: tuple[tuple[DyeFamily, float], ...]
-    ratio: Ratio
-    developer_volume: float
+    ratio: Ratio | None
+    developer_volume: float | None
     label_max_min: float
     label_min_min: float = 2.0
     is_oxidative: bool = True
@@ -105,7 +106,15 @@ class TonerShade:
     def __post_init__(self) -> None:
         check_text("name", self.name)
         check_level("level", self.level)
-        check_volume_strength("developer_volume", self.developer_volume)
+        if self.is_oxidative:
+            if self.ratio is None:
+                raise LimitError("developer_parts", "given for an oxidative shade", None)
+            if self.developer_volume is None:
+                raise LimitError("developer_volume", "given for an oxidative shade", None)
+            check_volume_strength("developer_volume", self.developer_volume)
+        elif self.developer_volume is not None or self.ratio is not None:
+            value = self.developer_volume if self.ratio is None else self.ratio.developer_parts
+            raise LimitError("developer_volume", "nothing for a pigment wash: it never goes on with peroxide", value)
         check_range("label_max_min", self.label_max_min, 1.0, 60.0, "min")
         check_range("label_min_min", self.label_min_min, 0.5, self.label_max_min, "min")
         check_range("patch_test_wait_h", self.patch_test_wait_h, 1.0, 168.0, "h")

@@ -12,6 +12,8 @@ from fervens_core.pigment import hair_lab
 from fervens_core.quantities import LEVEL_MAX, check_level, check_range
 
 PROTOCOL = "FERVENS-READER 1"
+SIMULATED = "simulated"
+"""What a simulated reader calls itself, wherever its readings are shown."""
 LINE_MAX = 200
 READER_SPREAD = 0.35
 """[MODEL] a hand-held reader repeats to about this much in each of L*, a*, b*."""
@@ -76,7 +78,7 @@ class SimulatedReader:
         words = line.strip().split()
         match words[:1]:
             case ["ID"]:
-                return f"{PROTOCOL} simulated"
+                return f"{PROTOCOL} {SIMULATED}"
             case ["PLACE"] if len(words) == 4:
                 try:
                     self.under = _three(words[1:])

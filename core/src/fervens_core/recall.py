@@ -6,11 +6,12 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from fervens_core.hair import Breakage, Elasticity, Hair, History
-from fervens_core.lift import ADDITIVE_STRENGTH_FACTOR, LiftFactors, volume_for
+from fervens_core.lift import ADDITIVE_STRENGTH_FACTOR, LiftFactors, time_to_level, volume_for
 from fervens_core.nextvisit import grown_mm
 from fervens_core.products import Lightener
 from fervens_core.quantities import check_range
 from fervens_core.readings import ReadingMode
+from fervens_core.safety import strongest_volume
 from fervens_core.strand import READINGS_MAX, Strand, StrandReading
 from fervens_core.zones import GROWTH_MM_PER_MONTH, Segment, Zone
 
@@ -26,6 +27,7 @@ class WornLane:
         zone: the lane. level: reached. volume_strength: vol. minutes: from its last section to the rinse, min.
         extent, rate: learnt factors of how far and how fast it lifted, over the bench trial's.
         readings: (minutes, level, mode) while it lifted. has_additive: bond additive was in the bowls.
+        applications: how often product went on.
     """
 
     zone: Zone
@@ -36,6 +38,7 @@ class WornLane:
     rate: float
     readings: tuple[tuple[float, float, ReadingMode], ...] = ()
     has_additive: bool = False
+    applications: int = 1
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,8 +46,9 @@ class LastFormula:
     """What a zone had last time, and what it would be corrected to.
 
     Args:
-        corrected_volume: that would have come to the target in the same minutes, by what was learnt; vol, 0.5 to 40.
-        says: the same in a sentence.
+        corrected_volume, corrected_minutes: what to do next time, by what was learnt: within the label's time of one
+            application and the lane's limit; vol, and min from its last section.
+        is_within_reach: whether one application comes to the target then. says: the same in a sentence.
     """
 
     name: str
@@ -53,6 +57,8 @@ class LastFormula:
     level: float
     target_level: float
     corrected_volume: float
+    corrected_minutes: float
+    is_within_reach: bool
     says: str
 
 
@@ -128,7 +134,7 @@ def as_strands(worn: Sequence[WornLane], lightener: Lightener) -> tuple[Strand, 
 
     Only lanes of natural hair away from the scalp: lengths are not the hair they were, and a strand knows no warmth.
     """
-    fit = [w for w in worn if w.readings and not w.zone.is_on_scalp]
+    fit = [w for w in worn if w.readings and not w.zone.touches_scalp]
     natural = [w for w in fit if w.zone.hair.history is History.VIRGIN]
     natural.sort(key=lambda w: (-len(w.readings), w.zone.key))
     found = []
@@ -151,21 +157,59 @@ def as_strands(worn: Sequence[WornLane], lightener: Lightener) -> tuple[Strand, 
     return tuple(found)
 
 
-def last_formulas(worn: Sequence[WornLane]) -> tuple[LastFormula, ...]:
-    """What each lane had last time, corrected by how it really lifted."""
+CLOSE_LEVELS = 0.25
+SAME_VOLUME = 1.5
+"""Less of a change than this in vol is none."""
+
+
+def _corrected(w: WornLane, lightener: Lightener, elasticity: Elasticity) -> tuple[float, float, bool]:
+    """Developer, minutes and whether they reach the target: the same minutes if a developer does it within its limit,
+    else the strongest allowed for as long as it takes, up to the label's time."""
+    start, target = w.zone.hair.start_level, w.zone.target_level
+    factors = LiftFactors(min(max(w.extent, 0.2), 2.0), min(max(w.rate, 0.2), 5.0))
+    weaker = ADDITIVE_STRENGTH_FACTOR if w.has_additive else 1.0
+    most, _ = strongest_volume(w.zone, lightener, elasticity)
+    longest = max(lightener.label_max_min - w.zone.application_min, 1.0)
+    minutes = min(max(w.minutes, 1.0), longest)
+    if (
+        abs(w.level - target) <= CLOSE_LEVELS
+        and w.minutes <= longest
+        and w.applications == 1
+        and w.volume_strength <= most
+    ):
+        return w.volume_strength, w.minutes, True
+    needed = round(volume_for(target, minutes, start_level=start, factors=factors) / weaker)
+    if needed <= most:
+        return max(float(needed), 0.5), minutes, True
+    needs = time_to_level(target, start_level=start, volume_strength=most * weaker, factors=factors)
+    is_within_reach = needs is not None and needs <= longest
+    return most, needs if needs is not None and is_within_reach else longest, is_within_reach
+
+
+def last_formulas(
+    worn: Sequence[WornLane], lightener: Lightener, elasticity: Elasticity = Elasticity.RETURNS
+) -> tuple[LastFormula, ...]:
+    """What each lane had last time, corrected by how it really lifted; never past the label or the lane's own limit."""
     found = []
     for w in worn:
-        start, target = w.zone.hair.start_level, w.zone.target_level
-        factors = LiftFactors(min(max(w.extent, 0.2), 2.0), min(max(w.rate, 0.2), 5.0))
-        corrected = volume_for(target, min(max(w.minutes, 1.0), 180.0), start_level=start, factors=factors)
-        if w.has_additive:
-            corrected /= ADDITIVE_STRENGTH_FACTOR
+        target = w.zone.target_level
+        corrected, minutes, is_within_reach = _corrected(w, lightener, elasticity)
         off = w.level - target
-        is_there = abs(off) <= 0.25
-        corrected = w.volume_strength if is_there else min(max(round(corrected), 0.5), 40.0)
+        is_there = abs(off) <= CLOSE_LEVELS
         did = "came to the target" if is_there else f"came {abs(off):.1f} {'short' if off < 0 else 'past it'}"
-        move = corrected - w.volume_strength
-        then = "the same again" if abs(move) < 1.5 else f"{corrected:.0f} vol for the same minutes"
-        says = f"{w.volume_strength:g} vol, {w.minutes:.0f} min: {did}; {then}"
-        found.append(LastFormula(w.zone.name, w.volume_strength, w.minutes, w.level, target, corrected, says))
+        on = f"{w.volume_strength:g} vol, {w.minutes:.0f} min"
+        if w.applications > 1:
+            on = f"{on} in {w.applications} applications"
+        elif w.minutes + w.zone.application_min > lightener.label_max_min + 0.5:
+            on = f"{on}, past the label"
+        is_same = abs(corrected - w.volume_strength) < SAME_VOLUME and abs(minutes - w.minutes) < 1.0
+        then = "the same again" if is_same and is_within_reach else f"{corrected:.0f} vol for {minutes:.0f} min"
+        if not is_within_reach:
+            then = f"{then} is the most one application may have: two applications, or another visit"
+        says = f"{on}: {did}; {then}"
+        found.append(
+            LastFormula(
+                w.zone.name, w.volume_strength, w.minutes, w.level, target, corrected, minutes, is_within_reach, says
+            )
+        )
     return tuple(found)

@@ -7,13 +7,17 @@ from dataclasses import dataclass
 from enum import StrEnum
 
 from fervens_core.findings import PATCH_TEST_WAIT_H, Findings, PatchState, Scalp, TestResult, patch_state
-from fervens_core.hair import Breakage, Elasticity, Hair, History
+from fervens_core.hair import Breakage, Elasticity, Hair, History, Porosity, Thickness
 from fervens_core.products import Lightener, TonerShade
 from fervens_core.quantities import VOLUME_MAX
 from fervens_core.zones import Part, Zone, lanes_of
 
 DELICATE_MAX_VOLUME = 20.0
 """[MODEL] strongest developer proposed for hairline, temples, nape, fine baby hair; and for hair that is not sound."""
+WORN_MAX_VOLUME = 20.0
+"""[MODEL] strongest on hair that was lightened before, and on porous hair: it needs no more and breaks with it."""
+FINE_MAX_VOLUME = 30.0
+"""[MODEL] strongest on fine hair."""
 OLD_VIVID_DYE_MAX_VOLUME = 5.0
 """Old green or blue direct dye is lifted with 1.5 % (common practice, no source)."""
 OXIDATIVE_AGE_MIN = 16
@@ -38,6 +42,10 @@ class Caution:
     severity: Severity
     title: str
     advice: str
+
+
+CLEARED_TODAY = frozenset({"build_up", "reaction_open"})
+"""Blocks that a wash or an answer lifts; all others stand for the day."""
 
 
 def _block(code: str, title: str, advice: str) -> Caution:
@@ -84,6 +92,9 @@ def _person_cautions(findings: Findings) -> list[Caution]:
     if patch_state(findings.patch_test, findings.patch_test_age_h) is not PatchState.CLEAR:
         advice = "Oxidative toner stays locked; plan a non-oxidative one, or book the tone."
         found.append(_warn("patch_test_open", f"No patch test read after {PATCH_TEST_WAIT_H:.0f} h", advice))
+    if findings.has_open_reaction:
+        advice = "Ask: to oxidative colour? Answer yes or no beside it; until then oxidative toner stays locked."
+        found.append(_block("reaction_open", "An allergy or reaction is told, and not asked about", advice))
     if findings.allergies.strip():
         found.append(_warn("allergies", "Allergies told", f"“{findings.allergies.strip()[:120]}”: check every label."))
     if findings.medication.strip():
@@ -171,10 +182,15 @@ def toner_block(findings: Findings, shade: TonerShade) -> Caution | None:
     """Why this shade may not go on this person, or None."""
     if not shade.is_oxidative:
         return None
-    if findings.has_reacted_before or findings.patch_test is TestResult.POSITIVE:
+    if findings.reacts_to_oxidative or findings.patch_test is TestResult.POSITIVE:
         return _block("dye_reaction", "Reacted to oxidative dye", "Pigmented shampoo and conditioner only.")
     if findings.age_years is not None and findings.age_years < OXIDATIVE_AGE_MIN:
         return _block("under_16", "Under 16", "Oxidative dye is not intended for people under 16.")
+    if findings.has_open_reaction:
+        advice = (
+            "Ask whether it was to oxidative colour, and answer on the consultation; pigmented shampoo only until then."
+        )
+        return _block("reaction_open", "An allergy or reaction is told", advice)
     wait = f"{shade.patch_test_wait_h:g} h"
     if findings.patch_test is not TestResult.NEGATIVE:
         advice = f"Place it, read it after {wait}, or take a non-oxidative shade."
@@ -199,10 +215,16 @@ def strongest_volume(
         (VOLUME_MAX, "40 vol is the most for hair"),
         (lightener.max_volume, f"label of {lightener.name}"),
     ]
-    if zone.is_on_scalp:
+    if zone.touches_scalp:
         limits.append((lightener.max_volume_on_scalp, f"on the scalp, label of {lightener.name}"))
     if zone.is_delicate:
         limits.append((DELICATE_MAX_VOLUME, "delicate hair"))
+    if zone.hair.history is History.LIGHTENED:
+        limits.append((WORN_MAX_VOLUME, "hair that was lightened before"))
+    if zone.hair.porosity is Porosity.HIGH:
+        limits.append((WORN_MAX_VOLUME, "porous hair"))
+    if zone.hair.thickness is Thickness.FINE:
+        limits.append((FINE_MAX_VOLUME, "fine hair"))
     stretches = {zone.hair.elasticity, head_elasticity}
     if zone.hair.breakage is not Breakage.NONE or stretches != {Elasticity.RETURNS}:
         limits.append((DELICATE_MAX_VOLUME, "hair that is not quite sound"))

@@ -6,7 +6,7 @@ Reading is strict: a bad field is named by its path, with its limit and its valu
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 from fervens_core.errors import CoreError, LimitError
@@ -22,9 +22,10 @@ from fervens_core.strand import STRANDS_MAX, Strand
 from fervens_core.zones import Zone
 
 FORMAT = "fervens-service"
-VERSION = 2
-VERSIONS = (1, 2)
-"""Version 1 knew neither segments nor strands and had one finish line; it is read still."""
+VERSION = 3
+VERSIONS = (1, 2, 3)
+"""Version 1 knew neither segments nor strands and had one finish line; up to version 2 what nobody had said was false:
+whether product touches the scalp, whether the person has reacted before. They are read still."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -117,16 +118,19 @@ def _toner(r: JsonReader) -> TonerShade:
     shares = tuple((DyeFamily(f), check_range(r.at(f"dyes.{f}"), v, 0, 1)) for f, v in dyes.items())
     if abs(sum(v for _, v in shares) - 1.0) > 0.005:
         raise LimitError(r.at("dyes"), "shares that sum to 1", round(sum(v for _, v in shares), 4))
+    is_oxidative = r.flag("is_oxidative", True)
+    if not is_oxidative:  # older files gave washes a developer too; it never belongs there
+        r.raw("developer_parts"), r.raw("developer_volume")
     made = TonerShade(
         key=r.text("key", longest=40),
         name=r.text("name"),
         level=r.number("level", 1, 10, unit="(level)"),
         dyes=shares,
-        ratio=Ratio(r.number("developer_parts", 0.5, 4, 1.5)),
-        developer_volume=r.number("developer_volume", 0.5, 40, 7, "vol"),
+        ratio=Ratio(r.number("developer_parts", 0.5, 4, 1.5)) if is_oxidative else None,
+        developer_volume=r.number("developer_volume", 0.5, 40, 7, "vol") if is_oxidative else None,
         label_max_min=longest,
         label_min_min=r.number("label_min_min", 0.5, longest, min(2.0, longest), "min"),
-        is_oxidative=r.flag("is_oxidative", True),
+        is_oxidative=is_oxidative,
         patch_test_wait_h=r.number("patch_test_wait_h", 1, 168, 48, "h"),
     )
     r.done()
@@ -147,14 +151,38 @@ def _event(r: JsonReader) -> FileEvent:
     return made
 
 
+def _upcast(document: Any) -> Any:
+    """An older file as one of today's; what is no file is left for the reader to refuse."""
+    if not isinstance(document, Mapping) or document.get("version") not in (1, 2):
+        return document
+    found = dict(document)
+    zones = found.get("zones")
+    if isinstance(zones, list):
+        found["zones"] = [_unsaid(z, "is_on_scalp") for z in zones]
+    findings = found.get("findings")
+    if isinstance(findings, Mapping) and "has_reacted_before" in findings:
+        told = _unsaid(findings, "has_reacted_before")
+        found["findings"] = {k: v for k, v in told.items() if k != "has_reacted_before"} | {
+            "reacts_to_oxidative": told["has_reacted_before"]
+        }
+    return found
+
+
+def _unsaid(values: Any, field: str) -> Any:
+    """The values with a false that nobody said as null."""
+    if isinstance(values, Mapping) and values.get(field) is False:
+        return dict(values) | {field: None}
+    return values
+
+
 def read_service_file(document: Any) -> ServiceFile:
     """A service from parsed JSON. Raises CoreError, LimitError naming the path."""
-    r = JsonReader(document, "")
+    r = JsonReader(_upcast(document), "")
     if r.raw("format") != FORMAT:
         raise LimitError("format", repr(FORMAT), short(r.raw("format")))
     version = r.raw("version")
     if isinstance(version, bool) or version not in VERSIONS:
-        known = " or ".join(str(v) for v in VERSIONS)
+        known = ", ".join(str(v) for v in VERSIONS)
         raise LimitError("version", f"{known}, the versions this program reads", short(version))
     zones = tuple(read_zone(z) for z in r.objects("zones", 60))
     keys = [z.key for z in zones]
@@ -167,12 +195,13 @@ def read_service_file(document: Any) -> ServiceFile:
     plan = r.child("plan")
     idea = plan.raw("toner_idea")
     wanted = r.raw("wanted_level")
+    told = r.text("wish", "", 2000)
     made = ServiceFile(
         client_name=r.text("client"),
-        wish=r.text("wish", "", 2000),
+        wish=told,
         tone=r.choice("tone", Tone, Tone.NEUTRAL),
         wanted_level=None if wanted is None else check_range("wanted_level", wanted, 1, 10, "(level)"),
-        findings=read_findings(r.child("findings")),
+        findings=replace(read_findings(r.child("findings")), told_elsewhere=told),
         zones=zones,
         lightener=lightener,
         developers=tuple(_developer(d) for d in r.objects("developers", 40)),

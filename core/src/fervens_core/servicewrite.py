@@ -38,7 +38,7 @@ def _toner_to_json(shade: TonerShade) -> dict[str, Any]:
         "name": shade.name,
         "level": shade.level,
         "dyes": {family.value: share for family, share in shade.dyes},
-        "developer_parts": shade.ratio.developer_parts,
+        "developer_parts": shade.ratio and shade.ratio.developer_parts,
         "developer_volume": shade.developer_volume,
         "label_max_min": shade.label_max_min,
         "label_min_min": shade.label_min_min,

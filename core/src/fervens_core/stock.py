@@ -45,7 +45,7 @@ def uses_of(
         known = {s.key: s for s in shades}
         parts = [(data.shade_key, data.share), (data.second_key, 1.0 - data.share)]
         found = [Use(k, data.product_g * share) for k, share in parts if k in known and share > 0.0]
-        volumes = [known[k].developer_volume for k, _ in parts if k in known]
+        volumes = [v for k, _ in parts if k in known and (v := known[k].developer_volume) is not None]
         if volumes:
             found += _poured(min(volumes), data.developer_g, bottles)
         return tuple(found)

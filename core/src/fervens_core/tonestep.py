@@ -58,7 +58,7 @@ class ToneBowl:
     shade_names: tuple[str, ...]
     shades_g: tuple[float, ...]
     developer_g: float
-    developer_volume: float
+    developer_volume: float | None
     developer_parts: float
     share: float
     label_max_min: float
@@ -220,7 +220,7 @@ def _bowls(spots: Sequence[Spot]) -> tuple[ToneBowl, ...]:
                 shades_g=shades_g,
                 developer_g=developer_g,
                 developer_volume=formula.developer_volume,
-                developer_parts=formula.ratio.developer_parts,
+                developer_parts=formula.developer_parts,
                 share=formula.shares[0],
                 label_max_min=formula.label_max_min,
                 lane_ids=tuple(s.id for s in group),

@@ -43,7 +43,7 @@ class Tried:
     formula_name: str
     spread: float
     mean_delta_e: float
-    developer_volume: float
+    developer_volume: float | None
     developer_parts: float
     label_max_min: float
     zones: tuple[TriedZone, ...]
@@ -90,7 +90,7 @@ def try_formula(
         spread=choice.spread,
         mean_delta_e=choice.mean_delta_e,
         developer_volume=formula.developer_volume,
-        developer_parts=formula.ratio.developer_parts,
+        developer_parts=formula.developer_parts,
         label_max_min=formula.label_max_min,
         zones=tuple(zones),
     )

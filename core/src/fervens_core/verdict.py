@@ -10,7 +10,7 @@ from fervens_core.findings import Findings, PatchState, patch_state
 from fervens_core.pigment import undertone
 from fervens_core.plan import Plan, make_plan
 from fervens_core.request import PlanRequest
-from fervens_core.safety import Caution, Severity
+from fervens_core.safety import CLEARED_TODAY, Caution, Severity
 from fervens_core.visits import LaneVisits, head_visits, visits_needed
 from fervens_core.zones import Zone, lanes_of
 
@@ -217,7 +217,7 @@ def make_verdict(
 def _kind(
     zones: tuple[Zone, ...], blocks: list[Caution], has_lanes: bool, visits: int | None, time_line: VerdictLine | None
 ) -> VerdictKind:
-    if any(c.code != "build_up" for c in blocks):
+    if any(c.code not in CLEARED_TODAY for c in blocks):
         return VerdictKind.NOT_TODAY
     if blocks:
         return VerdictKind.CLARIFY

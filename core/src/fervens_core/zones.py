@@ -15,6 +15,10 @@ GROWTH_MM_PER_MONTH = 12.0
 DAYS_PER_MONTH = 365.2425 / 12.0
 """Hair grows about 12 mm a month (common practice; 0.3 to 0.4 mm a day is reported)."""
 USUAL_LENGTH_MM = 250.0
+SHORT_MM = 80.0
+"""[MODEL] hair of nape and hairline up to this length cannot be kept off the skin, unless the technician says so."""
+AT_THE_SKIN = frozenset({"nape", "fringe", "left_temple", "right_temple"})
+"""Areas of the usual head where short hair lies on the skin (common practice, no source)."""
 LIFT_LEAST = 0.25
 """Less than a quarter level to go is nothing to lighten: technicians read to half a level."""
 ROOT_PACE_SHARE, ENDS_PACE_SHARE = 0.6, 0.4
@@ -69,7 +73,8 @@ class Zone:
         pace_min_per_foil: the technician's pace, 0.1 to 6 min a section.
         covering: open air, foil or film.
         is_delicate: hairline, temples, nape, fine baby hair: weaker developer, never the whole time.
-        is_on_scalp: product touches the scalp: the label's on-scalp limit holds and warmth speeds the lift.
+        is_on_scalp: product touches the scalp: the label's on-scalp limit holds and warmth speeds the lift. None when
+            nobody said: short hair of nape and hairline does, other hair does not.
         density; length_mm: of the hair, 5 to 1500 mm: bowl amounts follow from them.
         root, ends: read apart, or None.
         keeps_depth: the zone stays as it is.
@@ -86,7 +91,7 @@ class Zone:
     pace_min_per_foil: float = 1.2
     covering: Covering = Covering.FOIL
     is_delicate: bool = False
-    is_on_scalp: bool = False
+    is_on_scalp: bool | None = None
     density: Density = Density.MEDIUM
     length_mm: float = USUAL_LENGTH_MM
     root: Segment | None = None
@@ -121,6 +126,14 @@ class Zone:
     def application_min(self) -> float:
         """Minutes from the first section to the last."""
         return self.foil_count * self.pace_min_per_foil
+
+    @property
+    def touches_scalp(self) -> bool:
+        """Whether its product touches the scalp: as said, else by where it is and how short."""
+        if self.is_on_scalp is not None:
+            return self.is_on_scalp
+        places = {area.split("/")[0] for area in (self.areas or (self.key,))}
+        return bool(places & AT_THE_SKIN) and self.length_mm <= SHORT_MM
 
     @property
     def zone_key(self) -> str:
@@ -186,7 +199,7 @@ def lanes_of_zone(zone: Zone) -> tuple[Zone, ...]:
             zone,
             name=f"{zone.name} lengths",
             part=Part.LENGTHS,
-            is_on_scalp=zone.is_on_scalp and zone.root is None,
+            is_on_scalp=zone.touches_scalp and zone.root is None,
             length_mm=zone.length_mm - taken,
             root=None,
             ends=None,

@@ -17,7 +17,7 @@ from apps.studio.models import Membership
 from fervens_core.errors import ConflictError, LimitError
 from fervens_core.quantities import check_range, check_text
 
-OPTIONAL = {"birth_date", "patch_test_placed_at", "growth_mm_per_month"}
+OPTIONAL = {"birth_date", "reacts_to_oxidative", "patch_test_placed_at", "growth_mm_per_month"}
 GROWTH = (4.0, 25.0)
 """mm a month; 12 is common (common practice, no source)."""
 

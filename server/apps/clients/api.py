@@ -24,7 +24,7 @@ class ClientIn(Schema):
     name: str | None = Field(None, min_length=1, max_length=80)
     birth_date: dt.date | None = None
     notes: str | None = Field(None, max_length=2000)
-    has_reacted_before: bool | None = None
+    reacts_to_oxidative: bool | None = None
     patch_test_placed_at: dt.datetime | None = None
     patch_test_result: TestResult | None = None
     growth_mm_per_month: float | None = Field(None, allow_inf_nan=False)
@@ -37,7 +37,7 @@ class ClientOut(Schema):
     name: str
     birth_date: dt.date | None
     notes: str
-    has_reacted_before: bool
+    reacts_to_oxidative: bool | None
     patch_test_placed_at: dt.datetime | None
     patch_test_result: TestResult
     growth_mm_per_month: float | None

@@ -19,7 +19,7 @@ class Client(models.Model):
     name = models.CharField(max_length=80)
     birth_date = models.DateField(null=True, blank=True)
     notes = models.TextField(blank=True, max_length=2000)
-    has_reacted_before = models.BooleanField(default=False)
+    reacts_to_oxidative = models.BooleanField(null=True, blank=True, help_text="Nothing when it was not asked.")
     patch_test_placed_at = models.DateTimeField(null=True, blank=True)
     patch_test_result = models.CharField(max_length=20, default="not_done")
     growth_mm_per_month = models.FloatField(null=True, blank=True, help_text="Own growth; none is the studio's.")

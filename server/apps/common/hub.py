@@ -93,7 +93,7 @@ class Hub:
             log.warning("A notice was not understood: %.80s", payload)
             return
         for listener in self._listeners:
-            if listener.studio == studio and listener.service in (None, notice.get("service")):
+            if listener.studio == studio and listener.service in (None, notice.get("service", listener.service)):
                 listener.offer(notice)
 
     async def _listen(self) -> None:

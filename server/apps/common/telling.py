@@ -10,6 +10,12 @@ from django.db import connection
 CHANNEL = "fervens"
 
 
+def tell_sessions(studio_id: UUID) -> None:
+    """Say that sessions of a studio may have ended: every open stream of it looks whether its own still stands."""
+    with connection.cursor() as cursor:
+        cursor.execute("SELECT pg_notify(%s, %s)", [CHANNEL, json.dumps({"studio": str(studio_id), "what": "session"})])
+
+
 def tell(studio_id: UUID, service_id: UUID, what: str, position: int = 0, device: str = "") -> None:
     """Say that a service changed: `what` happened, at which place of its log, by which device.
 

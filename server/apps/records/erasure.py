@@ -34,7 +34,7 @@ def erase_client(member: Membership, client_id: UUID, *, typed_name: str) -> Cli
     if typed_name.strip() != row.name:
         raise LimitError("typed_name", f"the client's name, {row.name}", typed_name[:80])
     row.name, row.notes, row.birth_date = ERASED, "", None
-    row.has_reacted_before, row.patch_test_placed_at, row.patch_test_result = False, None, NOT_DONE
+    row.reacts_to_oxidative, row.patch_test_placed_at, row.patch_test_result = None, None, NOT_DONE
     row.erased_at = timezone.now()
     row.save()
     services = Service.objects.filter(client=row)

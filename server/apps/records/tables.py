@@ -41,7 +41,7 @@ def clients_csv(member: Membership) -> str:
             name=c.name,
             birth_date=c.birth_date,
             notes=c.notes,
-            has_reacted_before=c.has_reacted_before,
+            has_reacted_before=c.reacts_to_oxidative,
             patch_test_placed_on=timezone.localdate(c.patch_test_placed_at) if c.patch_test_placed_at else None,
             patch_test_result=TestResult(c.patch_test_result),
         )
@@ -83,7 +83,7 @@ def take_clients(member: Membership, text: str) -> int:
                 name=c.name,
                 birth_date=c.birth_date,
                 notes=c.notes,
-                has_reacted_before=c.has_reacted_before,
+                reacts_to_oxidative=c.has_reacted_before,
                 patch_test_placed_at=dt.datetime.combine(placed, dt.time(0), tzinfo=zone) if placed else None,
                 patch_test_result=c.patch_test_result.value,
             )

@@ -73,12 +73,13 @@ class Consultation:
     """What was read at a consultation, as core values.
 
     Args:
-        columns: wish, tone, wanted level, scalp, elasticity and salts test.
+        columns: wish, tone, wanted level, scalp, elasticity and salts test. reacts_to_oxidative: kept with the client.
         facts: the rest of what was found out, as the service file has it.
     """
 
     columns: dict[str, Any]
     facts: dict[str, Any]
+    reacts_to_oxidative: bool | None
     zones: tuple[Zone, ...]
     strands: tuple[StrandRow, ...]
 
@@ -109,6 +110,10 @@ def write_consultation(member: Membership, service_id: UUID, *, revision: int, r
     for field, value in read.columns.items():
         setattr(row, field, getattr(value, "value", value))
     row.facts = read.facts
+    if row.client.reacts_to_oxidative is not read.reacts_to_oxidative:
+        row.client.reacts_to_oxidative = read.reacts_to_oxidative
+        row.client.save(update_fields=["reacts_to_oxidative"])
+        audit(member, "reaction to oxidative colour answered", row.client_id)
     row.strands = [strand_data(s) for s in read.strands]
     row.revision += 1
     row.save()

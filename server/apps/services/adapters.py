@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import datetime as dt
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 from django.utils import timezone
@@ -117,8 +117,9 @@ def findings_value(service: Service, client: Client) -> Findings:
         "salts_test": service.salts_test,
         "patch_test": client.patch_test_result,
         "patch_test_age_h": min(max((now - placed).total_seconds() / 3600.0, 0.0), 87600.0) if placed else None,
-        "has_reacted_before": client.has_reacted_before,
+        "reacts_to_oxidative": client.reacts_to_oxidative,
         "age_years": age_years(client.birth_date, now.date()),
     }
     told = {k: v for k, v in service.facts.items() if k in FACTS}
-    return read_findings(JsonReader(known | told, "findings"))
+    found = read_findings(JsonReader(known | told, "findings"))
+    return replace(found, told_elsewhere=f"{client.notes} {service.wish}")

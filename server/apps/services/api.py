@@ -158,7 +158,8 @@ def read_options(request: HttpRequest, service_id: UUID, key: str) -> OptionsOut
 def measure_lane(request: HttpRequest, service_id: UUID, key: str) -> MeasuredOut:
     """Have the colour reader measure a lane; nothing is logged by that."""
     loaded = queries.load(queries.get(member_of(request), service_id))
-    return present_chair.measured_out(measure(loaded, key, timezone.now()), loaded.zone(key).hair.colour_start)
+    measured, instrument = measure(loaded, key, timezone.now())
+    return present_chair.measured_out(measured, loaded.zone(key).hair.colour_start, instrument)
 
 
 @router.get("/services/{service_id}/review", response={200: ReviewOut, ERRORS: Problem})

@@ -10,7 +10,7 @@ import zlib
 from apps.services.queries import Loaded, chair, kept_parts
 from fervens_core.errors import ConflictError, CoreError
 from fervens_core.practicehair import kept_lab, practice_lab
-from fervens_core.reader import LINE_MAX, PROTOCOL, Measured, lab_to_line, level_of_lab, line_to_lab
+from fervens_core.reader import LINE_MAX, PROTOCOL, SIMULATED, Measured, lab_to_line, level_of_lab, line_to_lab
 
 TIMEOUT_S = 3.0
 
@@ -32,8 +32,10 @@ def _ask(line: socket.socket, text: str) -> str:
     return found.decode("ascii", "replace").strip()
 
 
-def measure(loaded: Loaded, key: str, now: dt.datetime) -> Measured:
-    """What the reader measures on a lane, and its level. The simulated one is given the lane's simulated hair first.
+def measure(loaded: Loaded, key: str, now: dt.datetime) -> tuple[Measured, str]:
+    """What the reader measures on a lane, its level, and what the reader calls itself.
+
+    The simulated one is given the lane's simulated hair first.
 
     Raises:
         ConflictError: no reader, or no such lane. CoreError: what it measured is no hair of this lane.
@@ -51,10 +53,11 @@ def measure(loaded: Loaded, key: str, now: dt.datetime) -> Measured:
             name = _ask(line, "ID")
             if not name.startswith(PROTOCOL):
                 raise CoreError("reader_line", f"What answers at {address[0]}:{address[1]} is no colour reader.")
-            if name.endswith("simulated"):
+            instrument = name.removeprefix(PROTOCOL).strip()[:60]
+            if instrument == SIMULATED:
                 seed = zlib.crc32(f"{loaded.row.pk} {key}".encode())
                 lab = kept_lab(kept, seed) if kept else practice_lab(there, key, seed)
                 _ask(line, lab_to_line(lab).replace("LAB", "PLACE"))
-            return level_of_lab(zone.hair.colour_start, line_to_lab(_ask(line, "MEASURE")))
+            return level_of_lab(zone.hair.colour_start, line_to_lab(_ask(line, "MEASURE"))), instrument
     except OSError:
         raise ConflictError("reader_away", "The colour reader does not answer; read by eye.") from None

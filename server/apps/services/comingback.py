@@ -26,6 +26,7 @@ from apps.studio.models import Membership
 from apps.studio.policies import require_lead
 from fervens_core.chairtime import chair_time, total_min
 from fervens_core.errors import ConflictError, CoreError, LimitError
+from fervens_core.hair import Elasticity
 from fervens_core.nextvisit import REST_DAYS, NextVisit, propose_visit
 from fervens_core.plan import make_plan
 from fervens_core.quantities import check_range
@@ -72,7 +73,17 @@ def worn_lanes(row: Service, summary: dict[str, Any]) -> list[WornLane]:
             continue
         readings = tuple((float(m), float(v), ReadingMode(mode)) for m, v, mode in x["readings"])
         found.append(
-            WornLane(zone, x["level"], x["volume"], x["minutes"], x["extent"], x["rate"], readings, has_additive)
+            WornLane(
+                zone,
+                x["level"],
+                x["volume"],
+                x["minutes"],
+                x["extent"],
+                x["rate"],
+                readings,
+                has_additive,
+                x.get("applications", 1),
+            )
         )
     return found
 
@@ -136,7 +147,10 @@ def propose_next(row: Service) -> NextVisit:
 
 def formulas_of(row: Service) -> tuple[LastFormula, ...]:
     """What each lane had, corrected by what was learnt."""
-    return last_formulas(worn_lanes(row, summary_of(row)))
+    if row.lightener is None:
+        return ()
+    stretched = Elasticity(row.elasticity)
+    return last_formulas(worn_lanes(row, summary_of(row)), lightener_value(row.lightener), stretched)
 
 
 def last_filed(member: Membership, client_id: UUID) -> Service | None:

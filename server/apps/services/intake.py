@@ -33,7 +33,7 @@ def _client(studio: Studio, file: ServiceFile, now: dt.datetime) -> Client:
         studio=studio,
         name=file.client_name,
         birth_date=dt.date(now.year - findings.age_years - 1, 7, 1) if findings.age_years is not None else None,
-        has_reacted_before=findings.has_reacted_before,
+        reacts_to_oxidative=findings.reacts_to_oxidative,
         patch_test_placed_at=placed,
         patch_test_result=findings.patch_test.value,
     )

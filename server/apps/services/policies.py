@@ -65,6 +65,7 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
         case TonerApplied():
             shades = [_shade(loaded, key) for key in (data.shade_key, data.second_key) if key]
             _check_toner_time(shades, data.minutes)
+            _check_no_peroxide(shades, data)
         case TonerPulledBack():
             lane = loaded.state.lane(data.zone_key)
             toner = lane.shadow if data.part else lane.toner
@@ -93,6 +94,19 @@ def _check_toner_time(shades: list[TonerShade], minutes: float) -> None:
                 "toner_over_label",
                 f"minutes: at most {shade.label_max_min:g} (label of {shade.name}), got {minutes:g}.",
             )
+
+
+def _check_no_peroxide(shades: list[TonerShade], data: TonerApplied) -> None:
+    """A pigment wash never goes on with peroxide, nor mixed with an oxidative shade."""
+    if all(s.is_oxidative for s in shades):
+        return
+    names = " + ".join(s.name for s in shades)
+    if any(s.is_oxidative for s in shades):
+        raise BlockedError("no_peroxide", f"{names}: a pigment wash is not mixed with an oxidative shade.")
+    if data.developer_g > 0.0:
+        raise BlockedError(
+            "no_peroxide", f"developer_g: must be 0 for a pigment wash ({names}), got {data.developer_g:g}."
+        )
 
 
 def _check_again(loaded: Loaded, data: LighteningResumed) -> None:

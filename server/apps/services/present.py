@@ -39,7 +39,7 @@ from fervens_core.lanestate import Phase
 from fervens_core.nextvisit import reminder_text
 from fervens_core.paint import curve_points, minute_grid
 from fervens_core.pigment import hair_lab
-from fervens_core.safety import Severity
+from fervens_core.safety import CLEARED_TODAY, Severity
 from fervens_core.service import Step, live_events
 from fervens_core.strand import HeadMove, fit_strands, head_move, teach
 from fervens_core.toning import natural_lab
@@ -71,7 +71,16 @@ def _zones_out(loaded: Loaded) -> list[ZoneOut]:
             for s in (zone.root, zone.ends)
         ]
         values = zone_to_json(zone)
-        found.append(ZoneOut(**values, start_hex=before, target_hex=wanted, root_hex=parts[0], ends_hex=parts[1]))
+        found.append(
+            ZoneOut(
+                **values,
+                start_hex=before,
+                target_hex=wanted,
+                root_hex=parts[0],
+                ends_hex=parts[1],
+                touches_scalp=zone.touches_scalp,
+            )
+        )
     return found
 
 
@@ -147,7 +156,8 @@ def service_out(loaded: Loaded) -> ServiceOut:
         client_id=row.client_id,
         client_name=row.client.name,
         client_age_years=findings.age_years,
-        has_reacted_before=findings.has_reacted_before,
+        reacts_to_oxidative=findings.reacts_to_oxidative,
+        is_reaction_open=findings.has_open_reaction,
         patch_test=findings.patch_test,
         patch_test_placed_at=row.client.patch_test_placed_at,
         patch_state=patch_state(findings.patch_test, findings.patch_test_age_h),
@@ -196,7 +206,7 @@ def _next_text(loaded: Loaded, now: dt.datetime) -> tuple[str, dt.datetime | Non
         case Step.CONSULTATION:
             if loaded.is_blocked:
                 blocks = [c.code for c in loaded.cautions if c.severity is Severity.BLOCK]
-                text = "Clarify first" if blocks == ["build_up"] else "Must not be lightened today"
+                text = "Clarify first" if CLEARED_TODAY.issuperset(blocks) else "Must not be lightened today"
                 return text, None, start_hex
             return ("Read the head" if not loaded.zones else "Finish the consultation"), None, start_hex
         case Step.PLAN:

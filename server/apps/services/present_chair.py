@@ -71,10 +71,15 @@ def log_out(loaded: Loaded) -> LogOut:
     )
 
 
-def measured_out(measured: Measured, start_level: float) -> MeasuredOut:
+def measured_out(measured: Measured, start_level: float, instrument: str) -> MeasuredOut:
     """What the reader measured, painted."""
     lab = np.array([measured.lab, hair_lab(start_level, np.array([measured.level]))[0].tolist()])
     seen, level = lab_to_hex(lab)
     return MeasuredOut(
-        lab=list(measured.lab), level=measured.level, delta_e=measured.delta_e, hex=seen, level_hex=level
+        lab=list(measured.lab),
+        level=measured.level,
+        delta_e=measured.delta_e,
+        hex=seen,
+        level_hex=level,
+        instrument=instrument,
     )

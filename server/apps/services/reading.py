@@ -34,6 +34,7 @@ def consultation_of(payload: ConsultationIn, lighteners: Mapping[str, Lightener]
     return Consultation(
         columns=columns,
         facts=facts,
+        reacts_to_oxidative=payload.reacts_to_oxidative,
         zones=tuple(read_zone(JsonReader(z, f"zones[{i}]")) for i, z in enumerate(sent["zones"])),
         strands=tuple(strands),
     )

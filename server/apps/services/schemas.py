@@ -68,7 +68,7 @@ class ZoneIn(HairIn):
     pace_min_per_foil: float = 1.2
     covering: Covering = Covering.FOIL
     is_delicate: bool = False
-    is_on_scalp: bool = False
+    is_on_scalp: bool | None = None
     density: Density = Density.MEDIUM
     length_mm: float = USUAL_LENGTH_MM
     root: SegmentIn | None = None
@@ -85,6 +85,7 @@ class ZoneOut(ZoneIn):
     target_hex: str
     root_hex: str | None
     ends_hex: str | None
+    touches_scalp: bool
 
 
 class StrandReadingIn(Schema):
@@ -154,6 +155,7 @@ class ConsultationIn(Schema):
     salts_test: TestResult = TestResult.NOT_DONE
     salts_signs: list[SaltsSign] | None = None
     stretch: StretchIn | None = None
+    reacts_to_oxidative: bool | None = None
     allergies: str = Field("", max_length=500)
     medication: str = Field("", max_length=500)
     home_care: list[HomeCare] = []
@@ -197,7 +199,8 @@ class ServiceOut(Schema):
     client_id: UUID
     client_name: str
     client_age_years: int | None
-    has_reacted_before: bool
+    reacts_to_oxidative: bool | None
+    is_reaction_open: bool
     patch_test: TestResult
     patch_test_placed_at: dt.datetime | None
     patch_state: PatchState
@@ -346,13 +349,14 @@ class OptionsOut(Schema):
 
 
 class MeasuredOut(Schema):
-    """What the colour reader measured, the level it looks like, and both as colours."""
+    """What the colour reader measured, the level it looks like, both as colours, and what it calls itself."""
 
     lab: list[float]
     level: float
     delta_e: float
     hex: str
     level_hex: str
+    instrument: str
 
 
 class ToneOut(Schema):

@@ -11,10 +11,12 @@ from typing import Any
 from uuid import UUID
 
 from asgiref.sync import sync_to_async
+from django.contrib.auth import HASH_SESSION_KEY, SESSION_KEY
 from django.contrib.sessions.models import Session
 from django.db import OperationalError, connection
 from django.http import Http404, HttpRequest, HttpResponse, StreamingHttpResponse
 from django.utils import timezone
+from django.utils.crypto import constant_time_compare
 from django.views.decorators.http import require_GET
 
 from apps.common.hub import hub
@@ -30,12 +32,20 @@ CHECK_S = (60.0, 120.0)
 
 
 def _member_of(request: HttpRequest) -> Membership | None:
-    """Who is signed in as the session stands now; None once it has ended."""
-    session = request.session
-    if not session.exists(session.session_key or ""):
+    """Who is signed in as the session stands now; None once it has ended, by time, sign-out or another password."""
+    key = request.session.session_key
+    row = Session.objects.filter(session_key=key, expire_date__gt=timezone.now()).first() if key else None
+    if row is None:
         return None
-    user_id = session.get("_auth_user_id")
-    return Membership.objects.filter(user_id=user_id, user__is_active=True).first() if user_id else None
+    kept = row.get_decoded()
+    user_id = kept.get(SESSION_KEY)
+    if user_id is None:
+        return None
+    member = Membership.objects.select_related("user").filter(user_id=user_id, user__is_active=True).first()
+    if member is None:
+        return None
+    is_same = constant_time_compare(kept.get(HASH_SESSION_KEY, ""), member.user.get_session_auth_hash())
+    return member if is_same else None
 
 
 def _studio_of(request: HttpRequest) -> str | None:
@@ -81,6 +91,11 @@ async def _told(studio: str, service: str | None, request: HttpRequest) -> Async
                         return
                     check_at = time.monotonic() + random.uniform(*CHECK_S)
                 continue
+            if notice.get("what") == "session":
+                if await _is_still_in(request):
+                    continue
+                yield _line("ended", {})
+                return
             board = None
             is_followed = service is not None and notice.get("position") and listener.queue.empty()
             if is_followed and (not device or notice.get("device") != device):
@@ -89,11 +104,9 @@ async def _told(studio: str, service: str | None, request: HttpRequest) -> Async
 
 
 def _may_listen(request: HttpRequest) -> bool:
-    """Whether the session has not run out and its member has not been suspended."""
+    """Whether the session still stands."""
     try:
-        key = request.session.session_key
-        has_session = Session.objects.filter(session_key=key, expire_date__gt=timezone.now()).exists()
-        return has_session and _member_of(request) is not None
+        return _member_of(request) is not None
     finally:
         connection.close()
 

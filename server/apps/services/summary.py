@@ -64,6 +64,7 @@ def _lane(
         "minutes": round(minutes_between(zero, rinsed), 1) if zero and rinsed else None,
         "applied_min": applied,
         "foils": zone.foil_count,
+        "applications": max(len(lane.applications), 1),
         "contact_min": round(load.minutes, 1),
         "volume_min": round(load.volume_minutes, 1),
         "hair": hair_words(zone.hair),

@@ -83,7 +83,8 @@ def event_text(event: Event, names: dict[str, str]) -> str:
         case ApplicationFinished():
             return f"{zone}: application finished"
         case ReadingTaken():
-            how = "colour reader" if data.lab else data.mode.value.replace("_", " ")
+            measured = f"{data.instrument} colour reader" if data.instrument else "colour reader"
+            how = measured if data.lab else data.mode.value.replace("_", " ")
             warmth = "" if data.warmth == 0.0 else ", warmer" if data.warmth > 0.0 else ", cooler"
             rest = f", {data.rest} rest" if data.rest else ""
             kept = "not lightened, " if data.is_kept else ""

@@ -25,8 +25,12 @@ KINDS: dict[str, type[Lightener] | type[Developer] | type[Toner]] = {
     "developer": Developer,
     "toner": Toner,
 }
+USUAL_MIX = {"developer_parts": 1.5, "developer_volume": 7.0}
+"""Of an oxidative shade whose label nobody has read for it yet (common practice, no source)."""
 STOCK_MAX_G, PRICE_MAX = 1_000_000.0, 1_000.0
 OPTIONAL = {"stock_g", "low_g", "price_per_g", "max_applications"}
+TONER_OPTIONAL = {"developer_parts", "developer_volume"}
+"""Nothing for a pigment wash; the core asks for them of an oxidative shade."""
 
 
 def _check(row: Row) -> None:
@@ -51,8 +55,6 @@ def _check(row: Row) -> None:
     else:
         for field, low, high, unit in (
             ("level", 1.0, 10.0, ""),
-            ("developer_parts", 0.5, 4.0, ""),
-            ("developer_volume", 0.5, 40.0, "vol"),
             ("label_max_min", 1.0, 60.0, "min"),
             ("label_min_min", 0.5, row.label_max_min, "min"),
             ("patch_test_wait_h", 1.0, 168.0, "h"),
@@ -74,8 +76,9 @@ def _check(row: Row) -> None:
 
 
 def _apply(row: Row, values: dict[str, Any]) -> None:
+    optional = OPTIONAL | TONER_OPTIONAL if isinstance(row, Toner) else OPTIONAL
     for field, value in values.items():
-        if value is None and field not in OPTIONAL:
+        if value is None and field not in optional:
             raise LimitError(field, "given", value)
         setattr(row, field, value)
     _check(row)
@@ -92,6 +95,8 @@ def add_product(member: Membership, kind: str, values: dict[str, Any]) -> Row:
     if rows.filter(name=values.get("name")).exists():
         raise ConflictError("name_taken", f"{values['name']} is on the shelf already.")
     row: Row = model(studio_id=member.studio_id)
+    if kind == "toner" and values.get("is_oxidative", True):
+        values = USUAL_MIX | values
     _apply(row, values)
     row.save()
     audit(member, f"{kind} added", row.pk)

@@ -43,7 +43,7 @@ def toner_value(row: Toner) -> core.TonerShade:
         name=row.name,
         level=row.level,
         dyes=tuple((core.DyeFamily(family), float(share)) for family, share in row.dyes.items()),
-        ratio=Ratio(row.developer_parts),
+        ratio=None if row.developer_parts is None else Ratio(row.developer_parts),
         developer_volume=row.developer_volume,
         label_min_min=row.label_min_min,
         label_max_min=row.label_max_min,

@@ -51,7 +51,7 @@ def _toner(studio: Studio, value: core.TonerShade, added: list[str]) -> Toner:
             name=value.name,
             level=value.level,
             dyes={family.value: share for family, share in value.dyes},
-            developer_parts=value.ratio.developer_parts,
+            developer_parts=value.ratio.developer_parts if value.ratio else None,
             developer_volume=value.developer_volume,
             label_min_min=value.label_min_min,
             label_max_min=value.label_max_min,

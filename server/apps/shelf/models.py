@@ -52,8 +52,8 @@ class Toner(Product):
 
     level = models.FloatField()
     dyes = models.JSONField()
-    developer_parts = models.FloatField(default=1.5)
-    developer_volume = models.FloatField(default=7)
+    developer_parts = models.FloatField(null=True, blank=True, help_text="Nothing for a pigment wash.")
+    developer_volume = models.FloatField(null=True, blank=True, help_text="Nothing for a pigment wash.")
     label_min_min = models.FloatField(default=2)
     label_max_min = models.FloatField(default=20)
     is_oxidative = models.BooleanField(default=True)

@@ -10,6 +10,8 @@ from ninja import Router, Schema
 from ninja.decorators import decorate_view
 
 from apps.common.problems import ERRORS, Problem, problem
+from apps.common.telling import tell_sessions
+from apps.studio.auth import member_of
 from apps.studio.models import Membership
 
 router = Router(tags=["studio"])
@@ -72,5 +74,7 @@ def sign_in(request: HttpRequest, payload: SignIn) -> SessionOut | HttpResponse:
 @router.delete("/session", response={200: SessionOut, ERRORS: Problem})
 def sign_out(request: HttpRequest) -> SessionOut:
     """Sign out and end the session."""
+    studio_id = member_of(request).studio_id
     logout(request)
+    tell_sessions(studio_id)
     return _session(None)

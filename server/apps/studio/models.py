@@ -16,6 +16,7 @@ class Studio(models.Model):
     pace_min_per_foil = models.FloatField(default=1.2, help_text="Minutes a section, when a member has no own pace.")
     growth_mm_per_month = models.FloatField(default=12.0, help_text="How fast hair grows, when a client has no own.")
     currency = models.CharField(max_length=8, default="€")
+    is_demo = models.BooleanField(default=False, help_text="Its members sign in from this machine only.")
 
     def __str__(self) -> str:
         return self.name

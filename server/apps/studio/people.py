@@ -15,6 +15,7 @@ from django.http import Http404
 from django.shortcuts import get_object_or_404
 from django.utils import timezone
 
+from apps.common.telling import tell_sessions
 from apps.studio.actions import audit
 from apps.studio.models import Membership, Role, Studio, StudioLink
 from apps.studio.policies import require_lead, require_owner
@@ -87,6 +88,7 @@ def change_member(member: Membership, member_id: int, values: dict[str, Any]) ->
     row.user.save()
     row.save()
     audit(member, "member changed", row.name)
+    tell_sessions(member.studio_id)
     return row
 
 

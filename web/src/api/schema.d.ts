@@ -1396,8 +1396,8 @@ export interface components {
             birth_date: string | null;
             /** Notes */
             notes: string;
-            /** Has Reacted Before */
-            has_reacted_before: boolean;
+            /** Reacts To Oxidative */
+            reacts_to_oxidative: boolean | null;
             /** Patch Test Placed At */
             patch_test_placed_at: string | null;
             patch_test_result: components["schemas"]["TestResult"];
@@ -1433,8 +1433,8 @@ export interface components {
             birth_date?: string | null;
             /** Notes */
             notes?: string | null;
-            /** Has Reacted Before */
-            has_reacted_before?: boolean | null;
+            /** Reacts To Oxidative */
+            reacts_to_oxidative?: boolean | null;
             /** Patch Test Placed At */
             patch_test_placed_at?: string | null;
             patch_test_result?: components["schemas"]["TestResult"] | null;
@@ -1457,8 +1457,8 @@ export interface components {
             birth_date: string | null;
             /** Notes */
             notes: string;
-            /** Has Reacted Before */
-            has_reacted_before: boolean;
+            /** Reacts To Oxidative */
+            reacts_to_oxidative: boolean | null;
             /** Patch Test Placed At */
             patch_test_placed_at: string | null;
             patch_test_result: components["schemas"]["TestResult"];
@@ -1921,8 +1921,10 @@ export interface components {
             client_name: string;
             /** Client Age Years */
             client_age_years: number | null;
-            /** Has Reacted Before */
-            has_reacted_before: boolean;
+            /** Reacts To Oxidative */
+            reacts_to_oxidative: boolean | null;
+            /** Is Reaction Open */
+            is_reaction_open: boolean;
             patch_test: components["schemas"]["TestResult"];
             /** Patch Test Placed At */
             patch_test_placed_at: string | null;
@@ -2215,11 +2217,8 @@ export interface components {
              * @default false
              */
             is_delicate: boolean;
-            /**
-             * Is On Scalp
-             * @default false
-             */
-            is_on_scalp: boolean;
+            /** Is On Scalp */
+            is_on_scalp?: boolean | null;
             /** @default medium */
             density: components["schemas"]["Density"];
             /**
@@ -2248,6 +2247,8 @@ export interface components {
             root_hex: string | null;
             /** Ends Hex */
             ends_hex: string | null;
+            /** Touches Scalp */
+            touches_scalp: boolean;
         };
         /**
          * CsvIn
@@ -2500,6 +2501,8 @@ export interface components {
             /** Salts Signs */
             salts_signs?: components["schemas"]["SaltsSign"][] | null;
             stretch?: components["schemas"]["StretchIn"] | null;
+            /** Reacts To Oxidative */
+            reacts_to_oxidative?: boolean | null;
             /**
              * Allergies
              * @default
@@ -2643,11 +2646,8 @@ export interface components {
              * @default false
              */
             is_delicate: boolean;
-            /**
-             * Is On Scalp
-             * @default false
-             */
-            is_on_scalp: boolean;
+            /** Is On Scalp */
+            is_on_scalp?: boolean | null;
             /** @default medium */
             density: components["schemas"]["Density"];
             /**
@@ -2872,6 +2872,7 @@ export interface components {
          * @description One lane of the board; minutes count from `zero_at`, the end of its application (expected, if not ended).
          *
          *     Args:
+         *         zone_name, part: of a part of a zone that is read in parts, apart; part is empty for a whole zone.
          *         is_forecast: the application has not ended yet; times are the plan's.
          *         window_min: when the target should be reached. wave: from 1, 0 for older logs.
          *         wall_min: the label's time of what is on now. warn_mins: when its wall is warned of, min after zero_at.
@@ -2884,6 +2885,10 @@ export interface components {
             key: string;
             /** Name */
             name: string;
+            /** Zone Name */
+            zone_name: string;
+            /** Part */
+            part: string;
             /** Order */
             order: number;
             phase: components["schemas"]["Phase"];
@@ -3153,7 +3158,7 @@ export interface components {
         };
         /**
          * MeasuredOut
-         * @description What the colour reader measured, the level it looks like, and both as colours.
+         * @description What the colour reader measured, the level it looks like, both as colours, and what it calls itself.
          */
         MeasuredOut: {
             /** Lab */
@@ -3166,6 +3171,8 @@ export interface components {
             hex: string;
             /** Level Hex */
             level_hex: string;
+            /** Instrument */
+            instrument: string;
         };
         /**
          * KeptPart
@@ -3405,7 +3412,7 @@ export interface components {
             /** Developer G */
             developer_g: number;
             /** Developer Volume */
-            developer_volume: number;
+            developer_volume: number | null;
             /** Developer Parts */
             developer_parts: number;
             /** Share */
@@ -3726,7 +3733,7 @@ export interface components {
             /** Mean Delta E */
             mean_delta_e: number;
             /** Developer Volume */
-            developer_volume: number;
+            developer_volume: number | null;
             /** Developer Parts */
             developer_parts: number;
             /** Label Max Min */
@@ -4523,8 +4530,9 @@ export interface components {
          * @description What a zone had last time, and what it would be corrected to.
          *
          *     Args:
-         *         corrected_volume: that would have come to the target in the same minutes, by what was learnt; vol, 0.5 to 40.
-         *         says: the same in a sentence.
+         *         corrected_volume, corrected_minutes: what to do next time, by what was learnt: within the label's time of one
+         *             application and the lane's limit; vol, and min from its last section.
+         *         is_within_reach: whether one application comes to the target then. says: the same in a sentence.
          */
         LastFormula: {
             /** Name */
@@ -4539,6 +4547,10 @@ export interface components {
             target_level: number;
             /** Corrected Volume */
             corrected_volume: number;
+            /** Corrected Minutes */
+            corrected_minutes: number;
+            /** Is Within Reach */
+            is_within_reach: boolean;
             /** Says */
             says: string;
         };

@@ -142,3 +142,9 @@ export const feels = [
   { value: 'warm', name: 'Warm' },
   { value: 'burns', name: 'Burns or itches' },
 ] as const
+
+export const reactions = [
+  { value: 'unasked', name: 'Not asked' },
+  { value: 'no', name: 'No' },
+  { value: 'yes', name: 'Yes' },
+] as const

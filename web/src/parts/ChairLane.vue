@@ -91,7 +91,12 @@ const label = computed(
         >{{ number }}</span
       >
       <span class="min-w-0">
-        <span class="narrow block truncate text-[17px] leading-tight font-semibold">{{ lane.name }}</span>
+        <span class="narrow line-clamp-2 text-[17px] leading-tight font-semibold"
+          ><template v-if="lane.part"
+            ><span class="capitalize">{{ lane.part }}</span
+            >, <span class="font-normal">{{ lane.zone_name }}</span></template
+          ><template v-else>{{ lane.name }}</template></span
+        >
         <span class="block truncate text-[13px] text-soft"
           ><b v-if="isWaiting" class="text-ink">not sent · </b>{{ levelText(lane.volume_strength) }} vol<span
             v-if="lane.notes.length"

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { useNotices } from '../stores/notices'
 
+/** What just happened, with its undo: at the foot of the page, or at the foot of the sheet that is open over it. */
+defineProps<{ isInSheet?: boolean }>()
 const notices = useNotices()
 </script>
 
 <template>
   <div
-    class="no-print pointer-events-none fixed inset-x-0 bottom-20 z-50 flex flex-col items-center gap-2 p-4"
+    class="no-print pointer-events-none z-50 flex flex-col items-center gap-2"
+    :class="isInSheet ? 'sticky bottom-0 mt-3' : 'fixed inset-x-0 bottom-20 p-4'"
     role="status"
     aria-live="polite"
   >

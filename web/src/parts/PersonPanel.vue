@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { RouterLink } from 'vue-router'
 import type { Schemas } from '../api/client'
-import { homeCare, scalps, tones } from '../lib/words'
+import { homeCare, reactions, scalps, tones } from '../lib/words'
 import type { Draft } from '../stores/consultation'
 import Choice from './Choice.vue'
 import Stepper from './Stepper.vue'
@@ -112,6 +112,25 @@ const buildUp = () => has('violet_shampoo') || has('ash_shampoo') || has('minera
           @change="(e) => emit('edit', (d) => (d.allergies = (e.target as HTMLInputElement).value))"
         />
       </div>
+      <div class="sm:order-last sm:col-span-2">
+        <Choice
+          legend="Reacted to oxidative colour before?"
+          :options="reactions"
+          :model-value="
+            draft.reacts_to_oxidative === null || draft.reacts_to_oxidative === undefined
+              ? 'unasked'
+              : draft.reacts_to_oxidative
+                ? 'yes'
+                : 'no'
+          "
+          @update:model-value="
+            (v) => emit('edit', (d) => (d.reacts_to_oxidative = v === 'unasked' ? null : v === 'yes'))
+          "
+        />
+        <p v-if="service.is_reaction_open" class="mt-1 font-semibold" role="alert">
+          An allergy or reaction is told: was it to oxidative colour? Until you answer, oxidative toner stays locked.
+        </p>
+      </div>
       <div>
         <label class="label" for="medication">Medication, as told</label>
         <input
@@ -126,7 +145,7 @@ const buildUp = () => has('violet_shampoo') || has('ash_shampoo') || has('minera
     <p class="text-sm text-soft">
       <template v-if="service.client_age_years !== null">{{ service.client_age_years }} years</template
       ><template v-else>Age not asked</template
-      ><template v-if="service.has_reacted_before"> · has reacted before</template>.
+      ><template v-if="service.reacts_to_oxidative"> · has reacted before</template>.
       <RouterLink
         class="font-semibold text-ink underline underline-offset-4"
         :to="{ name: 'client', params: { id: service.client_id } }"

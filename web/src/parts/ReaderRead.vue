@@ -6,7 +6,7 @@ import { useNotices } from '../stores/notices'
 
 /** The colour reader in place of the eye: measured first, noted by a tap of its own. */
 const props = defineProps<{ serviceId: string; laneKey: string; isBusy: boolean }>()
-const emit = defineEmits<{ note: [level: number, lab: number[]] }>()
+const emit = defineEmits<{ note: [level: number, lab: number[], instrument: string] }>()
 const notices = useNotices()
 const measured = ref<Schemas['MeasuredOut'] | null>(null)
 const isMeasuring = ref(false)
@@ -25,7 +25,7 @@ const useReader = async () => {
   }
 }
 const take = () => {
-  if (measured.value) emit('note', measured.value.level, [...measured.value.lab])
+  if (measured.value) emit('note', measured.value.level, [...measured.value.lab], measured.value.instrument)
   measured.value = null
 }
 </script>
@@ -42,7 +42,8 @@ const take = () => {
           :style="{ background: measured.level_hex }"
       /></span>
       <span
-        >looks like <b class="num text-lg">{{ measured.level.toFixed(1) }}</b><span class="num text-soft"
+        ><b v-if="measured.instrument === 'simulated'">Simulated reading, no real hair: </b>looks like
+        <b class="num text-lg">{{ measured.level.toFixed(1) }}</b><span class="num text-soft"
           >, ΔE {{ measured.delta_e.toFixed(1) }}</span
         ></span
       >

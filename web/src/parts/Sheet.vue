@@ -1,9 +1,28 @@
 <script setup lang="ts">
 import { Dialog, DialogPanel, DialogTitle, TransitionChild, TransitionRoot } from '@headlessui/vue'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { useNotices } from '../stores/notices'
+import Notices from './Notices.vue'
 
 /** A panel that comes up over the page: from the right on a desk or tablet, from below on a phone. */
-defineProps<{ isOpen: boolean; title: string; subtitle?: string }>()
+const props = defineProps<{ isOpen: boolean; title: string; subtitle?: string }>()
 const emit = defineEmits<{ close: [] }>()
+const notices = useNotices()
+const id = ref<number | null>(null)
+const leave = () => {
+  if (id.value !== null) notices.closeSheet(id.value)
+  id.value = null
+}
+watch(
+  () => props.isOpen,
+  (isOpen) => {
+    if (isOpen) id.value ??= notices.openSheet()
+    else leave()
+  },
+  { immediate: true },
+)
+onBeforeUnmount(leave)
+const isTop = computed(() => id.value !== null && notices.sheets.at(-1) === id.value)
 </script>
 
 <template>
@@ -37,6 +56,7 @@ const emit = defineEmits<{ close: [] }>()
               <button class="btn" type="button" @click="emit('close')">Close</button>
             </div>
             <slot />
+            <Notices v-if="isTop" is-in-sheet />
           </DialogPanel>
         </TransitionChild>
       </div>

@@ -56,12 +56,13 @@ const weights = (bowl: Schemas['ToneBowl']) =>
         <div class="min-w-0 grow">
           <p class="leading-snug font-semibold">{{ weights(b) }}</p>
           <p class="leading-snug">
-            <template v-if="b.developer_g > 0"
+            <template v-if="b.developer_volume !== null"
               >{{ grams(b.developer_g) }} g of {{ levelText(b.developer_volume) }} vol</template
-            >
-            <span class="text-soft">
-              1:{{ levelText(Math.round(b.developer_parts * 10) / 10) }}, label
-              {{ b.label_max_min.toFixed(0) }} min</span
+            ><template v-else>neat, no developer</template>
+            <span class="text-soft"
+              ><template v-if="b.developer_volume !== null">
+                1:{{ levelText(Math.round(b.developer_parts * 10) / 10) }}</template
+              >, label {{ b.label_max_min.toFixed(0) }} min</span
             >
           </p>
           <p class="text-sm text-soft">{{ b.lane_names.join(', ') }}</p>

@@ -99,7 +99,7 @@ describe('reading hair', () => {
 const draft = (more: Partial<Draft> = {}): Draft =>
   ({ wish: '', tone: 'neutral', wanted_level: null, scalp: 'sound', elasticity: 'returns', salts_test: 'not_done', salts_signs: null, stretch: null, allergies: '', medication: '', home_care: [], is_clarified: false, time_min: null, booked_min: null, zones: [], strands: [], ...more }) as Draft // prettier-ignore
 const service = (more: object = {}) =>
-  ({ id: 's1', client_id: 'c1', client_age_years: 30, has_reacted_before: false, patch_state: 'due', patch_test_placed_at: null, stretch: null, move_text: null, ...more }) as unknown as Schemas['ServiceOut'] // prettier-ignore
+  ({ id: 's1', client_id: 'c1', client_age_years: 30, reacts_to_oxidative: null, is_reaction_open: false, patch_state: 'due', patch_test_placed_at: null, stretch: null, move_text: null, ...more }) as unknown as Schemas['ServiceOut'] // prettier-ignore
 
 describe('the person and the tests', () => {
   it('gives one wish to all zones but those that keep their depth', async () => {

@@ -27,6 +27,24 @@ const strip = (more: object = {}) =>
   })
 const styles = (wrapper: ReturnType<typeof strip>) => wrapper.findAll('div').map((d) => d.attributes('style') ?? '')
 
+describe('a lane of the chair', () => {
+  it('names the part first and the zone behind it, neither cut', () => {
+    const made = mount(ChairLane, {
+      props: {
+        lane: lane({ name: 'Left back side lengths', zone_name: 'Left back side', part: 'lengths' }),
+        number: 1,
+        axis,
+        zero: 6,
+        now: 26,
+        isUrgent: false,
+      },
+    })
+    const name = made.find('button .line-clamp-2')
+    expect(name.text().replace(/\s+/g, ' ')).toBe('lengths, Left back side')
+    expect(name.classes()).not.toContain('truncate')
+  })
+})
+
 describe('a strip', () => {
   it('says itself in words and draws application, lived and expected hair at their minutes', () => {
     const wrapper = strip()

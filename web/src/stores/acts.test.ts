@@ -115,6 +115,19 @@ describe('acts', () => {
     expect(outbox.returned).toEqual([])
   })
 
+  it('sets an act aside that the server fails on for good, so that those behind it go out', async () => {
+    vi.useFakeTimers()
+    sent.mockImplementation((act) =>
+      act.kind === 'Rinsed' ? Promise.reject(problem(500, 'The server failed.')) : Promise.resolve(board(null)),
+    )
+    const { acts, outbox } = signedIn()
+    await acts.act('Rinsed', { zone_key: 'top' }, 'Top rinsed.')
+    await acts.act('ReadingTaken', { zone_key: 'back' })
+    await vi.advanceTimersByTimeAsync(20_000)
+    expect(outbox.returned).toMatchObject([{ text: 'Top rinsed.', reason: 'The server failed.' }])
+    expect(kept()).toEqual([])
+  })
+
   it("does not send another member's acts", async () => {
     sent.mockRejectedValue(problem(0))
     const { acts } = signedIn('Ada')

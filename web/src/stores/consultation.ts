@@ -17,8 +17,8 @@ const strandOf = (s: Schemas['StrandOut']): Schemas['StrandIn'] => {
   return JSON.parse(JSON.stringify(rest)) as Schemas['StrandIn']
 }
 const zoneIn = (z: Schemas['ZoneOut']): Schemas['ZoneIn'] => {
-  const { start_hex, target_hex, root_hex, ends_hex, ...rest } = z
-  void [start_hex, target_hex, root_hex, ends_hex]
+  const { start_hex, target_hex, root_hex, ends_hex, touches_scalp, ...rest } = z
+  void [start_hex, target_hex, root_hex, ends_hex, touches_scalp]
   return rest
 }
 const stretchIn = ({ rest_mm, pulled_mm, back_mm, has_snapped }: Schemas['StretchOut']): Schemas['StretchIn'] => ({
@@ -36,6 +36,7 @@ const draftOf = (s: Schemas['ServiceOut']): Draft => ({
   salts_test: s.salts_test,
   salts_signs: s.salts_signs ?? null,
   stretch: s.stretch ? stretchIn(s.stretch) : null,
+  reacts_to_oxidative: s.reacts_to_oxidative,
   allergies: s.allergies,
   medication: s.medication,
   home_care: [...(s.home_care ?? [])],
@@ -73,8 +74,8 @@ export function useConsultation(service: Schemas['ServiceOut']) {
         for (const zone of draft.value.zones) {
           const got = colours.get(zone.key)
           if (!got) continue
-          const { start_hex, target_hex, root_hex, ends_hex } = got
-          Object.assign(zone, { start_hex, target_hex, root_hex, ends_hex })
+          const { start_hex, target_hex, root_hex, ends_hex, touches_scalp } = got
+          Object.assign(zone, { start_hex, target_hex, root_hex, ends_hex, touches_scalp })
         }
         // what the small tests came to is the server's to say
         Object.assign(draft.value, { elasticity: answer.elasticity, salts_test: answer.salts_test })

@@ -22,6 +22,15 @@ export const useNotices = defineStore('notices', () => {
     list.value = [...list.value.slice(-1), { id, text, isError: false, ...more }]
     window.setTimeout(() => drop(id), more.isError ? 12_000 : 7_000)
   }
+  /** Sheets that are open: notices stand in the top one then, never over it. */
+  const sheets = ref<number[]>([])
+  let nextSheet = 1
+  const openSheet = () => {
+    const id = nextSheet++
+    sheets.value = [...sheets.value, id]
+    return id
+  }
+  const closeSheet = (id: number) => (sheets.value = sheets.value.filter((s) => s !== id))
   const say = (text: string, undo?: () => void) => add(text, { undo })
   const fail = (error: unknown) => {
     const text =
@@ -33,5 +42,5 @@ export const useNotices = defineStore('notices', () => {
     if (!(error instanceof ApiError || error instanceof FileError)) console.error(error)
     add(text, { isError: true })
   }
-  return { list, say, fail, drop }
+  return { list, sheets, openSheet, closeSheet, say, fail, drop }
 })

@@ -11,6 +11,8 @@ const RETURNED = 'fervens.returned'
 /** An act that is answered sooner is never shown as waiting. */
 const SHOWN_AFTER_MS = 250
 const RETRY_MS = [1_000, 2_000, 4_000, 8_000]
+/** An act the server fails on so often is set aside, so that those behind it go out. */
+const FAILURES_MAX = 3
 
 export interface ReturnedAct extends WaitingAct {
   reason: string
@@ -25,6 +27,7 @@ export const useOutbox = defineStore('outbox', () => {
   const isSending = ref(false)
   const member = ref<string | null>(null)
   const settled = new Map<string, (sent: Sent) => void>()
+  const failures = new Map<string, number>()
   let tries = 0
   let timer: number | undefined
 
@@ -75,7 +78,10 @@ export const useOutbox = defineStore('outbox', () => {
         tries = 0
       } catch (error) {
         const status = error instanceof ApiError ? error.problem.status : 0
-        if (status === 0 || status >= 500 || status === 401 || status === 429) return letWait()
+        const failed = (failures.get(next.event_id) ?? 0) + (status === 500 ? 1 : 0)
+        failures.set(next.event_id, failed)
+        const isTemporary = status === 0 || status >= 500 || status === 401 || status === 429
+        if (isTemporary && failed < FAILURES_MAX) return letWait()
         giveBack(next, error as ApiError)
       }
     }

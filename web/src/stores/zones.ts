@@ -30,7 +30,7 @@ export function newZone(usual: Schemas['HeadZoneOut'], level: number, target: nu
     foil_count: usual.foil_count,
     pace_min_per_foil: pace,
     is_delicate: usual.is_delicate,
-    is_on_scalp: false,
+    is_on_scalp: null,
     density: 'medium',
     length_mm: 250,
     root: null,
@@ -42,6 +42,7 @@ export function newZone(usual: Schemas['HeadZoneOut'], level: number, target: nu
     target_hex: hex,
     root_hex: null,
     ends_hex: null,
+    touches_scalp: false,
   }
 }
 

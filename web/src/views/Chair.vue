@@ -167,8 +167,8 @@ const doLane = async (code: string, lane: Schemas['Lane']) => {
     await acts.act('Rinsed', { zone_key }, `${lane.name} rinsed.`)
   }
 }
-const read = async (lane: Schemas['Lane'], level: number, mode: string, lab: number[]) => {
-  const values = { zone_key: lane.key, level, mode, ...(lab.length ? { lab } : {}) }
+const read = async (lane: Schemas['Lane'], level: number, mode: string, lab: number[], instrument = '') => {
+  const values = { zone_key: lane.key, level, mode, ...(lab.length ? { lab, instrument } : {}) }
   if (await acts.act('ReadingTaken', values, `${lane.name} read at ${level}.`)) opened.value = null
 }
 const note = (lane: Schemas['Lane'], values: { elasticity?: string; scalp?: string }) =>
@@ -214,6 +214,7 @@ const rinse = async (lane: Schemas['Lane']) => {
   if (await acts.act('Rinsed', { zone_key: lane.key }, `${lane.name} rinsed.`)) opened.value = null
 }
 const onKey = (event: KeyboardEvent) => {
+  if (event.repeat) return
   if (opened.value || weighing.value || isLogOpen.value || event.ctrlKey || event.metaKey || event.altKey) return
   if (
     event.target instanceof HTMLElement &&
@@ -223,7 +224,7 @@ const onKey = (event: KeyboardEvent) => {
   const number = Number(event.key)
   const undone = query.data.value?.undo
   if (number >= 1 && number <= 9 && lanes.value[number - 1]) opened.value = lanes.value[number - 1]!.key
-  else if (event.key === ' ' && first.value) {
+  else if (event.key === ' ' && first.value && isDue.value && !acts.isBusy.value) {
     event.preventDefault()
     void doAct(first.value)
   } else if (event.key.toLowerCase() === 'u' && undone) void acts.undo(undone)
@@ -356,7 +357,7 @@ onBeforeUnmount(() => {
           Rinse {{ openWaves.length > 1 ? `wave ${w.wave}` : 'all that is on' }}
           <span class="num font-normal text-soft">{{ w.keys.length }} zones</span>
         </button>
-        <p class="hidden grow text-sm text-soft md:block">Keys: 1–9 open a zone, space does what is next, U undoes.</p>
+        <p class="hidden grow text-sm text-soft md:block">Keys: 1–9 open a zone, space does what is due, U undoes.</p>
         <RouterLink
           v-if="lanes.some((l) => l.phase === 'rinsed')"
           class="btn ml-auto"
@@ -373,7 +374,7 @@ onBeforeUnmount(() => {
         :is-busy="acts.isBusy.value"
         :now="clock.now"
         @close="opened = null"
-        @read="(level, mode, lab) => openLane && read(openLane, level, mode, lab)"
+        @read="(level, mode, lab, instrument) => openLane && read(openLane, level, mode, lab, instrument)"
         @note="(values) => openLane && note(openLane, values)"
         @option="(option, isLabelRead) => openLane && doOption(openLane, option, isLabelRead)"
         @rinse="openLane && rinse(openLane)"

@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { reactive, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { changeClient } from '../api/queries'
+import { reactions } from '../lib/words'
 import Choice from '../parts/Choice.vue'
 import { useNotices } from '../stores/notices'
 
@@ -20,7 +21,7 @@ const form = reactive({
   name: '',
   birth_date: '',
   notes: '',
-  has_reacted_before: false,
+  reacts: 'unasked' as 'unasked' | 'no' | 'yes',
   placed: '',
   result: 'not_done' as Result,
   growth: '',
@@ -33,7 +34,7 @@ watch(
       name: c.name,
       birth_date: c.birth_date ?? '',
       notes: c.notes,
-      has_reacted_before: c.has_reacted_before,
+      reacts: c.reacts_to_oxidative === null ? 'unasked' : c.reacts_to_oxidative ? 'yes' : 'no',
       placed: placed ? new Date(placed.getTime() - placed.getTimezoneOffset() * 60_000).toISOString().slice(0, 16) : '',
       result: c.patch_test_result,
       growth: c.growth_mm_per_month ?? '',
@@ -47,7 +48,7 @@ const save = async () => {
       name: form.name,
       birth_date: form.birth_date || null,
       notes: form.notes,
-      has_reacted_before: form.has_reacted_before,
+      reacts_to_oxidative: form.reacts === 'unasked' ? null : form.reacts === 'yes',
       patch_test_placed_at: form.placed ? new Date(form.placed).toISOString() : null,
       patch_test_result: form.result,
       growth_mm_per_month: form.growth === '' ? null : Number(form.growth),
@@ -90,9 +91,7 @@ const save = async () => {
       ><input id="c-placed" v-model="form.placed" class="field" type="datetime-local" />
     </div>
     <Choice v-model="form.result" legend="Patch test, read after 48 h" :options="results" />
-    <label class="flex min-h-12 items-center gap-3"
-      ><input v-model="form.has_reacted_before" type="checkbox" class="size-6" /> Has reacted to colour before</label
-    >
+    <Choice v-model="form.reacts" legend="Has reacted to oxidative colour before" :options="reactions" />
     <div>
       <label class="label" for="c-notes">Notes</label
       ><textarea id="c-notes" v-model="form.notes" class="field min-h-24 py-2" maxlength="2000" />

@@ -23,7 +23,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{
   close: []
-  read: [level: number, mode: string, lab: number[]]
+  read: [level: number, mode: string, lab: number[], instrument?: string]
   note: [values: { elasticity?: string; scalp?: string }]
   option: [option: Schemas['LaneOption'], isLabelRead: boolean]
   rinse: []
@@ -137,7 +137,7 @@ const learnt = computed(() => {
           :service-id="serviceId"
           :lane-key="shown.key"
           :is-busy="isBusy"
-          @note="(level, lab) => emit('read', level, mode, lab)"
+          @note="(level, lab, instrument) => emit('read', level, mode, lab, instrument)"
         />
         <button
           v-if="shown.phase === 'processing'"

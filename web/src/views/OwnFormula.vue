@@ -25,6 +25,7 @@ const shares = [
 ] as const
 const free = computed(() => (props.step?.lanes ?? []).filter((l) => !l.toner && !l.part))
 const open = computed(() => (props.step?.shelf ?? []).filter((s) => !s.blocked))
+const isWash = computed(() => open.value.find((s) => s.key === first.value)?.is_oxidative === false)
 const partners = computed(() => {
   const one = open.value.find((s) => s.key === first.value)
   return open.value.filter((s) => s.key !== first.value && s.is_oxidative === one?.is_oxidative)
@@ -42,7 +43,7 @@ const body = computed<Schemas['FormulaIn']>(() => ({
   shade_key: first.value,
   second_key: second.value,
   share: second.value ? Number(share.value) : 1,
-  developer_parts: parts.value,
+  developer_parts: isWash.value ? null : parts.value,
   zone_keys: zones.value,
 }))
 watch(
@@ -99,7 +100,9 @@ const use = () => {
         </select>
       </div>
       <Choice v-if="second" v-model="share" legend="In parts" :options="shares" />
+      <p v-if="isWash" class="text-soft">A pigment wash goes on neat, never with peroxide.</p>
       <Stepper
+        v-else
         label="Developer to one part"
         :model-value="parts"
         unit="parts"
@@ -150,7 +153,9 @@ const use = () => {
               ></span
             >
             <span class="num text-soft">{{ z.delta_e.toFixed(1) }}</span>
-            <span class="num text-soft">{{ grams(z.product_g) }} + {{ grams(z.developer_g) }} g</span>
+            <span class="num text-soft"
+              >{{ grams(z.product_g) }}{{ isWash ? '' : ` + ${grams(z.developer_g)}` }} g</span
+            >
           </li>
         </ul>
         <button type="button" class="btn btn-act min-h-14 text-lg" :disabled="isBusy" @click="use">

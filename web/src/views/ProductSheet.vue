@@ -74,7 +74,14 @@ watch(
   },
   { immediate: true },
 )
-const own = computed(() => fields.filter((f) => kind.value && f.kinds.includes(kind.value)))
+/** A pigment wash has no developer: it never goes on with peroxide. */
+const developerFields = ['developer_parts', 'developer_volume']
+const isWash = computed(() => kind.value === 'toner' && !ticks.is_oxidative)
+const own = computed(() =>
+  fields.filter(
+    (f) => kind.value && f.kinds.includes(kind.value) && !(isWash.value && developerFields.includes(f.key)),
+  ),
+)
 const ownFlags = computed(() => flags.filter((f) => kind.value && f.kinds.includes(kind.value)))
 const dyeSum = computed(() => families.reduce((sum, f) => sum + Number(dyes[f] || 0), 0))
 const number = (v: number | string | undefined) => (v === '' || v === undefined ? null : Number(v))
@@ -85,6 +92,7 @@ const values = (): Schemas['ProductIn'] => {
     if (value !== null || f.key === 'max_applications') found[f.key] = value
   }
   for (const f of ownFlags.value) found[f.key] = ticks[f.key]
+  if (isWash.value) for (const key of developerFields) found[key] = null
   found.stock_g = number(numbers.stock_g)
   found.low_g = number(numbers.low_g)
   const price = number(numbers.price)

@@ -43,12 +43,13 @@ const dampOrDry = [
   { value: 'rinsed_wet', name: 'Damp' },
   { value: 'dry', name: 'Dry' },
 ] as const
-const send = (level: number, lab: readonly number[] = []) =>
+const send = (level: number, lab: readonly number[] = [], instrument = '') =>
   emit('read', {
     zone_key: shown.value?.key,
     level,
     mode: mode.value,
     lab: [...lab],
+    instrument,
     warmth: Number(warmth.value),
     rest: rest.value,
     rest_amount: rest.value ? Number(amount.value) : 0,
@@ -90,7 +91,7 @@ const send = (level: number, lab: readonly number[] = []) =>
         :service-id="serviceId"
         :lane-key="shown.key"
         :is-busy="isBusy"
-        @note="(level, lab) => send(level, lab)"
+        @note="(level, lab, instrument) => send(level, lab, instrument)"
       />
       <Choice
         v-if="!shown.is_kept"

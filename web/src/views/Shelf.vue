@@ -34,7 +34,7 @@ const label = (p: Product) => {
   if (p.kind === 'lightener')
     return `1 : ${p.developer_parts}, ${p.label_max_min} min, up to ${p.max_volume} vol, ${p.max_volume_on_scalp} on the scalp${p.is_dark ? ', dark' : ''}`
   if (p.kind === 'developer') return `${levelText(p.volume_strength ?? 0)} vol`
-  return `level ${levelText(p.level ?? 0)}, 1 : ${p.developer_parts}, ${p.label_max_min} min${p.is_oxidative ? '' : ', not oxidative'}`
+  return `level ${levelText(p.level ?? 0)}, ${p.is_oxidative ? `1 : ${p.developer_parts}` : 'neat, no developer'}, ${p.label_max_min} min`
 }
 const changed = async () => {
   opened.value = null

@@ -52,7 +52,7 @@ class Command(BaseCommand):
             self.stdout.write("There is a studio already; nothing loaded.")
             return
         made = json.loads((DEMO / "studio.json").read_text(encoding="utf-8"))
-        studio = Studio.objects.create(name=made["studio"], pace_min_per_foil=made["pace_min_per_foil"])
+        studio = Studio.objects.create(name=made["studio"], pace_min_per_foil=made["pace_min_per_foil"], is_demo=True)
         for member in made["members"]:
             is_owner = member["role"] == "owner"
             user = get_user_model().objects.create_user(

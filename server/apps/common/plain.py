@@ -1,0 +1,85 @@
+"""What no text and no number of a request may hold: refused with its place before anything reads it."""
+
+from __future__ import annotations
+
+import json
+import math
+from collections.abc import Callable, Iterator
+from typing import Any
+from urllib.parse import unquote
+
+from asgiref.sync import iscoroutinefunction, markcoroutinefunction
+from django.core.exceptions import RequestDataTooBig
+from django.http import HttpRequest, HttpResponse, HttpResponseBase
+
+from apps.common.problems import problem
+
+DEEPEST = 40
+
+
+def _is_unfit(text: str) -> bool:
+    return "\x00" in text or any("\ud800" <= c <= "\udfff" for c in text)
+
+
+def _walk(value: Any, place: str, depth: int = 0) -> Iterator[tuple[str, str, Any]]:
+    """Every unfit value as (place, limit, value shown)."""
+    if depth > DEEPEST:
+        yield place, f"at most {DEEPEST} deep", "more"
+    elif isinstance(value, str):
+        if _is_unfit(value):
+            yield place, "a text without NUL and lone surrogates", ascii(value)[:60]
+    elif isinstance(value, float):
+        if not math.isfinite(value):
+            yield place, "a finite number", str(value)
+    elif isinstance(value, dict):
+        for key, item in value.items():
+            if _is_unfit(key):
+                yield place or "body", "keys without NUL and lone surrogates", ascii(key)[:60]
+            yield from _walk(item, f"{place}.{key}" if place else key, depth + 1)
+    elif isinstance(value, list):
+        for i, item in enumerate(value):
+            yield from _walk(item, f"{place}[{i}]", depth + 1)
+
+
+def _refused(request: HttpRequest) -> HttpResponse | None:
+    for place, text in (("path", request.path_info), ("query", unquote(request.META.get("QUERY_STRING", "")))):
+        if _is_unfit(text):
+            return _answer(place, "a text without NUL and lone surrogates", ascii(text)[:60])
+    if request.method in ("GET", "HEAD", "OPTIONS") or request.content_type != "application/json":
+        return None
+    try:
+        body = json.loads(request.body) if request.body else None
+        found = next(_walk(body, ""), None)
+    except RequestDataTooBig:
+        return None  # refused by its own handler
+    except (ValueError, RecursionError):
+        return _answer("body", "JSON", "something else")
+    return _answer(found[0] or "body", found[1], found[2]) if found else None
+
+
+def _answer(place: str, limit: str, shown: Any) -> HttpResponse:
+    place = ascii(place)[1:-1][:120]
+    return problem(
+        400, "value_out_of_limit", f"{place}: must be {limit}, got {shown}.", field=place, limit=limit, value=shown
+    )
+
+
+class PlainRequests:
+    """Middleware: NUL, lone surrogates, NaN and infinities are answered 400 with their place."""
+
+    sync_capable = async_capable = True
+
+    def __init__(self, get_response: Callable[[HttpRequest], Any]) -> None:
+        self.get_response = get_response
+        if iscoroutinefunction(get_response):
+            markcoroutinefunction(self)
+
+    def __call__(self, request: HttpRequest) -> HttpResponseBase | Any:
+        """Refuse, or pass on."""
+        refused = _refused(request)
+        if iscoroutinefunction(self.get_response):
+            return self._later(refused, request)
+        return refused or self.get_response(request)
+
+    async def _later(self, refused: HttpResponse | None, request: HttpRequest) -> Any:
+        return refused or await self.get_response(request)
