@@ -13,23 +13,19 @@ from collections.abc import Callable
 import numpy as np
 from scipy.integrate import solve_ivp
 
-from fervens_core.board import make_board
-from fervens_core.chair import Chair, head_belief
-from fervens_core.events import (
+from fervens_core.base import Ratio
+from fervens_core.chair import Chair, head_belief, make_board
+from fervens_core.head import Hair, Lightener, ReadingMode, Zone
+from fervens_core.lift import QUANTILES, Reading, effort_to_level, learn, level_to_effort, prior
+from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
     ConsultationFinished,
     Event,
     PlanTaken,
     ReadingTaken,
+    fold,
 )
-from fervens_core.hair import Hair
-from fervens_core.lift import effort_to_level, level_to_effort
-from fervens_core.products import Lightener
-from fervens_core.quantities import Ratio
-from fervens_core.readings import QUANTILES, Reading, ReadingMode, learn, prior
-from fervens_core.service import fold
-from fervens_core.zones import Zone
 
 SEED, LANES, REPEATS = 20260301, 12, 15
 START = dt.datetime(2026, 3, 1, 9, 0, tzinfo=dt.UTC)

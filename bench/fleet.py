@@ -11,15 +11,11 @@ from collections.abc import Callable, Iterator, Sequence
 
 import numpy as np
 
-from fervens_core.hair import Hair
-from fervens_core.plan import Plan, make_plan
-from fervens_core.practice import LOOK_MIN, LaneEnd, follow_advice
-from fervens_core.products import Developer, Lightener
-from fervens_core.quantities import Ratio
-from fervens_core.readings import ReadingMode
-from fervens_core.request import PlanRequest
-from fervens_core.simulate import SimulatedHead, simulated_head
-from fervens_core.zones import Zone
+from fervens_core.base import Ratio
+from fervens_core.chair import LOOK_MIN, LaneEnd, follow_advice
+from fervens_core.head import Developer, Hair, Lightener, ReadingMode, Zone
+from fervens_core.lift import SimulatedHead, simulated_head
+from fervens_core.planning import Plan, PlanRequest, make_plan
 
 SEED, HEADS = 20260301, 250
 BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (5, 10, 20, 30, 40))

@@ -12,15 +12,10 @@ from collections.abc import Callable
 import numpy as np
 from scipy.optimize import NonlinearConstraint, differential_evolution, minimize
 
-from fervens_core.hair import Hair
+from fervens_core.base import Ratio
+from fervens_core.head import Developer, Hair, Lightener, Zone
 from fervens_core.lift import effort_gained, level_to_effort, zone_factors
-from fervens_core.plan import make_plan
-from fervens_core.products import Developer, Lightener
-from fervens_core.quantities import Ratio
-from fervens_core.request import Aim, PlanChoice, PlanRequest
-from fervens_core.solver import Solver
-from fervens_core.wave import VolumeStep
-from fervens_core.zones import Zone
+from fervens_core.planning import Aim, PlanChoice, PlanRequest, Solver, VolumeStep, make_plan
 
 SEED, REPEATS = 20260301, 31
 BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (5, 10, 20, 30, 40))

@@ -21,18 +21,28 @@ import numpy as np
 warnings.simplefilter("ignore")
 import colour  # noqa: E402
 
-from fervens_core.colour import WAVELENGTHS_NM, Floats, delta_e_2000  # noqa: E402
-from fervens_core.formula import Formula, Result, all_formulas, toned_absorption, toned_lab  # noqa: E402
-from fervens_core.hair import Porosity, Tone  # noqa: E402
-from fervens_core.jsonreader import JsonReader  # noqa: E402
-from fervens_core.match import Bowl, Choice, choice_of, choose, choose_for_wish, spread_of  # noqa: E402
-from fervens_core.pigment import ALBEDO_FACTOR, SURFACE_REFLECTION  # noqa: E402
-from fervens_core.products import DyeFamily, TonerShade  # noqa: E402
-from fervens_core.quantities import Ratio  # noqa: E402
-from fervens_core.servicefile import _toner  # noqa: E402
-from fervens_core.tonefit import goal_of, match  # noqa: E402
-from fervens_core.toneshelf import ToneShelf, lay_out  # noqa: E402
-from fervens_core.wish import Wish  # noqa: E402
+from fervens_core.base import Floats, Ratio  # noqa: E402
+from fervens_core.colour import ALBEDO_FACTOR, SURFACE_REFLECTION, WAVELENGTHS_NM, delta_e_2000  # noqa: E402
+from fervens_core.formats import JsonReader, read_toner  # noqa: E402
+from fervens_core.head import DyeFamily, Porosity, Tone, TonerShade  # noqa: E402
+from fervens_core.toning import (  # noqa: E402
+    Bowl,
+    Formula,
+    Result,
+    ToneShelf,
+    ToningPlan,
+    Wish,
+    all_formulas,
+    choose,
+    choose_for_wish,
+    goal_of,
+    lay_out,
+    match,
+    spread_of,
+    toned_absorption,
+    toned_lab,
+    toning_plan_of,
+)
 
 ROOT = Path(__file__).parents[1]
 SEED, ZONES, SHADES, HEADS, REPEATS = 20260301, 12, 60, 200, 9
@@ -116,7 +126,7 @@ def time_search() -> None:
 def demo_shelf() -> tuple[Formula, ...]:
     """The demo's oxidative shades and their mixes."""
     made = json.loads((ROOT / "demo" / "studio.json").read_text(encoding="utf-8"))
-    shades = tuple(_toner(JsonReader(t, "toners")) for t in made["toners"])
+    shades = tuple(read_toner(JsonReader(t, "toners")) for t in made["toners"])
     return all_formulas(tuple(s for s in shades if s.is_oxidative))
 
 
@@ -135,7 +145,7 @@ def banded_head(random: np.random.Generator) -> tuple[list[Result], list[float],
     return results, [float(x) for x in hidden], tone, min(levels) - 0.5
 
 
-def left_by(choice: Choice, results: list[Result], hidden: list[float]) -> list[Floats]:
+def left_by(choice: ToningPlan, results: list[Result], hidden: list[float]) -> list[Floats]:
     """What the chosen formulas really leave, with each zone's hidden uptake."""
     matches = choice.matches
     return [
@@ -143,13 +153,13 @@ def left_by(choice: Choice, results: list[Result], hidden: list[float]) -> list[
     ]
 
 
-def best_single(results: list[Result], shelf: ToneShelf, wish: Floats) -> Choice:
+def best_single(results: list[Result], shelf: ToneShelf, wish: Floats) -> ToningPlan:
     """The one formula that leaves the zones nearest to one another, each zone at its best minute."""
     singles = []
     for formula in shelf.formulas:
         matches = {r.key: match(r, formula, goal_of(r, wish)) for r in results}
         if not any(m.is_too_dark for m in matches.values()):
-            singles.append(choice_of((Bowl(formula, matches),), wish))
+            singles.append(toning_plan_of((Bowl(formula, matches),), wish))
     return min(singles, key=lambda c: c.score)
 
 

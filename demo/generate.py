@@ -11,16 +11,12 @@ from typing import Any
 
 import numpy as np
 
-from fervens_core.events import data_from_json
-from fervens_core.formula import Result, all_formulas
-from fervens_core.hair import Tone
-from fervens_core.head import USUAL_HEAD
+from fervens_core.formats import FORMAT, VERSION, read_service_file
+from fervens_core.head import USUAL_HEAD, Tone
 from fervens_core.lift import LiftFactors, level_at, zone_factors
-from fervens_core.match import choose
-from fervens_core.plan import Plan, make_plan
-from fervens_core.servicefile import FORMAT, VERSION, read_service_file
-from fervens_core.toneshelf import lay_out
-from fervens_core.wish import Wish
+from fervens_core.log import data_from_json
+from fervens_core.planning import Plan, make_plan
+from fervens_core.toning import Result, Wish, all_formulas, choose, lay_out
 
 HERE = Path(__file__).parent
 SHELF = json.loads((HERE / "studio.json").read_text())
@@ -201,7 +197,7 @@ TESTED = {"patch_test": "negative", "patch_test_age_h": 60, "salts_test": "negat
 def main() -> None:
     back = ("low_back", "high_back", "crown", "left_side", "right_side", "top")
 
-    ilse = service("Ilse Varga", "Pale straw under the blue wash of act two; no brass in the follow spot.", "cool",
+    ilse = service("Ilse Varga", "Pale straw under the blue wash of act two; no brass in the follow tone_part.", "cool",
         [zone(k, 4, 8.5) for k in back] + [zone("nape", 4.5, 8), zone("fringe", 4.5, 8)], TESTED | {"age_years": 31})  # fmt: skip
     head = Head(ilse, seed=4, until_min=56, extent=1.02, rate=1.12)
     head.consult(["delicate", "professional_use"])

@@ -11,14 +11,11 @@ from typing import Any, NoReturn
 import numpy as np
 
 from fervens_cli.reader import serve
-from fervens_core.colour import lab_to_hex
-from fervens_core.errors import CoreError, LimitError
+from fervens_core.base import CoreError, LimitError, check_level, check_range, check_volume_strength
+from fervens_core.colour import hair_lab, lab_to_hex, undertone
+from fervens_core.formats import plan_to_json, read_service_file
 from fervens_core.lift import level_at
-from fervens_core.pigment import hair_lab, undertone
-from fervens_core.plan import make_plan
-from fervens_core.quantities import check_level, check_range, check_volume_strength
-from fervens_core.servicefile import read_service_file
-from fervens_core.servicewrite import plan_to_json
+from fervens_core.planning import make_plan
 from fervens_core.toning import rank_neutralisers
 
 MAX_FILE_BYTES = 5_000_000

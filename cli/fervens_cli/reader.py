@@ -6,7 +6,7 @@ import socketserver
 
 import numpy as np
 
-from fervens_core.reader import LINE_MAX, SimulatedReader
+from fervens_core.formats import LINE_MAX, SimulatedReader
 
 
 class _Line(socketserver.StreamRequestHandler):

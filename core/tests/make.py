@@ -5,12 +5,10 @@ from __future__ import annotations
 import datetime as dt
 import itertools
 
-from fervens_core.events import Event, EventData
-from fervens_core.hair import Hair
-from fervens_core.products import Developer, Lightener
-from fervens_core.quantities import Ratio
-from fervens_core.request import PlanChoice, PlanRequest
-from fervens_core.zones import Zone
+from fervens_core.base import Ratio
+from fervens_core.head import Developer, Hair, Lightener, Zone
+from fervens_core.log import Event, EventData
+from fervens_core.planning import PlanChoice, PlanRequest
 
 START = dt.datetime(2026, 3, 1, 9, 0, tzinfo=dt.UTC)
 POWDER = Lightener("powder", "Powder", Ratio(1.5), label_max_min=50)

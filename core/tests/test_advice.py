@@ -6,12 +6,11 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from make import request, zone
 
-from fervens_core.advice import FIRST_LOOK_LEAST_MIN, FIRST_LOOK_MOST_MIN, LOOK_GAP_MIN, Act, advise
-from fervens_core.lift import LiftFactors
-from fervens_core.plan import make_plan
-from fervens_core.practice import LOOK_MIN, follow_advice
-from fervens_core.readings import LaneKinetics, Reading, ReadingMode, learn, prior
-from fervens_core.simulate import simulated_head
+from fervens_core.chair import LOOK_MIN, follow_advice
+from fervens_core.chair.advice import FIRST_LOOK_LEAST_MIN, FIRST_LOOK_MOST_MIN, LOOK_GAP_MIN, Act, advise
+from fervens_core.head import ReadingMode
+from fervens_core.lift import LaneKinetics, LiftFactors, Reading, learn, prior, simulated_head
+from fervens_core.planning import make_plan
 
 LANE = LaneKinetics(4.0, 22.0, LiftFactors())
 

@@ -9,10 +9,24 @@ import pytest
 from make import BOTTLES, POWDER, at, event, request, zone
 from test_toning import shade
 
-from fervens_core.chair import Chair
-from fervens_core.contact import ContactLoad, lane_contact
-from fervens_core.errors import LimitError
-from fervens_core.events import (
+from fervens_core.base import LimitError
+from fervens_core.chair import Chair, lane_contact
+from fervens_core.chair.contact import ContactLoad
+from fervens_core.followup import (
+    LaneFact,
+    WornLane,
+    as_strands,
+    grown_mm,
+    handout,
+    head_since,
+    last_formulas,
+    learnt_lift_factor,
+    propose_visit,
+    studio_numbers,
+)
+from fervens_core.followup.next_visit import days_to_regrowth
+from fervens_core.head import Hair, History, ReadingMode, Segment, lanes_of
+from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
     BowlMixed,
@@ -20,18 +34,11 @@ from fervens_core.events import (
     LightenerRefreshed,
     PlanTaken,
     Rinsed,
+    TonerApplied,
+    fold,
+    uses_of,
 )
-from fervens_core.hair import Hair, History
-from fervens_core.handout import handout
-from fervens_core.learnt import LaneFact, learnt_lift_factor, studio_numbers
-from fervens_core.nextvisit import days_to_regrowth, grown_mm, propose_visit
-from fervens_core.plan import make_plan
-from fervens_core.readings import ReadingMode
-from fervens_core.recall import WornLane, as_strands, head_since, last_formulas
-from fervens_core.service import fold
-from fervens_core.stock import uses_of
-from fervens_core.toneevents import TonerApplied
-from fervens_core.zones import Segment, lanes_of
+from fervens_core.planning import make_plan
 
 FILED = dt.date(2026, 3, 1)
 

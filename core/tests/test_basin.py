@@ -7,34 +7,39 @@ import pytest
 from make import BOTTLES, POWDER, at, event, request, zone
 from test_toning import SHELF, shade
 
-from fervens_core import tonespots
-from fervens_core.board import make_board
-from fervens_core.chair import Chair
+from fervens_core.base import ConflictError, Ratio
+from fervens_core.basin import lanes_today, make_review, read_zones, tone_step, toning_plans_for, try_formula
+from fervens_core.basin import parts as tone_parts_room
+from fervens_core.basin.review import Way
+from fervens_core.chair import Chair, make_board
 from fervens_core.colour import WAVELENGTHS_NM, delta_e_2000
-from fervens_core.errors import ConflictError
-from fervens_core.events import (
+from fervens_core.head import (
+    DyeHue,
+    Elasticity,
+    Findings,
+    Hair,
+    History,
+    Lightener,
+    Porosity,
+    ReadingMode,
+    Segment,
+    TestResult,
+    Tone,
+    kept_parts_of,
+    lanes_of,
+)
+from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
     ConsultationFinished,
+    Grab,
     HairNoted,
+    LighteningResumed,
     PlanTaken,
+    ProbeRead,
     ReadingTaken,
     Rinsed,
     ServiceClosed,
-)
-from fervens_core.findings import Findings, TestResult
-from fervens_core.formula import Formula
-from fervens_core.hair import DyeHue, Elasticity, Hair, History, Porosity, Tone
-from fervens_core.products import Lightener
-from fervens_core.quantities import Ratio
-from fervens_core.readings import ReadingMode
-from fervens_core.results import lanes_today, read_zones
-from fervens_core.review import Way, make_review
-from fervens_core.service import fold
-from fervens_core.toneevents import (
-    Grab,
-    LighteningResumed,
-    ProbeRead,
     ShadowSet,
     TonerApplied,
     TonerEmulsified,
@@ -42,12 +47,9 @@ from fervens_core.toneevents import (
     TonerRinsed,
     TonerStrandRead,
     WishSet,
+    fold,
 )
-from fervens_core.toner import deposit
-from fervens_core.tonespots import choices_for
-from fervens_core.tonestep import tone_step
-from fervens_core.tonetry import try_formula
-from fervens_core.zones import Segment, kept_parts_of, lanes_of
+from fervens_core.toning import Formula, deposit
 
 CLEAR = Findings(patch_test=TestResult.NEGATIVE, patch_test_age_h=60.0)
 KEYS = ("nape", "back", "crown")
@@ -78,7 +80,7 @@ def step(there, findings=CLEAR, tone=Tone.NEUTRAL, shelf=SHELF, most_bowls=3):
 
 def review(there, findings=CLEAR, zones=ZONES, kept=()):
     reads = read_zones(there)
-    choices = choices_for(there, reads, SHELF, findings, Tone.NEUTRAL, 3)
+    choices = toning_plans_for(there, reads, SHELF, findings, Tone.NEUTRAL, 3)
     wanted = request(*zones, bottles=BOTTLES, lightener=there.lightener)
     return make_review(there, reads, request=wanted, choice=choices[-1], elasticity=findings.elasticity, kept=kept)
 
@@ -241,10 +243,10 @@ def test_a_green_rest_is_met_in_two_ways_and_both_are_shown():
     found = step(chair(green))
     crown = next(x for x in found.lanes if x.key == "crown")
     assert crown.says.startswith("A green rest on pale yellow at 8.5: red or pink")
-    assert [w.title for w in crown.ways] == ["Counter it with red or pink", "Go deeper, neutral"]
-    assert "rose" in crown.ways[0].formula_name
-    assert crown.ways[1].formula_name != crown.ways[0].formula_name
-    assert crown.ways[0].delta_e < crown.ways[1].delta_e + 10.0
+    assert [w.title for w in crown.remedies] == ["Counter it with red or pink", "Go deeper, neutral"]
+    assert "rose" in crown.remedies[0].formula_name
+    assert crown.remedies[1].formula_name != crown.remedies[0].formula_name
+    assert crown.remedies[0].delta_e < crown.remedies[1].delta_e + 10.0
     band = next(x for x in review(chair(green)).lanes if x.key == "crown").band
     assert "clear green rest" in band
 
@@ -253,9 +255,9 @@ def test_ends_that_hold_ash_are_warmed_or_the_rest_is_toned_toward_them():
     ash = rinsed(dict.fromkeys(KEYS, 9.0))
     ash.append(event(62, ReadingTaken("crown", 9.0, ReadingMode.DRY, (), 0.0, "violet", 0.5)))
     crown = next(x for x in step(chair(ash)).lanes if x.key == "crown")
-    assert [w.title for w in crown.ways] == ["Warm these ends", "Tone the rest toward these ends"]
-    assert all(-15.0 < w.gained_l < 15.0 for w in crown.ways)
-    assert crown.ways[0].delta_e < crown.ways[1].delta_e
+    assert [w.title for w in crown.remedies] == ["Warm these ends", "Tone the rest toward these ends"]
+    assert all(-15.0 < w.gained_l < 15.0 for w in crown.remedies)
+    assert crown.remedies[0].delta_e < crown.remedies[1].delta_e
 
 
 def test_a_root_shadow_is_a_lane_of_its_own_with_its_meeting_line():
@@ -279,9 +281,9 @@ def test_a_second_shadow_bowl_only_where_it_brings_the_head_plainly_nearer(monke
         found = step(chair(rinsed(READ, (60, ShadowSet(5.5, 30.0, 10.0)))), shelf=(*SHELF, *deep))
         return len({x.proposal.bowl for x in found.lanes if x.part == "shadow"})
 
-    monkeypatch.setattr(tonespots, "SECOND_SHADOW_BOWL", 0.0)
+    monkeypatch.setattr(tone_parts_room, "SECOND_SHADOW_BOWL", 0.0)
     assert bowls() == 2
-    monkeypatch.setattr(tonespots, "SECOND_SHADOW_BOWL", 50.0)
+    monkeypatch.setattr(tone_parts_room, "SECOND_SHADOW_BOWL", 50.0)
     assert bowls() == 1
 
 

@@ -5,28 +5,23 @@ from dataclasses import replace
 import pytest
 from make import POWDER, at, event, zone
 
-from fervens_core.advice import Act
-from fervens_core.board import make_board
-from fervens_core.chair import Chair, achieved_level
-from fervens_core.errors import LimitError
-from fervens_core.events import (
+from fervens_core.base import LimitError, Ratio
+from fervens_core.chair import Chair, achieved_level, make_board
+from fervens_core.chair.advice import Act
+from fervens_core.colour import hair_hex
+from fervens_core.head import Hair, Lightener, ReadingMode
+from fervens_core.lift import Strand, StrandReading, level_at
+from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
     BowlMixed,
     ConsultationFinished,
+    Phase,
     PlanTaken,
     ReadingTaken,
     Rinsed,
+    fold,
 )
-from fervens_core.hair import Hair
-from fervens_core.lanestate import Phase
-from fervens_core.lift import level_at
-from fervens_core.pigment import hair_hex
-from fervens_core.products import Lightener
-from fervens_core.quantities import Ratio
-from fervens_core.readings import ReadingMode
-from fervens_core.service import fold
-from fervens_core.strand import Strand, StrandReading
 
 ZONES = {z.key: z for z in (zone("back", 3, 8, foil_count=5), zone("top", 3, 8, foil_count=5))}
 BASE = [event(0, ConsultationFinished()), event(1, PlanTaken(("back", "top"), (22.0, 26.0), 60.0))]

@@ -6,12 +6,11 @@ import numpy as np
 import pytest
 from make import BOTTLES, POWDER, at, event, request, zone
 
-from fervens_core.advice import Act
-from fervens_core.board import make_board
-from fervens_core.bowls import BowlStyle
-from fervens_core.chair import Chair, head_belief, lane_times
-from fervens_core.errors import ConflictError
-from fervens_core.events import (
+from fervens_core.base import ConflictError
+from fervens_core.chair import Chair, head_belief, lane_options, lane_times, make_board
+from fervens_core.chair.advice import Act
+from fervens_core.head import Covering, Hair, ReadingMode, Segment, lanes_of
+from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
     BarrierLeft,
@@ -23,20 +22,15 @@ from fervens_core.events import (
     HairNoted,
     HeatStarted,
     LightenerRefreshed,
+    Phase,
     PlanTaken,
     ProductDragged,
     ReadingTaken,
     Rinsed,
     WaveRinsed,
+    fold,
 )
-from fervens_core.hair import Covering, Hair
-from fervens_core.lanestate import Phase
-from fervens_core.options import lane_options
-from fervens_core.plan import make_plan
-from fervens_core.readings import ReadingMode
-from fervens_core.service import fold
-from fervens_core.wave import VolumeStep
-from fervens_core.zones import Segment, lanes_of
+from fervens_core.planning import BowlStyle, VolumeStep, make_plan
 
 WARMABLE = replace(POWDER, is_heat_allowed=True, max_applications=2)
 ZONES = {z.key: z for z in (zone("back", 3, 8, foil_count=5), zone("top", 3, 8, foil_count=5))}

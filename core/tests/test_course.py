@@ -6,24 +6,24 @@ from hypothesis import given
 from hypothesis import strategies as st
 from scipy.integrate import solve_ivp
 
-from fervens_core.course import (
-    DRIES_BY_MIN,
-    HEAT_WARMER_K,
-    OPENING_COOLING_K,
+from fervens_core.base import LimitError
+from fervens_core.head import Covering
+from fervens_core.lift import (
+    LATER_EXTENT_FACTOR,
+    TIME_CONSTANT_MIN,
     Application,
     Change,
-    Course,
     Happening,
+    LaneKinetics,
+    LiftFactors,
+    capacity,
     dries_from_by,
     make_course,
     minutes_of_work,
-    wetness,
     working_minutes,
 )
-from fervens_core.errors import LimitError
-from fervens_core.hair import Covering
-from fervens_core.lift import LATER_EXTENT_FACTOR, TIME_CONSTANT_MIN, LiftFactors, capacity, temperature_rate_factor
-from fervens_core.readings import LaneKinetics
+from fervens_core.lift.course import DRIES_BY_MIN, HEAT_WARMER_K, OPENING_COOLING_K, Course, wetness
+from fervens_core.lift.kinetics import temperature_rate_factor
 
 PLAIN = Application(0.0, 20.0)
 AIR, FOIL, FILM = Covering.OPEN_AIR, Covering.FOIL, Covering.FILM

@@ -5,13 +5,22 @@ from hypothesis import given
 from hypothesis import strategies as st
 from make import BOTTLES, POWDER, request, zone
 
-from fervens_core.bowls import LARGE_BOWL_G, BowlStyle, Serving, lift_lost_share, plan_bowls, section_mix_g
-from fervens_core.errors import LimitError
-from fervens_core.hair import Covering, Density
-from fervens_core.mixing import Pour, blend
-from fervens_core.plan import make_plan
-from fervens_core.products import Developer
-from fervens_core.scale import WeighedPour, simulated_pour, weigh_mix
+from fervens_core.base import LimitError
+from fervens_core.head import Covering, Density, Developer
+from fervens_core.planning import (
+    BowlStyle,
+    Pour,
+    Serving,
+    WeighedPour,
+    blend,
+    lift_lost_share,
+    make_plan,
+    plan_bowls,
+    section_mix_g,
+    simulated_pour,
+    weigh_mix,
+)
+from fervens_core.planning.bowls import LARGE_BOWL_G
 
 
 def test_equal_parts_of_20_and_30_make_25():

@@ -6,18 +6,11 @@ from hypothesis import given
 from hypothesis import strategies as st
 from make import POWDER, zone
 
-from fervens_core.colour import chroma
-from fervens_core.errors import LimitError
-from fervens_core.hair import Covering, Hair, History, Porosity, Thickness
-from fervens_core.lift import (
-    effort_to_level,
-    hair_factors,
-    level_at,
-    level_to_effort,
-    time_to_level,
-    zone_factors,
-)
-from fervens_core.pigment import hair_absorption, hair_hex, hair_lab, undertone
+from fervens_core.base import LimitError
+from fervens_core.colour import chroma, hair_absorption, hair_hex, hair_lab, undertone
+from fervens_core.head import Covering, Hair, History, Porosity, Thickness
+from fervens_core.lift import effort_to_level, level_at, level_to_effort, time_to_level, zone_factors
+from fervens_core.lift.kinetics import hair_factors
 from fervens_core.toning import natural_lab, rank_neutralisers
 
 levels = st.floats(1.0, 10.0)

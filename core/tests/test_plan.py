@@ -7,13 +7,11 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from make import POWDER, request, zone
 
-from fervens_core.errors import LimitError
-from fervens_core.hair import DyeHue, History
+from fervens_core.base import LimitError, Ratio
+from fervens_core.chair import paint_plan
+from fervens_core.head import DyeHue, History, Lightener
 from fervens_core.lift import effective_volume, level_at, zone_factors
-from fervens_core.paint import paint_plan
-from fervens_core.plan import make_plan
-from fervens_core.products import Lightener
-from fervens_core.quantities import Ratio
+from fervens_core.planning import make_plan
 
 
 def test_the_plan_of_nobody_is_empty():

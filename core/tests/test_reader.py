@@ -6,13 +6,11 @@ from hypothesis import given
 from hypothesis import strategies as st
 from make import POWDER, at, event, zone
 
-from fervens_core.chair import Chair
-from fervens_core.errors import CoreError, LimitError
-from fervens_core.events import ApplicationFinished, ApplicationStarted, ConsultationFinished, PlanTaken, Rinsed
-from fervens_core.pigment import hair_lab
-from fervens_core.practicehair import practice_lab
-from fervens_core.reader import PROTOCOL, SimulatedReader, lab_to_line, level_of_lab, line_to_lab
-from fervens_core.service import fold
+from fervens_core.base import CoreError, LimitError
+from fervens_core.chair import Chair, practice_lab
+from fervens_core.colour import hair_lab
+from fervens_core.formats import PROTOCOL, SimulatedReader, lab_to_line, level_of_lab, line_to_lab
+from fervens_core.log import ApplicationFinished, ApplicationStarted, ConsultationFinished, PlanTaken, Rinsed, fold
 
 
 def reader() -> SimulatedReader:

@@ -5,19 +5,20 @@ import math
 import numpy as np
 import pytest
 
-from fervens_core.errors import LimitError
-from fervens_core.lift import LiftFactors, effort_gained, effort_to_level, level_at, level_to_effort
-from fervens_core.readings import (
-    HEAD_EXTENT_STD,
-    HEAD_RATE_STD,
-    ZONE_EXTENT_STD,
-    ZONE_RATE_STD,
+from fervens_core.base import LimitError
+from fervens_core.head import ReadingMode
+from fervens_core.lift import (
     LaneKinetics,
+    LiftFactors,
     Reading,
-    ReadingMode,
+    effort_gained,
+    effort_to_level,
     learn,
+    level_at,
+    level_to_effort,
     prior,
 )
+from fervens_core.lift.belief import HEAD_EXTENT_STD, HEAD_RATE_STD, ZONE_EXTENT_STD, ZONE_RATE_STD
 
 LANE = LaneKinetics(start_level=3.0, volume=20.0, factors=LiftFactors())
 

@@ -5,28 +5,34 @@ from dataclasses import replace
 import pytest
 from make import POWDER, request, zone
 
-from fervens_core.errors import LimitError
-from fervens_core.findings import (
+from fervens_core.base import LimitError, Ratio
+from fervens_core.head import (
+    Breakage,
+    Developer,
+    DyeFamily,
+    DyeHue,
+    Elasticity,
     Findings,
+    Hair,
+    History,
     HomeCare,
     PatchState,
+    Porosity,
     SaltsSign,
     Scalp,
+    Segment,
     Stretch,
     TestResult,
-    judge_elasticity,
+    Thickness,
+    TonerShade,
     judge_salts,
     patch_state,
 )
-from fervens_core.formula import Formula
-from fervens_core.hair import Breakage, DyeHue, Elasticity, Hair, History, Porosity, Thickness
-from fervens_core.plan import make_plan
-from fervens_core.products import Developer, DyeFamily, TonerShade
-from fervens_core.quantities import Ratio
+from fervens_core.head.findings import judge_elasticity
+from fervens_core.log import TonerApplied, uses_of
+from fervens_core.planning import make_plan
 from fervens_core.safety import Severity, lightening_cautions, strongest_volume, toner_block
-from fervens_core.stock import uses_of
-from fervens_core.toneevents import TonerApplied
-from fervens_core.zones import Segment
+from fervens_core.toning import Formula
 
 CLEAR = {"patch_test": TestResult.NEGATIVE, "patch_test_age_h": 50.0}
 DYE = TonerShade("t", "Fog", 9, ((DyeFamily.VIOLET, 1.0),), Ratio(1), 7, 20)

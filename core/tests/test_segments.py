@@ -7,13 +7,11 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from make import POWDER, request, zone
 
-from fervens_core.bowls import section_mix_g
-from fervens_core.errors import LimitError
-from fervens_core.hair import Density, Hair, History, Porosity, Thickness
+from fervens_core.base import LimitError
+from fervens_core.head import ROOT_MM, Density, Hair, History, Part, Porosity, Segment, Thickness, lanes_of
+from fervens_core.head.zones import lanes_of_zone, regrowth_mm
 from fervens_core.lift import level_at, zone_factors
-from fervens_core.order import propose_order
-from fervens_core.plan import make_plan
-from fervens_core.zones import ROOT_MM, Part, Segment, lanes_of, lanes_of_zone, regrowth_mm
+from fervens_core.planning import make_plan, propose_order, section_mix_g
 
 PALE_ENDS = Segment(Hair(8.0, History.LIGHTENED, porosity=Porosity.HIGH), 40.0)
 

@@ -8,9 +8,9 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from make import START, event
 
-from fervens_core.errors import ConflictError, CoreError, LimitError
-from fervens_core.events import (
-    KINDS,
+from fervens_core.base import ConflictError, CoreError, LimitError
+from fervens_core.head import Covering, Elasticity, ReadingMode, ScalpFeel
+from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
     BarrierLeft,
@@ -22,37 +22,37 @@ from fervens_core.events import (
     DriedOut,
     Event,
     EventVoided,
+    Grab,
     HairNoted,
     HeatEnded,
     HeatStarted,
     LightenerRefreshed,
+    LighteningResumed,
+    Phase,
     PlanTaken,
+    ProbeRead,
     ProductDragged,
     ReadingTaken,
-    Rinsed,
-    ScalpFeel,
-    ServiceClosed,
-    WaveRinsed,
-    data_from_json,
-    data_to_json,
-)
-from fervens_core.hair import Covering, Elasticity
-from fervens_core.lanestate import Phase
-from fervens_core.readings import ReadingMode
-from fervens_core.service import Step, check_addition, fold, live_events, merge_addition
-from fervens_core.toneevents import (
-    Grab,
-    LighteningResumed,
-    ProbeRead,
     ReviewFinished,
+    Rinsed,
+    ServiceClosed,
     ShadowSet,
+    Step,
     TonerApplied,
     TonerEmulsified,
     TonerPulledBack,
     TonerRinsed,
     TonerStrandRead,
+    WaveRinsed,
     WishSet,
+    check_addition,
+    data_from_json,
+    data_to_json,
+    fold,
+    live_events,
+    merge_addition,
 )
+from fervens_core.log.events import KINDS
 
 TONER = TonerApplied("back", "fog", "Fog 9", 12.0, 15.0, 22.5)
 

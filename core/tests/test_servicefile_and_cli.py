@@ -10,12 +10,11 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from jsonschema import Draft202012Validator
 
-from fervens_core.errors import CoreError
+from fervens_core.base import CoreError
+from fervens_core.formats import plan_to_json, read_service_file, write_service_file
+from fervens_core.head import lanes_of
 from fervens_core.lift import level_at
-from fervens_core.plan import make_plan
-from fervens_core.servicefile import read_service_file
-from fervens_core.servicewrite import plan_to_json, write_service_file
-from fervens_core.zones import lanes_of
+from fervens_core.planning import make_plan
 
 DEMO = sorted((Path(__file__).parents[2] / "demo" / "services").glob("*.json"))
 SCHEMA = json.loads((Path(__file__).parents[2] / "docs" / "format" / "service-file.schema.json").read_text())

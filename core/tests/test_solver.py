@@ -10,15 +10,14 @@ from hypothesis import strategies as st
 from make import BOTTLES, POWDER, request, zone
 from scipy.optimize import minimize
 
-from fervens_core.aims import compare_aims
-from fervens_core.lift import effort_gained, effort_to_level, level_to_effort, times_to_effort, zone_factors
-from fervens_core.plan import make_plan
-from fervens_core.products import Lightener
-from fervens_core.quantities import Ratio
-from fervens_core.request import Aim
+from fervens_core.base import Ratio
+from fervens_core.head import Lightener
+from fervens_core.lift import effort_gained, effort_to_level, level_to_effort, zone_factors
+from fervens_core.lift.kinetics import times_to_effort
+from fervens_core.planning import Aim, VolumeStep, compare_aims, make_plan
+from fervens_core.planning.solver import WAVE_BREAK_MIN
+from fervens_core.planning.wave import ALONE_COST, ALONE_FREE_MIN, OVERSHOOT_FREE, OVERSHOOT_WEIGHT
 from fervens_core.safety import strongest_volume
-from fervens_core.solver import WAVE_BREAK_MIN
-from fervens_core.wave import ALONE_COST, ALONE_FREE_MIN, OVERSHOOT_FREE, OVERSHOOT_WEIGHT, VolumeStep
 
 heads = st.lists(
     st.tuples(st.floats(3, 8), st.floats(0.5, 3), st.integers(2, 6), st.booleans()), min_size=2, max_size=3

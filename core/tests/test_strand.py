@@ -6,20 +6,26 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from make import POWDER, request, zone
 
-from fervens_core.errors import CoreError, LimitError
-from fervens_core.hair import Covering, Hair
-from fervens_core.lift import LiftFactors, effort_gained, effort_to_level, level_at, level_to_effort
-from fervens_core.plan import make_plan, strand_moves
-from fervens_core.readings import (
-    HEAD_EXTENT_STD,
-    HEAD_RATE_STD,
-    ZONE_EXTENT_STD,
-    ZONE_RATE_STD,
+from fervens_core.base import CoreError, LimitError
+from fervens_core.formats import strands_from_csv, strands_to_csv
+from fervens_core.formats.strand_csv import COLUMNS
+from fervens_core.head import Covering, Hair, ReadingMode
+from fervens_core.lift import (
+    HeadMove,
+    LiftFactors,
     Reading,
-    ReadingMode,
+    Strand,
+    StrandReading,
+    effort_gained,
+    effort_to_level,
+    fit_strands,
+    head_move,
+    level_at,
+    level_to_effort,
+    teach,
 )
-from fervens_core.strand import HeadMove, Strand, StrandReading, fit_strands, head_move, teach
-from fervens_core.strandcsv import COLUMNS, strands_from_csv, strands_to_csv
+from fervens_core.lift.belief import HEAD_EXTENT_STD, HEAD_RATE_STD, ZONE_EXTENT_STD, ZONE_RATE_STD
+from fervens_core.planning import make_plan, strand_moves
 
 SHELF = {"Powder": POWDER}
 

@@ -8,12 +8,21 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from fervens_core.cells import FORMULA_STARTS, cell, plain
-from fervens_core.cgats import CGATS_MAX_CHARS, ColourSample, samples_from_cgats, samples_to_cgats
-from fervens_core.clientcsv import COLUMNS, ClientLine, clients_from_csv, clients_to_csv
-from fervens_core.errors import CoreError, LimitError
-from fervens_core.findings import TestResult
-from fervens_core.readingcsv import ReadingLine, readings_to_csv
+from fervens_core.base import CoreError, LimitError
+from fervens_core.formats import (
+    ClientLine,
+    ColourSample,
+    ReadingLine,
+    clients_from_csv,
+    clients_to_csv,
+    readings_to_csv,
+    samples_from_cgats,
+    samples_to_cgats,
+)
+from fervens_core.formats.cells import FORMULA_STARTS, cell, plain
+from fervens_core.formats.cgats import CGATS_MAX_CHARS
+from fervens_core.formats.client_csv import COLUMNS
+from fervens_core.head import TestResult
 
 TODAY = dt.date(2026, 3, 1)
 AT = dt.datetime(2026, 3, 1, 12, tzinfo=dt.UTC)

@@ -8,30 +8,35 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from fervens_core.colour import XYZ_WEIGHTS, delta_e_2000, hue_deg
-from fervens_core.errors import LimitError
-from fervens_core.formula import (
+from fervens_core.base import LimitError, Ratio
+from fervens_core.basin.uptake import HEAD_STD, STRAND_STD, ZONE_STD, UptakeSeen, learn_uptake
+from fervens_core.colour import XYZ_WEIGHTS, absorption_to_lab, delta_e_2000, hue_deg
+from fervens_core.head import DyeFamily, DyeHue, Porosity, Tone, TonerShade
+from fervens_core.toning import Bowl as MatchBowl
+from fervens_core.toning import (
     Formula,
     Result,
+    ToTone,
+    Wish,
     all_formulas,
-    formula_absorptions,
+    choose,
+    choose_for_wish,
+    deposit,
+    dye_shares,
+    explain,
+    goal_of,
+    lay_out,
+    match,
+    natural_lab,
+    spread_of,
+    time_toner,
     toned_absorption,
     toned_lab,
-    whole_minutes,
+    toning_plan_of,
 )
-from fervens_core.hair import DyeHue, Porosity, Tone
-from fervens_core.match import Bowl as MatchBowl
-from fervens_core.match import choice_of, choose, choose_for_wish, spread_of
-from fervens_core.pigment import absorption_to_lab
-from fervens_core.products import DyeFamily, TonerShade
-from fervens_core.quantities import Ratio
-from fervens_core.tonefit import goal_of, match
-from fervens_core.toner import deposit, dye_absorption
-from fervens_core.toneshelf import lay_out
-from fervens_core.tonetiming import ToTone, time_toner
-from fervens_core.toning import colour_word, counter_tone, dye_shares, explain, natural_lab
-from fervens_core.uptake import HEAD_STD, STRAND_STD, ZONE_STD, UptakeSeen, learn_uptake
-from fervens_core.wish import Wish
+from fervens_core.toning.dyes import dye_absorption
+from fervens_core.toning.formula import formula_absorptions, whole_minutes
+from fervens_core.toning.neutralise import colour_word, counter_tone
 
 
 def shade(key, level, ratio=1.5, longest=20.0, vol=7.0, **dyes):
@@ -187,7 +192,7 @@ def test_bands_of_three_undertones_end_nearer_with_their_own_formulas_than_with_
     best = choose(results, lay_out(FORMULAS), wanted, most_bowls=3)[-1]
     assert len(best.bowls) > 1
     for formula in FORMULAS:
-        alone = choice_of(
+        alone = toning_plan_of(
             (MatchBowl(formula, {r.key: match(r, formula, goal_of(r, wanted)) for r in results}),), wanted
         )
         assert best.spread < alone.spread

@@ -7,10 +7,8 @@ from hypothesis import given
 from hypothesis import strategies as st
 from make import zone
 
-from fervens_core.errors import LimitError
-from fervens_core.hair import Hair
-from fervens_core.products import DyeFamily, Lightener, TonerShade
-from fervens_core.quantities import Ratio, check_level, check_range, check_text
+from fervens_core.base import LimitError, Ratio, check_level, check_range, check_text
+from fervens_core.head import DyeFamily, Hair, Lightener, TonerShade
 
 
 @pytest.mark.parametrize("bad", [0.99, 10.01, math.nan, math.inf, -math.inf, "7", None, True])

@@ -3,16 +3,13 @@
 import pytest
 from make import request, zone
 
-from fervens_core.chairtime import chair_time, total_min
-from fervens_core.findings import Findings, HomeCare, Scalp, TestResult
-from fervens_core.hair import Density, Undertone
+from fervens_core.colour import Undertone
+from fervens_core.head import Density, Findings, HomeCare, Scalp, TestResult
 from fervens_core.lift import level_at
-from fervens_core.plan import make_plan
-from fervens_core.request import Aim
+from fervens_core.planning import Aim, chair_time, head_visits, make_plan, make_verdict, total_min, visits_needed
+from fervens_core.planning.solver import WAVE_BREAK_MIN
+from fervens_core.planning.verdict import Sign, VerdictKind
 from fervens_core.safety import lightening_cautions
-from fervens_core.solver import WAVE_BREAK_MIN
-from fervens_core.verdict import Sign, VerdictKind, make_verdict
-from fervens_core.visits import head_visits, visits_needed
 
 CLEAR = {"patch_test": TestResult.NEGATIVE, "patch_test_age_h": 50.0}
 

@@ -27,7 +27,7 @@ from apps.shelf.api import router as shelf_router
 from apps.studio.api import router as studio_router
 from apps.studio.auth import member_auth
 from apps.studio.people_api import router as people_router
-from fervens_core.errors import BlockedError, ConflictError, CoreError, LimitError
+from fervens_core.base import BlockedError, ConflictError, CoreError, LimitError
 
 log = logging.getLogger("fervens")
 api = NinjaAPI(title="Fervens", version="1", auth=member_auth, docs_url=None, openapi_url=None)

@@ -8,12 +8,10 @@ from playwright.sync_api import expect
 from apps.services import queries
 from apps.services.models import Service
 from apps.shelf.queries import toners
-from fervens_core.formula import all_formulas
-from fervens_core.hair import Tone
-from fervens_core.match import Bowl, choice_of
-from fervens_core.results import read_zones
-from fervens_core.tonefit import goal_of, match
-from fervens_core.tonespots import wish_of
+from fervens_core.basin import read_zones
+from fervens_core.basin.parts import wish_of
+from fervens_core.head import Tone
+from fervens_core.toning import Bowl, all_formulas, goal_of, match, toning_plan_of
 
 from .conftest import open_service
 from .test_walk import pick_level
@@ -28,7 +26,7 @@ def least_spread_of_any_single_formula(name):
     found = []
     for formula in all_formulas(tuple(t for t in toners(row.studio_id) if t.is_oxidative)):
         matches = {r.lane.key: match(r.result, formula, goal_of(r.result, wished)) for r in reads}
-        found.append(choice_of((Bowl(formula, matches),), wished).spread)
+        found.append(toning_plan_of((Bowl(formula, matches),), wished).spread)
     return min(found)
 
 

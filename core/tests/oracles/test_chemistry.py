@@ -5,8 +5,8 @@ import periodictable
 import pytest
 from scipy import constants
 
-from fervens_core.errors import LimitError
-from fervens_core.quantities import nominal_percent, percent_to_volume, volume_to_percent
+from fervens_core.base import LimitError, nominal_percent
+from fervens_core.base.quantities import percent_to_volume, volume_to_percent
 
 
 def grams_per_litre(volume: float) -> float:

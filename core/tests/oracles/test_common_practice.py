@@ -3,19 +3,26 @@
 import numpy as np
 import pytest
 
-from fervens_core.colour import chroma, hue_deg
-from fervens_core.formula import Formula, Result, toned_lab, whole_minutes
-from fervens_core.hair import DyeHue, Hair, History, Porosity
+from fervens_core.base import Ratio
+from fervens_core.colour import chroma, hair_lab, hue_deg, undertone
+from fervens_core.head import (
+    Developer,
+    DyeFamily,
+    DyeHue,
+    Hair,
+    History,
+    Lightener,
+    Porosity,
+    Segment,
+    TonerShade,
+    Zone,
+)
+from fervens_core.head.zones import lanes_of_zone, regrowth_mm
 from fervens_core.lift import effective_volume, level_at, time_to_level
-from fervens_core.pigment import hair_lab, undertone
-from fervens_core.plan import make_plan
-from fervens_core.products import Developer, DyeFamily, Lightener, TonerShade
-from fervens_core.quantities import Ratio
-from fervens_core.request import PlanChoice, PlanRequest
-from fervens_core.toner import deposit
-from fervens_core.toning import counter_tone, natural_lab, rank_neutralisers
-from fervens_core.visits import head_visits, visits_needed
-from fervens_core.zones import Segment, Zone, lanes_of_zone, regrowth_mm
+from fervens_core.planning import PlanChoice, PlanRequest, head_visits, make_plan, visits_needed
+from fervens_core.toning import Formula, Result, deposit, natural_lab, rank_neutralisers, toned_lab
+from fervens_core.toning.formula import whole_minutes
+from fervens_core.toning.neutralise import counter_tone
 
 BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (7, 10, 20, 30, 40))
 POWDER = Lightener("p", "Powder", Ratio(1.5), label_max_min=50)

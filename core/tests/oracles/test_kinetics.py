@@ -5,19 +5,18 @@ import pytest
 from scipy.integrate import solve_ivp
 from scipy.optimize import brentq
 
-from fervens_core.hair import Hair, Thickness
+from fervens_core.head import Hair, Thickness
 from fervens_core.lift import (
     LiftFactors,
     capacity,
     effort_gained,
     effort_to_level,
-    hair_factors,
     level_at,
     level_to_effort,
-    temperature_rate_factor,
     time_to_level,
     volume_for,
 )
+from fervens_core.lift.kinetics import hair_factors, temperature_rate_factor
 
 CASES = [(3.0, 10.0, 1.0, 1.0), (3.0, 40.0, 1.0, 1.3), (5.5, 20.0, 0.8, 0.7), (2.0, 33.0, 1.1, 2.0)]
 

@@ -14,8 +14,7 @@ from apps.clients.models import Client
 from apps.clients.queries import of_studio
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from fervens_core.errors import ConflictError, LimitError
-from fervens_core.quantities import check_range, check_text
+from fervens_core.base import ConflictError, LimitError, check_range, check_text
 
 OPTIONAL = {"birth_date", "reacts_to_oxidative", "patch_test_placed_at", "growth_mm_per_month"}
 GROWTH = (4.0, 25.0)

@@ -13,7 +13,7 @@ from apps.clients import actions, queries
 from apps.clients.models import Client
 from apps.common.problems import ERRORS, Problem
 from apps.studio.auth import member_of
-from fervens_core.findings import TestResult
+from fervens_core.head import TestResult
 
 router = Router(tags=["clients"])
 

@@ -12,8 +12,8 @@ from apps.services import queries
 from apps.services.models import Addendum
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from fervens_core.errors import ConflictError, LimitError
-from fervens_core.service import Step
+from fervens_core.base import ConflictError, LimitError
+from fervens_core.log import Step
 
 ADDENDA_MAX = 100
 TEXT_MAX = 2000

@@ -17,7 +17,7 @@ from apps.records.record import RecordOut, record_of
 from apps.services import comingback, present, queries
 from apps.services.schemas import CsvOut, ServiceOut
 from apps.studio.auth import member_of
-from fervens_core.readings import ReadingMode
+from fervens_core.head import ReadingMode
 
 router = Router(tags=["records"])
 Paper = Literal["a4", "letter"]

@@ -28,9 +28,8 @@ from apps.studio.actions import audit
 from apps.studio.models import Membership, Role, Studio
 from apps.studio.people import GROWTH, PACE
 from apps.studio.policies import require_owner
-from fervens_core.errors import ConflictError, CoreError, LimitError
-from fervens_core.quantities import check_range
-from fervens_core.service import fold
+from fervens_core.base import ConflictError, CoreError, LimitError, check_range
+from fervens_core.log import fold
 
 FILE_MAX = 500_000_000
 WHOLE_MAX = 4_000_000_000

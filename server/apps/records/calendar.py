@@ -9,8 +9,8 @@ from icalendar import Alarm, Calendar, Event
 
 from apps.services.models import Service
 from apps.studio.models import Studio
-from fervens_core.nextvisit import REMINDER_DAYS, reminder_text
-from fervens_core.service import Step
+from fervens_core.followup import REMINDER_DAYS, reminder_text
+from fervens_core.log import Step
 
 USUAL_MIN = 180
 FEED_PAST = dt.timedelta(days=30)

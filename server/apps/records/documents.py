@@ -10,9 +10,8 @@ from apps.records.paper import Sheet, Swatches
 from apps.records.record import RecordOut
 from apps.services.comingback import propose_next, summary_of
 from apps.services.models import Service
-from fervens_core.errors import CoreError
-from fervens_core.handout import handout
-from fervens_core.nextvisit import reminder_text
+from fervens_core.base import CoreError
+from fervens_core.followup import handout, reminder_text
 
 CAUTION = (
     "Professional use. The product's label, the safety data sheet, local codes and licensing come first; where they "

@@ -14,7 +14,7 @@ from apps.services.models import Addendum, Photo, Service, ServiceEvent
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.errors import LimitError
+from fervens_core.base import LimitError
 
 ERASED = "Erased client"
 NOT_DONE = "not_done"

@@ -12,9 +12,9 @@ from apps.services.queries import of_studio
 from apps.shelf.actions import carry_learnt
 from apps.shelf.models import Lightener
 from apps.studio.models import Membership
-from fervens_core.errors import CoreError
-from fervens_core.learnt import LaneFact, learnt_lift_factor
-from fervens_core.service import Step
+from fervens_core.base import CoreError
+from fervens_core.followup import LaneFact, learnt_lift_factor
+from fervens_core.log import Step
 
 SERVICES_MAX = 3000
 LOG_MAX = 2.0

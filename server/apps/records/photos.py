@@ -16,7 +16,7 @@ from apps.services import queries
 from apps.services.models import Photo, Service
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from fervens_core.errors import ConflictError, LimitError
+from fervens_core.base import ConflictError, LimitError
 
 UPLOAD_MAX = 15_000_000
 PIXELS_MAX = 60_000_000

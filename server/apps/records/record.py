@@ -13,16 +13,12 @@ from apps.services import queries
 from apps.services.models import Service
 from apps.services.queries import Loaded
 from apps.services.wording import event_text, zone_names
-from fervens_core.board import Lane
-from fervens_core.chair import minutes_between
-from fervens_core.colour import lab_hex
-from fervens_core.contact import lane_contact
-from fervens_core.events import BowlMixed, CautionAcknowledged, ReadingTaken
-from fervens_core.hair import Tone
-from fervens_core.match import spread_of
-from fervens_core.pigment import hair_hex
-from fervens_core.results import read_zones
-from fervens_core.service import Step, live_events
+from fervens_core.basin import read_zones
+from fervens_core.chair import Lane, lane_contact, minutes_between
+from fervens_core.colour import hair_hex, lab_hex
+from fervens_core.head import Tone
+from fervens_core.log import BowlMixed, CautionAcknowledged, ReadingTaken, Step, live_events
+from fervens_core.toning import spread_of
 
 
 class RecordLine(Schema):

@@ -17,11 +17,8 @@ from apps.services.comingback import expected_min
 from apps.services.models import Service
 from apps.shelf.models import Lightener
 from apps.studio.models import AuditEntry, StudioLink
-from fervens_core.errors import ConflictError, LimitError
-from fervens_core.hair import Hair, History
-from fervens_core.head import USUAL_HEAD
-from fervens_core.quantities import check_level, check_range, check_text
-from fervens_core.zones import Zone
+from fervens_core.base import ConflictError, LimitError, check_level, check_range, check_text
+from fervens_core.head import USUAL_HEAD, Hair, History, Zone
 
 A_DAY = 30
 """So many requests a day and link; beyond it someone is playing with it."""

@@ -24,8 +24,8 @@ from apps.shelf import queries as shelf
 from apps.shelf.actions import undo_learnt
 from apps.studio.auth import member_of
 from apps.studio.people import link_of
-from fervens_core.hair import History
-from fervens_core.learnt import Learnt, Pace, studio_numbers
+from fervens_core.followup import Learnt, Pace, studio_numbers
+from fervens_core.head import History
 
 router = Router(tags=["studio"])
 Number = Annotated[float, Field(allow_inf_nan=False)]

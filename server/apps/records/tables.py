@@ -18,15 +18,21 @@ from apps.services.wording import zone_names
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.cgats import ColourSample, samples_from_cgats, samples_to_cgats
-from fervens_core.clientcsv import ClientLine, ClientTable, clients_from_csv, clients_to_csv
-from fervens_core.errors import ConflictError, CoreError, LimitError
-from fervens_core.events import ReadingTaken
-from fervens_core.findings import TestResult
-from fervens_core.lanestate import Phase
-from fervens_core.reader import level_of_lab
-from fervens_core.readingcsv import ReadingLine, readings_to_csv
-from fervens_core.readings import ReadingMode
+from fervens_core.base import ConflictError, CoreError, LimitError
+from fervens_core.formats import (
+    ClientLine,
+    ClientTable,
+    ColourSample,
+    ReadingLine,
+    clients_from_csv,
+    clients_to_csv,
+    level_of_lab,
+    readings_to_csv,
+    samples_from_cgats,
+    samples_to_cgats,
+)
+from fervens_core.head import ReadingMode, TestResult
+from fervens_core.log import Phase, ReadingTaken
 
 EXPORT_MAX = 50_000
 CGATS_ROUND = 1

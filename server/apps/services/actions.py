@@ -23,13 +23,11 @@ from apps.services.summary import summarise
 from apps.shelf.models import Lightener
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from fervens_core.errors import ConflictError, LimitError
-from fervens_core.events import SCHEMA_VERSION, EventData, ServiceClosed, data_to_json
-from fervens_core.order import propose_order
-from fervens_core.quantities import check_level
-from fervens_core.results import lanes_today
-from fervens_core.service import Step, merge_addition
-from fervens_core.zones import Zone, lanes_of
+from fervens_core.base import ConflictError, LimitError, check_level
+from fervens_core.basin import lanes_today
+from fervens_core.head import Zone, lanes_of
+from fervens_core.log import SCHEMA_VERSION, EventData, ServiceClosed, Step, data_to_json, merge_addition
+from fervens_core.planning import propose_order
 
 LASTING_FACTS = ("allergies", "medication", "home_care")
 """What was told at the last visit is asked again from there."""

@@ -11,10 +11,9 @@ from django.utils import timezone
 
 from apps.clients.models import Client
 from apps.services.models import Service, ServiceEvent, Zone
-from fervens_core import zones
-from fervens_core.events import Event, data_from_json
-from fervens_core.findings import Findings
-from fervens_core.headfile import (
+from fervens_core import head
+from fervens_core.formats import (
+    JsonReader,
     read_choice,
     read_findings,
     read_strand,
@@ -22,21 +21,21 @@ from fervens_core.headfile import (
     strand_to_json,
     zone_to_json,
 )
-from fervens_core.jsonreader import JsonReader
-from fervens_core.products import Lightener
-from fervens_core.request import PlanChoice
-from fervens_core.strand import Strand
+from fervens_core.head import Findings, Lightener
+from fervens_core.lift import Strand
+from fervens_core.log import Event, data_from_json
+from fervens_core.planning import PlanChoice
 
 FACTS = ("allergies", "medication", "home_care", "is_clarified", "time_min", "booked_min")
 """Findings that a service row keeps among its facts."""
 
 
-def zone_value(row: Zone) -> zones.Zone:
+def zone_value(row: Zone) -> head.Zone:
     """A zone row as the core knows it."""
     return read_zone(JsonReader(row.data, row.key))
 
 
-def zone_row(service: Service, zone: zones.Zone, position: int) -> Zone:
+def zone_row(service: Service, zone: head.Zone, position: int) -> Zone:
     """A new row of a zone value."""
     return Zone(service=service, key=zone.key, position=position, data=zone_to_json(zone))
 
@@ -84,7 +83,7 @@ def choice_value(service: Service, keys: list[str]) -> PlanChoice:
     return read_choice(JsonReader(data, "plan"), keys)
 
 
-def zone_values(service: Service) -> tuple[zones.Zone, ...]:
+def zone_values(service: Service) -> tuple[head.Zone, ...]:
     """The service's zones in order."""
     return tuple(zone_value(z) for z in service.zones.all())
 

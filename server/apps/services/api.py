@@ -35,14 +35,12 @@ from apps.services.schemas import (
 )
 from apps.shelf.queries import lighteners
 from apps.studio.auth import member_of
-from fervens_core.events import data_from_json
-from fervens_core.head import USUAL_HEAD
-from fervens_core.pigment import hair_hex, undertone
-from fervens_core.quantities import check_level
-from fervens_core.tonestep import USUAL_BOWLS
-from fervens_core.tonetry import Tried
-from fervens_core.wish import wish_scale
-from fervens_core.zones import ROOT_MM, USUAL_LENGTH_MM
+from fervens_core.base import check_level
+from fervens_core.basin import USUAL_BOWLS, Tried
+from fervens_core.colour import hair_hex, undertone
+from fervens_core.head import ROOT_MM, USUAL_HEAD, USUAL_LENGTH_MM
+from fervens_core.log import data_from_json
+from fervens_core.toning import wish_scale
 
 router = Router(tags=["services"])
 

@@ -24,18 +24,20 @@ from apps.shelf.queries import developers
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.chairtime import chair_time, total_min
-from fervens_core.errors import ConflictError, CoreError, LimitError
-from fervens_core.hair import Elasticity
-from fervens_core.nextvisit import REST_DAYS, NextVisit, propose_visit
-from fervens_core.plan import make_plan
-from fervens_core.quantities import check_range
-from fervens_core.readings import ReadingMode
-from fervens_core.recall import LastFormula, WornLane, as_strands, head_since, last_formulas
-from fervens_core.request import PlanChoice, PlanRequest
-from fervens_core.service import AGAIN, Step
-from fervens_core.visits import head_visits, visits_needed
-from fervens_core.zones import Part, Zone, lanes_of
+from fervens_core.base import ConflictError, CoreError, LimitError, check_range
+from fervens_core.followup import (
+    REST_DAYS,
+    LastFormula,
+    NextVisit,
+    WornLane,
+    as_strands,
+    head_since,
+    last_formulas,
+    propose_visit,
+)
+from fervens_core.head import Elasticity, Part, ReadingMode, Zone, lanes_of
+from fervens_core.log import AGAIN, Step
+from fervens_core.planning import PlanChoice, PlanRequest, chair_time, head_visits, make_plan, total_min, visits_needed
 
 SHORT_LEVELS = 0.5
 AHEAD_MAX = dt.timedelta(days=731)

@@ -17,8 +17,7 @@ from apps.services import comingback, finding
 from apps.services.history import history_of
 from apps.services.models import Service
 from apps.studio.auth import member_of
-from fervens_core.nextvisit import NextVisit
-from fervens_core.recall import LastFormula
+from fervens_core.followup import LastFormula, NextVisit
 
 router = Router(tags=["coming back"])
 

@@ -22,11 +22,10 @@ from apps.shelf.queries import developers, lighteners, toners
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.errors import ConflictError, LimitError
-from fervens_core.hair import Tone
-from fervens_core.service import Step, live_events
-from fervens_core.servicefile import FileEvent, ServiceFile, read_service_file
-from fervens_core.strandcsv import strands_from_csv
+from fervens_core.base import ConflictError, LimitError
+from fervens_core.formats import FileEvent, ServiceFile, read_service_file, strands_from_csv
+from fervens_core.head import Tone
+from fervens_core.log import Step, live_events
 
 YEARS_MAX = 2
 

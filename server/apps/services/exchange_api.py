@@ -12,8 +12,7 @@ from apps.common.problems import ERRORS, Problem
 from apps.services import exchange, present, queries
 from apps.services.schemas import CsvIn, CsvOut, FileOut, ImportIn, ImportOut, ServiceOut
 from apps.studio.auth import member_of
-from fervens_core.servicewrite import write_service_file
-from fervens_core.strandcsv import strands_to_csv
+from fervens_core.formats import strands_to_csv, write_service_file
 
 router = Router(tags=["exchange"])
 

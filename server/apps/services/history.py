@@ -10,10 +10,9 @@ from apps.services.comingback import formulas_of, growth, last_filed, summary_of
 from apps.services.models import Service
 from apps.services.queries import of_studio, with_parts
 from apps.studio.models import Membership
-from fervens_core.findings import TestResult
-from fervens_core.nextvisit import grown_mm
-from fervens_core.service import Step
-from fervens_core.zones import ROOT_MM
+from fervens_core.followup import grown_mm
+from fervens_core.head import ROOT_MM, TestResult
+from fervens_core.log import Step
 
 SERVICES_MAX = 100
 PATCH_HOLDS_DAYS = 180

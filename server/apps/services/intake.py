@@ -17,11 +17,8 @@ from apps.services.summary import summarise
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
 from apps.studio.models import Studio
-from fervens_core.events import SCHEMA_VERSION, Event, EventData, data_to_json
-from fervens_core.headfile import choice_to_json, findings_to_json
-from fervens_core.service import check_addition, fold
-from fervens_core.servicefile import ServiceFile
-from fervens_core.toneevents import TonerApplied
+from fervens_core.formats import ServiceFile, choice_to_json, findings_to_json
+from fervens_core.log import SCHEMA_VERSION, Event, EventData, TonerApplied, check_addition, data_to_json, fold
 
 
 def _client(studio: Studio, file: ServiceFile, now: dt.datetime) -> Client:

@@ -23,12 +23,10 @@ from apps.shelf.queries import developers
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.errors import ConflictError, LimitError
-from fervens_core.events import PlanTaken
-from fervens_core.headfile import choice_to_json
-from fervens_core.plan import Plan, make_plan
-from fervens_core.request import PlanChoice, PlanRequest
-from fervens_core.service import Step
+from fervens_core.base import ConflictError, LimitError
+from fervens_core.formats import choice_to_json
+from fervens_core.log import PlanTaken, Step
+from fervens_core.planning import Plan, PlanChoice, PlanRequest, make_plan
 
 
 @dataclass(frozen=True, slots=True)

@@ -24,8 +24,7 @@ from apps.services.schemas import BoardOut
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
 from apps.studio.auth import member_of
-from fervens_core.plan import make_plan
-from fervens_core.scale import WeighedMix, WeighedPour, simulated_pour, weigh_mix
+from fervens_core.planning import WeighedMix, WeighedPour, make_plan, simulated_pour, weigh_mix
 
 router = Router(tags=["plan"])
 

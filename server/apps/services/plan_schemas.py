@@ -9,14 +9,9 @@ from uuid import UUID
 from ninja import Schema
 from pydantic import Field
 
-from fervens_core.bowls import BowlStyle, Fill
-from fervens_core.chairtime import ChairItem
-from fervens_core.order import Placed
-from fervens_core.paint import Crossing, CurvePoint, Window
-from fervens_core.plan import DeveloperMove, WavePlan
-from fervens_core.request import Aim
-from fervens_core.wave import VolumeStep
-from fervens_core.zones import Part
+from fervens_core.chair import Crossing, CurvePoint, Window
+from fervens_core.head import Part
+from fervens_core.planning import Aim, BowlStyle, ChairItem, DeveloperMove, Fill, Placed, VolumeStep, WavePlan
 
 
 class PlanIn(Schema):

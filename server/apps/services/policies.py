@@ -10,8 +10,11 @@ from apps.shelf.adapters import lightener_value
 from apps.shelf.queries import toners
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.errors import BlockedError, ConflictError
-from fervens_core.events import (
+from fervens_core.base import BlockedError, ConflictError
+from fervens_core.basin import again_block, read_zones
+from fervens_core.chair import drag_target, heat_block, refresh_block
+from fervens_core.head import Lightener, TonerShade
+from fervens_core.log import (
     ApplicationStarted,
     BowlMixed,
     ConsultationFinished,
@@ -19,17 +22,15 @@ from fervens_core.events import (
     EventData,
     HeatStarted,
     LightenerRefreshed,
+    LighteningResumed,
     PlanTaken,
     ProductDragged,
     ReadingTaken,
     ServiceClosed,
+    TonerApplied,
+    TonerPulledBack,
 )
-from fervens_core.options import drag_target, heat_block, refresh_block
-from fervens_core.products import Lightener, TonerShade
-from fervens_core.results import read_zones
-from fervens_core.review import again_block
 from fervens_core.safety import Severity, strongest_volume, toner_block
-from fervens_core.toneevents import LighteningResumed, TonerApplied, TonerPulledBack
 
 
 def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:

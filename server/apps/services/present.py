@@ -30,20 +30,15 @@ from apps.services.schemas import (
 )
 from apps.services.wording import conflicts_out, event_text, zone_names
 from apps.shelf.adapters import lightener_value
-from fervens_core.colour import lab_to_hex
-from fervens_core.events import CautionAcknowledged
-from fervens_core.findings import PATCH_TEST_WAIT_H, Stretch, patch_state
-from fervens_core.hair import Tone
-from fervens_core.headfile import strand_to_json, zone_to_json
-from fervens_core.lanestate import Phase
-from fervens_core.nextvisit import reminder_text
-from fervens_core.paint import curve_points, minute_grid
-from fervens_core.pigment import hair_lab
+from fervens_core.chair import curve_points, minute_grid
+from fervens_core.colour import hair_lab, lab_to_hex
+from fervens_core.followup import reminder_text
+from fervens_core.formats import strand_to_json, zone_to_json
+from fervens_core.head import PATCH_TEST_WAIT_H, Stretch, Tone, Zone, patch_state
+from fervens_core.lift import HeadMove, fit_strands, head_move, teach
+from fervens_core.log import CautionAcknowledged, Phase, Step, live_events
 from fervens_core.safety import CLEARED_TODAY, Severity
-from fervens_core.service import Step, live_events
-from fervens_core.strand import HeadMove, fit_strands, head_move, teach
 from fervens_core.toning import natural_lab
-from fervens_core.zones import Zone
 
 
 def undo_of(loaded: Loaded) -> UndoOut | None:

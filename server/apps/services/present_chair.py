@@ -13,10 +13,9 @@ from apps.services.queries import Loaded
 from apps.services.schemas import BoardOut, LogLine, LogOut, MeasuredOut
 from apps.services.wording import conflicts_out, event_text, in_order, zone_names
 from apps.shelf.adapters import lightener_value
-from fervens_core.colour import lab_to_hex
-from fervens_core.events import EventVoided
-from fervens_core.pigment import hair_lab
-from fervens_core.reader import Measured
+from fervens_core.colour import hair_lab, lab_to_hex
+from fervens_core.formats import Measured
+from fervens_core.log import EventVoided
 
 
 def end_of_log(loaded: Loaded) -> int:

@@ -19,16 +19,20 @@ from apps.services.plan_schemas import (
 from apps.services.queries import Loaded
 from apps.shelf.adapters import shade_hex
 from apps.shelf.queries import toners
-from fervens_core.aims import compare_aims
-from fervens_core.bowls import PlannedBowl
-from fervens_core.chairtime import chair_time, total_min
-from fervens_core.colour import lab_to_hex
-from fervens_core.mixing import Pour
-from fervens_core.order import propose_order
-from fervens_core.paint import paint_plan, window_of
-from fervens_core.pigment import hair_lab
-from fervens_core.plan import Plan, ZonePlan, strand_moves
-from fervens_core.request import PlanRequest
+from fervens_core.chair import paint_plan, window_of
+from fervens_core.colour import hair_lab, lab_to_hex
+from fervens_core.planning import (
+    Plan,
+    PlannedBowl,
+    PlanRequest,
+    Pour,
+    ZonePlan,
+    chair_time,
+    compare_aims,
+    propose_order,
+    strand_moves,
+    total_min,
+)
 from fervens_core.safety import toner_block
 
 

@@ -16,29 +16,27 @@ from apps.services.models import PlanVersion, Service, ServiceEvent
 from apps.shelf.adapters import lightener_value
 from apps.shelf.queries import developers, lighteners, toners
 from apps.studio.models import Membership
-from fervens_core.board import Board, make_board
-from fervens_core.bowls import PlannedBowl
-from fervens_core.chair import Chair, head_belief, lane_times
-from fervens_core.errors import ConflictError, CoreError
-from fervens_core.events import Event
-from fervens_core.findings import Findings
-from fervens_core.formula import Formula
-from fervens_core.hair import Tone
-from fervens_core.lanestate import Phase
-from fervens_core.nextvisit import REMINDER_DAYS
-from fervens_core.options import LaneOption, lane_options
-from fervens_core.replan import bowls_to_mix
-from fervens_core.request import PlanRequest
-from fervens_core.results import lanes_today, read_zones
-from fervens_core.review import Review, make_review
+from fervens_core.base import ConflictError, CoreError
+from fervens_core.basin import (
+    USUAL_BOWLS,
+    Review,
+    ToneStep,
+    Tried,
+    lanes_today,
+    make_review,
+    read_zones,
+    tone_step,
+    toning_plans_for,
+    try_formula,
+)
+from fervens_core.chair import Board, Chair, LaneOption, bowls_to_mix, head_belief, lane_options, lane_times, make_board
+from fervens_core.followup import REMINDER_DAYS
+from fervens_core.head import Findings, Tone, Zone, kept_parts_of, lanes_of
+from fervens_core.lift import Strand
+from fervens_core.log import Event, Phase, ServiceState, Step, fold
+from fervens_core.planning import PlannedBowl, PlanRequest, Verdict, make_verdict
 from fervens_core.safety import Caution, Severity, lightening_cautions
-from fervens_core.service import ServiceState, Step, fold
-from fervens_core.strand import Strand
-from fervens_core.tonespots import choices_for
-from fervens_core.tonestep import USUAL_BOWLS, ToneStep, tone_step
-from fervens_core.tonetry import Tried, try_formula
-from fervens_core.verdict import Verdict, make_verdict
-from fervens_core.zones import Zone, kept_parts_of, lanes_of
+from fervens_core.toning import Formula
 
 DAY_MAX = 100
 VERSIONS_MAX = 50
@@ -279,7 +277,7 @@ def review(loaded: Loaded, now: dt.datetime) -> Review | None:
     except CoreError:
         request = None
     shades = tuple(toners(loaded.row.studio_id))
-    choices = choices_for(there, reads, shades, loaded.findings, Tone(loaded.row.tone), USUAL_BOWLS)
+    choices = toning_plans_for(there, reads, shades, loaded.findings, Tone(loaded.row.tone), USUAL_BOWLS)
     return make_review(
         there,
         reads,

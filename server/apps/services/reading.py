@@ -8,10 +8,8 @@ from typing import Any
 from apps.services.actions import Consultation
 from apps.services.adapters import FACTS, StrandRow
 from apps.services.schemas import ConsultationIn
-from fervens_core.findings import Stretch, judge_salts
-from fervens_core.headfile import read_strand, read_zone
-from fervens_core.jsonreader import JsonReader
-from fervens_core.products import Lightener
+from fervens_core.formats import JsonReader, read_strand, read_zone
+from fervens_core.head import Lightener, Stretch, judge_salts
 
 COLUMNS = ("wish", "tone", "wanted_level", "scalp")
 _CLOCK = {"started_at", "ended_at"}

@@ -10,30 +10,31 @@ from ninja import Schema
 from pydantic import Field
 
 from apps.services.plan_schemas import BowlOut
-from fervens_core.board import Board
-from fervens_core.findings import HomeCare, PatchState, SaltsSign, Scalp, TestResult
-from fervens_core.hair import (
+from fervens_core.basin import Review, ToneStep
+from fervens_core.chair import Board, CurvePoint, LaneOption
+from fervens_core.colour import Undertone
+from fervens_core.head import (
+    USUAL_LENGTH_MM,
     Breakage,
     Covering,
     Density,
     DyeHue,
     Elasticity,
     History,
+    HomeCare,
+    PatchState,
     Porosity,
+    ReadingMode,
+    SaltsSign,
+    Scalp,
+    TestResult,
     Thickness,
     Tone,
-    Undertone,
 )
-from fervens_core.options import LaneOption
-from fervens_core.paint import CurvePoint
-from fervens_core.readings import ReadingMode
-from fervens_core.review import Review
+from fervens_core.log import Step
+from fervens_core.planning import Verdict
 from fervens_core.safety import Caution
-from fervens_core.service import Step
-from fervens_core.tonestep import ToneStep
-from fervens_core.verdict import Verdict
-from fervens_core.wish import WishCell
-from fervens_core.zones import USUAL_LENGTH_MM
+from fervens_core.toning import WishCell
 
 
 class HairIn(Schema):

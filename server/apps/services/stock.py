@@ -9,9 +9,7 @@ from django.db.models import F
 from apps.services.models import Service, ServiceEvent, StockUse
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.shelf.queries import developers, toners
-from fervens_core.events import BowlMixed, EventData, EventVoided
-from fervens_core.stock import uses_of
-from fervens_core.toneevents import TonerApplied
+from fervens_core.log import BowlMixed, EventData, EventVoided, TonerApplied, uses_of
 
 KINDS: tuple[type[Lightener] | type[Developer] | type[Toner], ...] = (Lightener, Developer, Toner)
 

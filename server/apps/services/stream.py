@@ -23,7 +23,7 @@ from apps.common.hub import hub
 from apps.common.problems import problem
 from apps.services.kept_board import board_bytes
 from apps.studio.models import Membership
-from fervens_core.errors import CoreError
+from fervens_core.base import CoreError
 
 PING_S = 8.0
 """A device that hears nothing for two and a half pings knows that it is behind."""

@@ -8,19 +8,14 @@ from typing import Any
 
 from apps.services import queries
 from apps.services.queries import Loaded
-from fervens_core.bowls import section_mix_g
-from fervens_core.chair import Chair, head_belief, minutes_between
-from fervens_core.colour import lab_to_hex
-from fervens_core.contact import lane_contact
-from fervens_core.errors import LimitError
-from fervens_core.hair import Hair
-from fervens_core.lanestate import LaneState
+from fervens_core.base import LimitError, check_range
+from fervens_core.basin import ReadZone, read_zones
+from fervens_core.chair import Chair, head_belief, lane_contact, minutes_between
+from fervens_core.colour import hair_hex, lab_to_hex
+from fervens_core.head import Hair, ReadingMode, Zone
 from fervens_core.lift import LiftFactors
-from fervens_core.pigment import hair_hex
-from fervens_core.quantities import check_range
-from fervens_core.readings import ReadingMode
-from fervens_core.results import ReadZone, read_zones
-from fervens_core.zones import Zone
+from fervens_core.log import LaneState
+from fervens_core.planning import section_mix_g
 
 VERSION = 1
 READINGS_KEPT = 20

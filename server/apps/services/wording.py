@@ -6,7 +6,7 @@ import datetime as dt
 
 from apps.services.queries import Loaded, kept_parts
 from apps.services.schemas import ConflictOut
-from fervens_core.events import (
+from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
     BarrierLeft,
@@ -21,23 +21,21 @@ from fervens_core.events import (
     HeatEnded,
     HeatStarted,
     LightenerRefreshed,
+    LighteningResumed,
     PlanTaken,
+    ProbeRead,
     ProductDragged,
     ReadingTaken,
+    ReviewFinished,
     Rinsed,
     ServiceClosed,
-    WaveRinsed,
-)
-from fervens_core.toneevents import (
-    LighteningResumed,
-    ProbeRead,
-    ReviewFinished,
     ShadowSet,
     TonerApplied,
     TonerEmulsified,
     TonerPulledBack,
     TonerRinsed,
     TonerStrandRead,
+    WaveRinsed,
     WishSet,
 )
 

@@ -16,8 +16,7 @@ from apps.shelf.queries import SHELF_MAX
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.errors import ConflictError, LimitError
-from fervens_core.quantities import check_range, check_text
+from fervens_core.base import ConflictError, LimitError, check_range, check_text
 
 Row = Lightener | Developer | Toner
 KINDS: dict[str, type[Lightener] | type[Developer] | type[Toner]] = {

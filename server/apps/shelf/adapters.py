@@ -7,11 +7,10 @@ from functools import lru_cache
 import numpy as np
 
 from apps.shelf.models import Developer, Lightener, Toner
-from fervens_core import products as core
-from fervens_core.colour import lab_to_hex
-from fervens_core.formula import Formula
-from fervens_core.pigment import absorption_to_lab, hair_absorption
-from fervens_core.quantities import Ratio
+from fervens_core import head as core
+from fervens_core.base import Ratio
+from fervens_core.colour import absorption_to_lab, hair_absorption, lab_to_hex
+from fervens_core.toning import Formula
 
 
 def lightener_value(row: Lightener) -> core.Lightener:

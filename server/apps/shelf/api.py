@@ -14,8 +14,8 @@ from apps.shelf import actions, queries
 from apps.shelf.adapters import shade_hex, toner_value
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.studio.auth import member_of
-from fervens_core.products import DyeFamily
-from fervens_core.quantities import nominal_percent
+from fervens_core.base import nominal_percent
+from fervens_core.head import DyeFamily
 
 router = Router(tags=["shelf"])
 

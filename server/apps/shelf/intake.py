@@ -6,8 +6,8 @@ from dataclasses import dataclass
 
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.studio.models import Studio
-from fervens_core import products as core
-from fervens_core.servicefile import ServiceFile
+from fervens_core import head as core
+from fervens_core.formats import ServiceFile
 
 
 @dataclass(frozen=True, slots=True)

@@ -6,7 +6,7 @@ from uuid import UUID
 
 from apps.shelf.adapters import developer_value, lightener_value, toner_value
 from apps.shelf.models import Developer, Lightener, Toner
-from fervens_core import products as core
+from fervens_core import head as core
 
 SHELF_MAX = 200
 

@@ -19,8 +19,7 @@ from apps.common.telling import tell_sessions
 from apps.studio.actions import audit
 from apps.studio.models import Membership, Role, Studio, StudioLink
 from apps.studio.policies import require_lead, require_owner
-from fervens_core.errors import ConflictError, LimitError
-from fervens_core.quantities import check_range, check_text
+from fervens_core.base import ConflictError, LimitError, check_range, check_text
 
 MEMBERS_MAX = 100
 LINKS_MAX = 20

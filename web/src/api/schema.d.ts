@@ -3336,6 +3336,22 @@ export interface components {
             gives_up: string;
         };
         /**
+         * Remedy
+         * @description One of two ways to meet a rest of dye, or ends that hold ash; `gained_l` is L* gained by it, or lost.
+         */
+        Remedy: {
+            /** Title */
+            title: string;
+            /** Formula Name */
+            formula_name: string;
+            /** Hex */
+            hex: string;
+            /** Delta E */
+            delta_e: number;
+            /** Gained L */
+            gained_l: number;
+        };
+        /**
          * ShelfShade
          * @description A shade of the shelf for this person: `blocked` says why it may not be used, or None.
          */
@@ -3467,8 +3483,8 @@ export interface components {
             wanted_hex: string;
             proposal: components["schemas"]["ToneProposal"] | null;
             toner: components["schemas"]["TonerClock"] | null;
-            /** Ways */
-            ways: components["schemas"]["ToneWay"][];
+            /** Remedies */
+            remedies: components["schemas"]["Remedy"][];
             /** Probe Change */
             probe_change: string | null;
             /** Meeting */
@@ -3601,22 +3617,6 @@ export interface components {
             blocked: string | null;
             /** Is Wash Only */
             is_wash_only: boolean;
-        };
-        /**
-         * ToneWay
-         * @description One of two ways to meet a rest of dye, or ends that hold ash; `gained_l` is L* gained by it, or lost.
-         */
-        ToneWay: {
-            /** Title */
-            title: string;
-            /** Formula Name */
-            formula_name: string;
-            /** Hex */
-            hex: string;
-            /** Delta E */
-            delta_e: number;
-            /** Gained L */
-            gained_l: number;
         };
         /**
          * TonerClock

@@ -167,7 +167,7 @@ const depth = (levels: number) =>
         </div>
         <p class="mt-0.5 text-[15px] leading-snug">{{ lane.says }}.</p>
         <p v-if="lane.probe_change" class="text-sm leading-snug font-semibold">{{ lane.probe_change }}</p>
-        <p v-for="w in lane.ways" :key="w.title" class="mt-0.5 flex items-center gap-2 text-sm">
+        <p v-for="w in lane.remedies" :key="w.title" class="mt-0.5 flex items-center gap-2 text-sm">
           <span class="swatch size-5 shrink-0 rounded-full" :style="{ background: w.hex }" /><span
             ><strong>{{ w.title }}</strong
             >: {{ w.formula_name }}, {{ w.delta_e.toFixed(1) }} from the wish, {{ Math.abs(w.gained_l).toFixed(1) }} L*

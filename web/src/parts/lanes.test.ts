@@ -170,7 +170,7 @@ const tone = (more: object = {}, minute = 5) =>
       lane: {
         id: 'crown', key: 'crown', part: '', name: 'Crown', level: 9, is_read: true, undertone: 'pale yellow',
         says: 'Pale yellow at 9: violet', now_hex: '#c8a676', wanted_hex: '#b5b0a8', proposal: proposal(), toner: null,
-        ways: [], probe_change: null, meeting: [], ...more,
+        remedies: [], probe_change: null, meeting: [], ...more,
       } as unknown as Schemas['ToneLane'], // prettier-ignore
       now: START + minute * 60_000,
       isNext: true,
@@ -226,7 +226,7 @@ describe('a zone at the basin', () => {
   })
   it('shows both ways for a rest of dye and what a probe moved', () => {
     const way = { title: 'Counter it with red or pink', formula_name: 'Coral', hex: '#bba', delta_e: 4, gained_l: -1.5 }
-    const text = tone({ ways: [way], probe_change: 'Before the probe: Fog 9, 12 min.' }).text()
+    const text = tone({ remedies: [way], probe_change: 'Before the probe: Fog 9, 12 min.' }).text()
     expect(text).toContain('Counter it with red or pink')
     expect(text).toContain('1.5 L* darker')
     expect(text).toContain('Before the probe')

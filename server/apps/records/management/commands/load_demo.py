@@ -21,7 +21,7 @@ from apps.services.models import Service
 from apps.services.stock import book
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.studio.models import Membership, Studio
-from fervens_core.servicefile import read_service_file
+from fervens_core.formats import read_service_file
 
 DEMO = settings.ROOT / "demo"
 LAST_START = dt.time(23, 30)

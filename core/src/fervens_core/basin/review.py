@@ -1,0 +1,342 @@
+"""The review: achieved against target, bands, and what can be done with each zone now. docs/models/review.md."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from enum import StrEnum
+
+import numpy as np
+
+from fervens_core.base import CoreError
+from fervens_core.basin.results import ReadZone, again_zone
+from fervens_core.chair import Chair, minutes_between
+from fervens_core.colour import delta_e_2000, hair_lab, lab_to_hex
+from fervens_core.head import DyeHue, Elasticity, Part, ScalpFeel, Zone
+from fervens_core.log import AGAIN, LaneState, stop_reason
+from fervens_core.planning import PlanChoice, PlanRequest, ZonePlan, make_plan
+from fervens_core.toning import ToningPlan, explain
+
+ON_TARGET_LEVELS = 0.5
+"""Technicians read to about half a level (common practice, no source)."""
+BAND_LEVELS = 0.75
+BAND_DELTA_E = 6.0
+"""[MODEL] a zone that differs so much from what lies beside it is a band."""
+CONTACT_MAX_MIN = 120.0
+"""[MODEL] nothing more alkaline today on hair that had product for so long, all applications together."""
+WORTH_LEVELS = 0.5
+"""Another application that would not gain half a level is not proposed."""
+_ALKALINE_REASON = "had product on for {0:.0f} min today; past {1:.0f} min it is left in peace"
+
+
+class Way(StrEnum):
+    """What can be done with a zone after the rinse."""
+
+    TONE = "tone"
+    AGAIN = "again"
+    VISIT = "visit"
+    LOWER = "lower"
+
+
+@dataclass(frozen=True, slots=True)
+class ReviewOption:
+    """One way on for a zone.
+
+    Args:
+        hex, level: where it would end. volume_strength, minutes: of another application. blocked: why not, or None.
+        asks_label: the label has to be read for it first.
+    """
+
+    way: Way
+    title: str
+    reason: str
+    hex: str
+    level: float
+    volume_strength: float | None = None
+    minutes: float | None = None
+    blocked: str | None = None
+    asks_label: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class ReviewLane:
+    """One zone as it came out; `is_kept` when no lightener went on it.
+
+    `off_levels`: level reached less level wanted. `advised`: the way proposed first.
+    """
+
+    key: str
+    zone_key: str
+    areas: tuple[str, ...]
+    name: str
+    before_level: float
+    target_level: float
+    level: float
+    off_levels: float
+    is_read: bool
+    is_on_target: bool
+    undertone: str
+    says: str
+    rest: str
+    rest_amount: float
+    warmth: float
+    before_hex: str
+    now_hex: str
+    target_hex: str
+    band: str | None
+    options: tuple[ReviewOption, ...]
+    advised: Way
+    is_kept: bool
+
+
+@dataclass(frozen=True, slots=True)
+class KeptPart:
+    """A part no lightener went on: it can be read and taken in among what is toned."""
+
+    key: str
+    name: str
+    before_level: float
+    target_level: float
+    now_hex: str
+
+
+@dataclass(frozen=True, slots=True)
+class Review:
+    """A head as it came out. `kept`: parts no lightener went on that are not taken in yet."""
+
+    lanes: tuple[ReviewLane, ...]
+    kept: tuple[KeptPart, ...]
+    on_target_share: float
+    unread: tuple[str, ...]
+    advice: str
+
+
+def contact_min(chair: Chair, lane: LaneState) -> float:
+    """Minutes a lane had alkaline product on today, all its applications and those of the lane before it together."""
+    before = contact_min(chair, chair.state.lane(lane.again_of)) if lane.again_of else 0.0
+    if lane.started_at is None:
+        return before
+    return before + max(minutes_between(lane.started_at, lane.rinsed_at or chair.now), 0.0)
+
+
+def again_block(chair: Chair, read: ReadZone, elasticity: Elasticity) -> str | None:
+    """Why a zone may not be lightened once more today, or None."""
+    lane = read.lane
+    if lane.toner or lane.shadow:
+        return "it has been toned"
+    if reason := stop_reason(lane):
+        return reason[0].lower() + reason[1:]
+    if {lane.elasticity or Elasticity.RETURNS, read.zone.hair.elasticity, elasticity} != {Elasticity.RETURNS}:
+        return "the hair does not simply return when stretched"
+    if lane.scalp not in (None, ScalpFeel.FINE):
+        return "the scalp was felt"
+    if lane.again_of:
+        return "it has been lightened twice today"
+    on = contact_min(chair, lane)
+    if on >= CONTACT_MAX_MIN:
+        return _ALKALINE_REASON.format(on, CONTACT_MAX_MIN)
+    most = chair.lightener.max_applications
+    if most is not None and len(lane.applications) >= most:
+        return f"the label of {chair.lightener.name} allows {most} application{'s' if most > 1 else ''} a visit"
+    return None
+
+
+def plan_again(reads: Sequence[ReadZone], request: PlanRequest) -> dict[str, ZonePlan]:
+    """Another wave today for some zones by the same planner, by lane key; empty when it cannot be planned."""
+    zones = tuple(
+        again_zone(r.zone, f"{r.lane.key.replace('.', '_')}{AGAIN}", r.result.level)
+        for r in reads
+        if r.zone.target_level - r.result.level >= WORTH_LEVELS / 2
+    )
+    plain = tuple(replace(z, part=Part.WHOLE, parent_key=None, root=None, ends=None) for z in zones)
+    if not plain:
+        return {}
+    old = request.choice
+    choice = PlanChoice(has_additive=old.has_additive, aim=old.aim, step=old.step, bowl_style=old.bowl_style)
+    try:
+        plan = make_plan(replace(request, zones=plain, choice=choice, strands=()))
+    except CoreError:
+        return {}
+    by_key = {f"{r.lane.key.replace('.', '_')}{AGAIN}": r.lane.key for r in reads}
+    return {by_key[z.zone.key]: z for z in plan.zones}
+
+
+def _rest_words(hue: DyeHue, amount: float) -> str:
+    return f"{'faint' if amount < 0.35 else 'clear' if amount < 0.75 else 'strong'} {hue.value}"
+
+
+def _beside(reads: Sequence[ReadZone], read: ReadZone) -> tuple[list[ReadZone], str]:
+    """What a zone is compared with: other parts of the same zone, else all zones that are to be of like depth."""
+    own = [r for r in reads if r is not read and r.zone.zone_key == read.zone.zone_key]
+    if own:
+        return own, "the rest of the zone"
+    same = [r for r in reads if abs(r.zone.target_level - read.zone.target_level) < BAND_LEVELS]
+    return (same if len(same) > 1 else []), "most of the head"
+
+
+def _width(zone: Zone) -> str:
+    if zone.part in (Part.ROOT, Part.REGROWTH, Part.ENDS):
+        return f"{zone.length_mm:.0f} mm wide"
+    return "the whole zone"
+
+
+def band_of(reads: Sequence[ReadZone], read: ReadZone) -> str | None:
+    """What sets a zone apart from what lies beside it: how many levels, or how much hue, and how wide; or None."""
+    beside, what = _beside(reads, read)
+    if not beside:
+        return None
+    wanted_off = read.zone.target_level - float(np.median([r.zone.target_level for r in beside]))
+    off = read.result.level - float(np.median([r.result.level for r in beside])) - wanted_off
+    hue = ""
+    rest = read.result.rest
+    if rest is not None and read.result.rest_amount > 0.0 and read.lane.grab is None:
+        hue = f"{_rest_words(rest, read.result.rest_amount)} rest"
+    if abs(off) >= BAND_LEVELS:
+        level = f"{abs(off):.1f} level{'s' if abs(off) != 1.0 else ''} {'darker' if off < 0 else 'lighter'} than {what}"
+        return f"{level}{', ' + hue if hue else ''}, {_width(read.zone)}"
+    plain = np.median([r.result.lab for r in beside], axis=0)
+    away = float(delta_e_2000(read.result.lab, plain))
+    if hue or (away >= BAND_DELTA_E and read.result.warmth != 0.0):
+        way = hue or ("warmer" if read.result.warmth > 0 else "cooler") + f" than {what}"
+        return f"{way}, difference {away:.0f}, {_width(read.zone)}"
+    return None
+
+
+def _options(
+    chair: Chair, read: ReadZone, again: ZonePlan | None, choice: ToningPlan | None, elasticity: Elasticity
+) -> tuple[tuple[ReviewOption, ...], Way]:
+    target, level = read.zone.target_level, read.result.level
+    short = target - level
+    now_hex = lab_to_hex(read.result.lab)[0]
+    match = choice.matches.get(read.lane.key) if choice else None
+    toned_hex = lab_to_hex(np.array(match.lab))[0] if match else now_hex
+    levels = "level" if short == 1.0 else "levels"
+    is_there = short <= ON_TARGET_LEVELS
+    tone_reason = "On target" if is_there else f"{short:.1f} {levels} short: toned at this depth"
+    if match:
+        tone_reason += f"; {match.formula.name}, {match.minutes:.0f} min, {match.delta_e:.1f} from the wish"
+    found = [ReviewOption(Way.TONE, "Tone it now", tone_reason, toned_hex, level)]
+    advised = Way.TONE
+    if short > ON_TARGET_LEVELS and not read.is_kept:
+        block = again_block(chair, read, elasticity)
+        end = again.level_at_rinse if again else level
+        gains = again is not None and end - level >= WORTH_LEVELS
+        if again is None:
+            block = block or "no developer would gain enough within its limits"
+        reason = f"{level:g} → about {end:.1f}" if again else "cannot be planned"
+        if again and not gains:
+            block = block or f"it would only come to {end:.1f}"
+        again_lab = hair_lab(read.before_level, np.array(end))
+        found.append(
+            ReviewOption(
+                way=Way.AGAIN,
+                title="Lighten again today",
+                reason=f"{reason}, {contact_min(chair, read.lane):.0f} min of product so far",
+                hex=lab_to_hex(again_lab)[0],
+                level=end,
+                volume_strength=again.volume_strength if again else None,
+                minutes=again.rinse_min - again.start_min if again else None,
+                blocked=block,
+                asks_label=chair.lightener.max_applications is None,
+            )
+        )
+        wanted_hex = lab_to_hex(hair_lab(read.before_level, np.array(max(target, read.before_level))))[0]
+        found.append(
+            ReviewOption(
+                Way.VISIT,
+                "Another visit",
+                f"Tone it now at {level:g}; the last {short:.1f} levels when the hair has rested",
+                wanted_hex,
+                target,
+            )
+        )
+        found.append(
+            ReviewOption(Way.LOWER, "Lower the wish", f"The whole head at {level:g}: even today", toned_hex, level)
+        )
+        advised = Way.AGAIN if block is None and short > ON_TARGET_LEVELS else Way.VISIT
+    return tuple(found), advised
+
+
+def make_review(
+    chair: Chair,
+    reads: Sequence[ReadZone],
+    *,
+    request: PlanRequest | None,
+    choice: ToningPlan | None,
+    elasticity: Elasticity,
+    kept: Sequence[Zone] = (),
+) -> Review:
+    """The review of a head.
+
+    Args:
+        request: the service's plan request, for another application; None when nothing can be planned.
+        choice: the formulas that would be taken now, or None. elasticity: as the head's stretch test had it.
+        kept: the parts no lightener went on.
+    """
+    short = [r for r in reads if r.zone.target_level - r.result.level > ON_TARGET_LEVELS]
+    again = plan_again(short, request) if request and short else {}
+    lanes = []
+    for read in reads:
+        options, advised = _options(chair, read, again.get(read.lane.key), choice, elasticity)
+        start, target = read.before_level, read.zone.target_level
+        was = read.zone.hair.start_level if read.is_kept else start
+        natural = hair_lab(start, np.array([was, max(target, start)]))
+        before_hex, target_hex, now_hex = lab_to_hex(np.vstack([natural, read.result.lab]))
+        off = read.result.level - target
+        lanes.append(
+            ReviewLane(
+                key=read.lane.key,
+                zone_key=read.zone.zone_key.removesuffix(AGAIN),
+                areas=read.zone.areas,
+                name=read.zone.name,
+                before_level=start,
+                target_level=target,
+                level=read.result.level,
+                off_levels=off,
+                is_read=read.is_read,
+                is_on_target=abs(off) <= ON_TARGET_LEVELS,
+                undertone=read.result.undertone,
+                says=explain(read.result),
+                rest=read.result.rest.value if read.result.rest and read.lane.grab is None else "",
+                rest_amount=read.result.rest_amount if read.lane.grab is None else 0.0,
+                warmth=read.result.warmth,
+                before_hex=before_hex,
+                now_hex=now_hex,
+                target_hex=target_hex,
+                band=band_of(reads, read),
+                options=options,
+                advised=advised,
+                is_kept=read.is_kept,
+            )
+        )
+    lifted = [x for x in lanes if not x.is_kept]
+    on = sum(x.is_on_target for x in lifted) / len(lifted) if lifted else 0.0
+    return Review(tuple(lanes), _kept(kept, reads), on, tuple(x.name for x in lanes if not x.is_read), _advice(lanes))
+
+
+def _kept(kept: Sequence[Zone], reads: Sequence[ReadZone]) -> tuple[KeptPart, ...]:
+    known = {r.lane.key for r in reads}
+    return tuple(
+        KeptPart(
+            key=z.key,
+            name=z.name,
+            before_level=z.hair.colour_start,
+            target_level=z.target_level,
+            now_hex=lab_to_hex(hair_lab(z.hair.colour_start, np.array([z.hair.start_level])))[0],
+        )
+        for z in kept
+        if z.key not in known
+    )
+
+
+def _advice(lanes: Sequence[ReviewLane]) -> str:
+    unread = [x.name for x in lanes if not x.is_read]
+    if unread:
+        return f"Read {unread[0]}{f' and {len(unread) - 1} more' if len(unread) > 1 else ''} dry or damp first."
+    again = [x.name for x in lanes if x.advised is Way.AGAIN]
+    if again:
+        return f"Lighten again today: {', '.join(again)}. The rest waits for its toner."
+    later = [x.name for x in lanes if x.advised is Way.VISIT]
+    if later:
+        return f"Tone now; {', '.join(later)} can go further at another visit."
+    return "All on target: tone now."

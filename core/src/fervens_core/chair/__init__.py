@@ -1,0 +1,41 @@
+"""The chair: lanes painted in time, advice, the next act, what can be done with a lane."""
+
+from fervens_core.chair.board import Board, Lane, make_board
+from fervens_core.chair.contact import lane_contact
+from fervens_core.chair.lanes import Chair, achieved_level, after, head_belief, lane_times, minutes_between
+from fervens_core.chair.options import LaneOption, drag_target, heat_block, lane_options, refresh_block
+from fervens_core.chair.paint import Crossing, CurvePoint, Window, curve_points, minute_grid, paint_plan, window_of
+from fervens_core.chair.practice import LOOK_MIN, LaneEnd, follow_advice
+from fervens_core.chair.practice_hair import kept_lab, practice_lab
+from fervens_core.chair.replan import bowls_to_mix
+
+__all__ = [
+    "LOOK_MIN",
+    "Board",
+    "Chair",
+    "Crossing",
+    "CurvePoint",
+    "Lane",
+    "LaneEnd",
+    "LaneOption",
+    "Window",
+    "achieved_level",
+    "after",
+    "bowls_to_mix",
+    "curve_points",
+    "drag_target",
+    "follow_advice",
+    "head_belief",
+    "heat_block",
+    "kept_lab",
+    "lane_contact",
+    "lane_options",
+    "lane_times",
+    "make_board",
+    "minute_grid",
+    "minutes_between",
+    "paint_plan",
+    "practice_lab",
+    "refresh_block",
+    "window_of",
+]

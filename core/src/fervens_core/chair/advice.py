@@ -1,0 +1,120 @@
+"""What to do next with a lane, from what is believed of it. Never past the wall. docs/models/advice.md."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import StrEnum
+
+import numpy as np
+
+from fervens_core.lift import Outlook
+
+FIRST_LOOK_LEAST_MIN, FIRST_LOOK_MOST_MIN = 8.0, 20.0
+LOOK_GAP_MIN = 3.0
+"""[MODEL] a first look not before 8 and not after 20 min, and no two looks closer than 3. Common practice looks at 10
+min, then every 5 to 10; here a look comes where it teaches. `bin/bench fleet`"""
+CLOSE_LEVELS = 0.5
+"""Near enough: technicians read to half a level."""
+SURE = 0.97
+"""So sure of ending within half a level, a lane that was read once is rinsed without another look."""
+PASSED_LOOK = 0.03
+"""A look comes before the chance of having passed the target by half a level is larger than this."""
+EQUALLY_SURE = 0.03
+RINSE_SOON_MIN = 0.75
+CHANCE_SHORT = 0.25
+SHORT_IN_DOUBT_BEFORE_MIN = 15.0
+LAST_LOOK_BEFORE_WALL_MIN = 3.0
+
+
+class Act(StrEnum):
+    """What a lane asks for."""
+
+    LEAVE = "leave"
+    READ = "read"
+    RINSE = "rinse"
+    STOP = "stop"
+    SHORT = "short"
+
+
+@dataclass(frozen=True, slots=True)
+class LaneAdvice:
+    """Advice for one lane.
+
+    Args:
+        act: what to do. due_min: when, in min after application (may be past). text: said in a few words.
+        then: what comes at `due_min` when the lane is left until then: read or rinse.
+    """
+
+    act: Act
+    due_min: float
+    text: str
+    then: Act = Act.READ
+
+
+@dataclass(frozen=True, slots=True)
+class _Ahead:
+    """What lies ahead of a lane: when to rinse, how sure that is, and the latest moment for a look."""
+
+    rinse_min: float
+    sure: float
+    look_by_min: float
+
+
+def _ahead(outlook: Outlook, now_min: float, wall_min: float, target_level: float) -> _Ahead:
+    minutes = np.append(np.arange(now_min, wall_min, 1.0), wall_min)
+    off = outlook.levels(minutes) - target_level
+    close = (np.abs(off) <= CLOSE_LEVELS).mean(axis=0)
+    nearly = np.flatnonzero(close >= close.max() - EQUALLY_SURE)
+    best = nearly[np.argmin(np.abs(np.median(off[:, nearly], axis=0)))]
+    in_time = np.flatnonzero((off > CLOSE_LEVELS).mean(axis=0) <= PASSED_LOOK)
+    look_by = float(minutes[in_time[-1]]) if in_time.size else now_min
+    return _Ahead(float(minutes[best]), float(close.max()), look_by)
+
+
+def advise(
+    outlook: Outlook,
+    *,
+    now_min: float,
+    wall_min: float,
+    target_level: float,
+    reading_count: int,
+    last_reading_min: float | None = None,
+) -> LaneAdvice:
+    """Advice for a lane that is processing.
+
+    The best rinse is where most of what is believed ends within half a level of the target. A lane is never rinsed on
+    the model's word alone: it is read at least once, before it may have passed the target. Read and sure enough, or
+    with no time for another look, it is rinsed at its best moment; else looked at again where that still leaves time.
+
+    Args:
+        outlook: what is believed of the lane. now_min, wall_min: min after application; the wall is the label's time.
+        last_reading_min: when it was last read, min after application.
+    """
+    if now_min >= wall_min:
+        return LaneAdvice(Act.STOP, wall_min, "The label's time is up: rinse now")
+    ahead = _ahead(outlook, now_min, wall_min, target_level)
+    last = last_reading_min or 0.0
+    if reading_count > 0:
+        chance = outlook.chance_by(target_level, wall_min)
+        is_late = wall_min - now_min <= SHORT_IN_DOUBT_BEFORE_MIN or outlook.kinetics.course.has_stopped(now_min)
+        if chance < CHANCE_SHORT and is_late:
+            at_wall = float(outlook.level_bands(np.array([wall_min]))[1, 0])
+            if at_wall < target_level - CLOSE_LEVELS:
+                text = f"Stops near {at_wall:.1f} by the label's time: plan a deeper tone or another visit"
+                return LaneAdvice(Act.SHORT, wall_min, text, Act.RINSE)
+        if ahead.rinse_min <= now_min + RINSE_SOON_MIN:
+            return LaneAdvice(Act.RINSE, now_min, "Ready: rinse this zone")
+        if ahead.sure >= SURE or ahead.rinse_min <= last + LOOK_GAP_MIN:
+            return LaneAdvice(Act.LEAVE, ahead.rinse_min, "Leave it; sure enough to rinse then", Act.RINSE)
+    look = min(ahead.look_by_min, ahead.rinse_min)
+    if reading_count == 0:
+        look = min(max(look, FIRST_LOOK_LEAST_MIN), FIRST_LOOK_MOST_MIN)
+    else:
+        look = max(look, last + LOOK_GAP_MIN)
+    latest = max(wall_min - LAST_LOOK_BEFORE_WALL_MIN, 0.0)
+    if reading_count > 0 and look > latest:
+        return LaneAdvice(Act.LEAVE, ahead.rinse_min, "Leave it to its label's time", Act.RINSE)
+    look = min(look, latest)
+    if now_min >= look:
+        return LaneAdvice(Act.READ, look, "Wipe and read")
+    return LaneAdvice(Act.LEAVE, look, "Leave it")

@@ -1,0 +1,359 @@
+"""The chair's board: each lane's painted curve, window, wall, next check and advice; and the one act that is next."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+from datetime import datetime
+
+import numpy as np
+
+from fervens_core.chair.acts import LaneView, NextAct, next_acts
+from fervens_core.chair.advice import Act, LaneAdvice, advise
+from fervens_core.chair.lanes import (
+    Chair,
+    LaneTimes,
+    achieved_level,
+    after,
+    head_belief,
+    lane_times,
+    lane_wall,
+    lost_share,
+    minutes_between,
+)
+from fervens_core.chair.options import heat_block, refresh_block
+from fervens_core.chair.paint import (
+    Crossing,
+    CurvePoint,
+    LevelBand,
+    Window,
+    crossings,
+    curve_points,
+    minute_grid,
+    window_of,
+)
+from fervens_core.chair.replan import DeveloperProposal, propose_developers
+from fervens_core.colour import hair_lab, lab_to_hex, undertone
+from fervens_core.head import Covering, Elasticity, Part, ScalpFeel
+from fervens_core.lift import Belief, Outlook
+from fervens_core.log import LaneState, MixedBowl, Phase, Step, TakenReading, stop_reason
+from fervens_core.planning import BowlStyle, PlanRequest
+
+WALL_WARNINGS_MIN = (10.0, 3.0)
+"""A wall is warned of so many minutes before."""
+PAST_WALL_MAX_MIN = 60.0
+"""A lane left on past its wall is painted on for so long."""
+
+
+@dataclass(frozen=True, slots=True)
+class BoardReading:
+    """A reading as it stands on its lane."""
+
+    event_id: str
+    minute: float
+    level: float
+    mode: str
+    hex: str
+
+
+@dataclass(frozen=True, slots=True)
+class Lane:
+    """One lane of the board; minutes count from `zero_at`, the end of its application (expected, if not ended).
+
+    Args:
+        zone_name, part: of a part of a zone that is read in parts, apart; part is empty for a whole zone.
+        is_forecast: the application has not ended yet; times are the plan's.
+        window_min: when the target should be reached. wave: from 1, 0 for older logs.
+        wall_min: the label's time of what is on now. warn_mins: when its wall is warned of, min after zero_at.
+        stop_reason: why it must be rinsed whatever its level, or None. notes: what is special about it now.
+        lift_lost_share: how much less far its product lifts for its bowl's age, 0 to 0.5.
+        ratio_*: what readings have moved: learnt factor over expected factor.
+    """
+
+    key: str
+    name: str
+    zone_name: str
+    part: str
+    order: int
+    phase: Phase
+    volume_strength: float
+    start_level: float
+    target_level: float
+    started_at: datetime
+    zero_at: datetime
+    is_forecast: bool
+    wall_min: float
+    end_min: float
+    window_min: Window
+    level_now: LevelBand
+    hex_now: str
+    hex_target: str
+    undertone_now: str
+    curve: tuple[CurvePoint, ...]
+    crossings: tuple[Crossing, ...]
+    readings: tuple[BoardReading, ...]
+    rinsed_min: float | None
+    achieved_level: float | None
+    advice: LaneAdvice | None
+    ratio_extent: float
+    ratio_rate: float
+    has_bowl: bool
+    is_passed_wall: bool
+    wave: int
+    warn_mins: tuple[float, ...]
+    stop_reason: str | None
+    notes: tuple[str, ...]
+    lift_lost_share: float
+    bowl_count: int
+    application_count: int
+    is_heated: bool
+    is_last_placed: bool
+
+
+@dataclass(frozen=True, slots=True)
+class BoardBowl:
+    """A bowl in use: mixed, and some of its lanes still without it.
+
+    Args:
+        stale_at: when its life is over.
+    """
+
+    event_id: str
+    number: int
+    volume_strength: float
+    mass_g: float
+    mixed_at: datetime
+    stale_at: datetime
+    lane_names: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Board:
+    """The whole chair at one moment; `toners_on`: zones and root shadows with toner on them."""
+
+    now: datetime
+    lanes: tuple[Lane, ...]
+    acts: tuple[NextAct, ...]
+    bowls: tuple[BoardBowl, ...] = ()
+    proposals: tuple[DeveloperProposal, ...] = ()
+    toners_on: int = 0
+
+
+def _notes(chair: Chair, lane: LaneState, lost: float, *, is_last_placed: bool) -> tuple[str, ...]:
+    found = []
+    if lane.is_heated:
+        found.append("warmed")
+    if len(lane.applications) > 1:
+        found.append("refreshed" if len(lane.applications) == 2 else f"refreshed {len(lane.applications) - 1} times")
+    if lane.is_dried:
+        found.append("dried, stopped")
+    elif lane.is_barrier:
+        found.append("barrier")
+    elif lane.coverings and lane.coverings[-1][1] is Covering.OPEN_AIR:
+        found.append("open air, dries")
+    if lane.applications and lane.applications[0].dragged_from:
+        found.append("dragged product")
+    if lost >= 0.01:
+        found.append(f"stale bowl, lifts {lost:.0%} less")
+    if lane.scalp is ScalpFeel.WARM:
+        found.append("scalp feels warm")
+    if lane.elasticity is Elasticity.SLOW:
+        found.append("returns slowly")
+    if is_last_placed:
+        found.append("last foils")
+    return tuple(found)
+
+
+def _short_help(chair: Chair, lane: LaneState, advice: LaneAdvice) -> LaneAdvice:
+    """What helps a lane that will stop short, said with its advice."""
+    ways = []
+    if refresh_block(lane, chair.lightener) is None:
+        ways.append("refresh it")
+    if not lane.is_heated and heat_block(lane, chair.zones[lane.key], chair.lightener) is None:
+        ways.append("warm it")
+    text = f"{advice.text.split(':')[0]}: {', '.join([*ways, 'a deeper tone'])} or another visit"
+    return replace(advice, text=text)
+
+
+def _advice(chair: Chair, lane: LaneState, outlook: Outlook, times: LaneTimes, wall: float) -> LaneAdvice | None:
+    if lane.phase is Phase.RINSED or lane.phase is Phase.WAITING:
+        return None
+    now_min = max(minutes_between(times.zero, chair.now), 0.0)
+    reason = stop_reason(lane)
+    if reason:
+        return LaneAdvice(Act.STOP, now_min, reason)
+    if lane.phase is not Phase.PROCESSING:
+        return None
+    taken = [minutes_between(times.zero, r.at) for r in lane.readings if r.at <= chair.now]
+    given = advise(
+        outlook,
+        now_min=now_min,
+        wall_min=wall,
+        target_level=chair.zones[lane.key].target_level,
+        reading_count=len(taken),
+        last_reading_min=max(taken) if taken else None,
+    )
+    return _short_help(chair, lane, given) if given.act is Act.SHORT else given
+
+
+def _last_placed(chair: Chair) -> set[str]:
+    """The lane of each wave whose product went on last, once all of its wave have some."""
+    waves = dict(zip(chair.state.plan.zone_keys, chair.state.plan.waves, strict=False)) if chair.state.plan else {}
+    found: dict[int, LaneState] = {}
+    whole: dict[int, bool] = {}
+    for lane in chair.state.lanes:
+        wave = waves.get(lane.key, 0)
+        whole[wave] = whole.get(wave, True) and lane.started_at is not None
+        last = found.get(wave)
+        if lane.started_at and (last is None or (last.started_at and lane.started_at > last.started_at)):
+            found[wave] = lane
+    return {x.key for wave, x in found.items() if whole[wave] and x.phase is not Phase.RINSED and len(whole) > 0}
+
+
+def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, is_last_placed: bool) -> Lane:
+    lane = chair.state.lanes[index]
+    zone, now = chair.zones[lane.key], chair.now
+    wall = minutes_between(times.zero, lane_wall(chair, lane, times))
+    rinsed = minutes_between(times.zero, lane.rinsed_at) if lane.rinsed_at else None
+    now_min = max(minutes_between(times.zero, now), 0.0)
+    end = rinsed if rinsed is not None else max(wall, min(now_min, wall + PAST_WALL_MAX_MIN), 1.0)
+    grid = minute_grid(end)
+    outlook = belief.outlook(index)
+    bands = outlook.level_bands(np.append(grid, min(now_min, end)))
+    likely = bands[1]
+    target = zone.target_level
+    lost = max((lost_share(chair, lane, a) for a in lane.applications), default=0.0)
+    labs = hair_lab(zone.hair.colour_start, np.concatenate([likely, [target], [r.level for r in lane.readings]]))
+    colours = lab_to_hex(labs)
+    n = grid.size
+    learnt, expected = belief.factors(index), belief.lanes[index].factors
+    level_now = float(likely[-1]) if lane.started_at else zone.hair.start_level
+    waves = dict(zip(chair.state.plan.zone_keys, chair.state.plan.waves, strict=False)) if chair.state.plan else {}
+    return Lane(
+        key=lane.key,
+        name=zone.name,
+        zone_name=zone.name.removesuffix(f" {zone.part.value}"),
+        part="" if zone.part is Part.WHOLE else zone.part.value,
+        order=index + 1,
+        phase=lane.phase,
+        volume_strength=lane.volume_strength,
+        start_level=zone.hair.start_level,
+        target_level=target,
+        started_at=times.started,
+        zero_at=times.zero,
+        is_forecast=times.is_forecast,
+        wall_min=wall,
+        end_min=float(end),
+        window_min=window_of(outlook.ready_window(target)),
+        level_now=LevelBand(float(bands[0, -1]), level_now, float(bands[2, -1])),
+        hex_now=colours[n],
+        hex_target=colours[n + 1],
+        undertone_now=undertone(level_now),
+        curve=curve_points(grid, bands[:, :n], colours[:n]),
+        crossings=crossings(zone.hair.start_level, grid, likely[:n]),
+        readings=tuple(_board_reading(r, times.zero, h) for r, h in zip(lane.readings, colours[n + 2 :], strict=True)),
+        rinsed_min=rinsed,
+        achieved_level=achieved_level(lane),
+        advice=_advice(chair, lane, outlook, times, wall),
+        ratio_extent=learnt.extent / expected.extent,
+        ratio_rate=learnt.rate / expected.rate,
+        has_bowl=lane.has_bowl,
+        is_passed_wall=(rinsed if rinsed is not None else now_min) > wall and lane.started_at is not None,
+        wave=int(waves.get(lane.key, 0)),
+        warn_mins=tuple(wall - m for m in WALL_WARNINGS_MIN),
+        stop_reason=stop_reason(lane) if lane.phase is not Phase.RINSED else None,
+        notes=_notes(chair, lane, lost, is_last_placed=is_last_placed),
+        lift_lost_share=lost,
+        bowl_count=len(lane.bowls),
+        application_count=len(lane.applications),
+        is_heated=lane.is_heated,
+        is_last_placed=is_last_placed,
+    )
+
+
+def _board_reading(taken: TakenReading, zero: datetime, colour: str) -> BoardReading:
+    return BoardReading(taken.event_id, minutes_between(zero, taken.at), taken.level, taken.mode.value, colour)
+
+
+def _view(chair: Chair, lane: Lane) -> LaneView:
+    state = chair.state.lane(lane.key)
+    need = chair.zones[lane.key].application_min
+    is_refresh = len(state.applications) > 1
+    end = after(state.applications[-1].started_at, need) if is_refresh else lane.zero_at
+    return LaneView(
+        key=lane.key,
+        name=lane.name,
+        phase=lane.phase,
+        volume_strength=lane.volume_strength,
+        started_at=lane.started_at,
+        zero_at=lane.zero_at,
+        apply_end_at=end,
+        target_level=lane.target_level,
+        achieved_level=lane.achieved_level,
+        hex_now=lane.hex_now,
+        should_look=f"should look like {lane.level_now.likely:.1f}, {lane.undertone_now}",
+        curve=lane.curve,
+        advice=lane.advice,
+        has_bowl=lane.has_bowl,
+        bowl_at=bowl.at if (bowl := _bowl_taken_from(state)) else None,
+        is_refresh=is_refresh,
+        is_last_placed=lane.is_last_placed,
+    )
+
+
+def _bowl_taken_from(lane: LaneState) -> MixedBowl | None:
+    """The bowl a lane takes its product from now, or will; None when it has all it gets or none is mixed."""
+    if not lane.bowls or lane.phase is Phase.RINSED:
+        return None
+    bowl = lane.bowls[-1]
+    before = lane.applications[:-1] if lane.phase is Phase.APPLYING else lane.applications
+    is_newer = not before or bowl.at > before[-1].started_at
+    return bowl if is_newer else None
+
+
+def _bowls_in_use(chair: Chair) -> tuple[BoardBowl, ...]:
+    """Bowls some of whose lanes still take product from them, the oldest first."""
+    taking = {b.event_id for x in chair.state.lanes if (b := _bowl_taken_from(x))}
+    return tuple(
+        BoardBowl(
+            event_id=b.event_id,
+            number=b.number,
+            volume_strength=b.volume_strength,
+            mass_g=b.mass_g,
+            mixed_at=b.at,
+            stale_at=after(b.at, chair.lightener.bowl_life_min),
+            lane_names=tuple(chair.zones[k].name for k in b.lane_keys),
+        )
+        for b in chair.state.bowls
+        if b.event_id in taking
+    )
+
+
+def make_board(chair: Chair, request: PlanRequest | None = None) -> Board:
+    """The board of a service at a moment.
+
+    Args:
+        request: what the plan was made from; with it the developers of zones still to come are proposed anew.
+    """
+    if not chair.state.lanes:
+        return Board(now=chair.now, lanes=(), acts=())
+    times = lane_times(chair)
+    belief = head_belief(chair, times)
+    last = _last_placed(chair)
+    lanes = tuple(
+        _board_lane(chair, i, times[i], belief, is_last_placed=x.key in last) for i, x in enumerate(chair.state.lanes)
+    )
+    is_fresh = request is None or request.choice.bowl_style is BowlStyle.FRESH
+    return Board(
+        now=chair.now,
+        lanes=lanes,
+        acts=next_acts(
+            [_view(chair, x) for x in lanes],
+            chair.now,
+            bowl_life_min=chair.lightener.bowl_life_min,
+            is_fresh=is_fresh,
+            is_reviewed=chair.state.step in (Step.TONE, Step.RECORD),
+        ),
+        bowls=_bowls_in_use(chair),
+        proposals=propose_developers(chair, belief, times, request) if request else (),
+        toners_on=sum(t is not None and t.is_on for x in chair.state.toned for t in (x.toner, x.shadow)),
+    )

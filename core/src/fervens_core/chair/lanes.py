@@ -1,0 +1,204 @@
+"""The chair's lanes as kinetics: when each was put on, what its product went through, what the readings teach."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass, replace
+from datetime import datetime, timedelta
+
+from fervens_core.head import Covering, Lightener, ReadingMode, Zone
+from fervens_core.lift import (
+    Application,
+    Belief,
+    Change,
+    Happening,
+    LaneKinetics,
+    Reading,
+    Strand,
+    effective_volume,
+    learn,
+    make_course,
+    prior,
+    strand_readings,
+    zone_factors,
+)
+from fervens_core.log import Applied, LaneState, ServiceState
+from fervens_core.planning import CHANGEOVER_MIN, lift_lost_share
+
+_OPENS = (ReadingMode.WIPED, ReadingMode.THROUGH_PRODUCT)
+_COVERED = {Covering.OPEN_AIR: Change.OPEN_AIR, Covering.FOIL: Change.FOIL, Covering.FILM: Change.FILM}
+
+
+def minutes_between(earlier: datetime, later: datetime) -> float:
+    """Minutes from one moment to another."""
+    return (later - earlier).total_seconds() / 60.0
+
+
+def after(moment: datetime, minutes: float) -> datetime:
+    """The moment so many minutes later."""
+    return moment + timedelta(minutes=minutes)
+
+
+@dataclass(frozen=True, slots=True)
+class Chair:
+    """Everything the lanes are computed from.
+
+    Args:
+        zones: the state's lanes by key. now: with time zone. strands: tests, which teach as well.
+    """
+
+    state: ServiceState
+    zones: dict[str, Zone]
+    lightener: Lightener
+    now: datetime
+    has_additive: bool = False
+    strands: tuple[Strand, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class LaneTimes:
+    """When a lane's first application started and ended, or is expected to (`is_forecast`)."""
+
+    started: datetime
+    zero: datetime
+    is_forecast: bool
+
+
+def service_zero(chair: Chair) -> datetime:
+    """The plan's minute 0 on the clock: from the first lane that was started, now when none was."""
+    plan = chair.state.plan
+    planned = dict(zip(plan.zone_keys, plan.starts_min, strict=False)) if plan else {}
+    begun = [after(x.started_at, -planned.get(x.key, 0.0)) for x in chair.state.lanes if x.started_at]
+    return min(begun, default=chair.now)
+
+
+def lane_times(chair: Chair) -> list[LaneTimes]:
+    """When each lane started and ended its application, or is expected to: one pair of hands, lane after lane.
+
+    A lane is not expected before the plan has it: roots wait for their lengths, a wave for the one before.
+    """
+    state, now = chair.state, chair.now
+    planned = dict(zip(state.plan.zone_keys, state.plan.starts_min, strict=False)) if state.plan else {}
+    zero = service_zero(chair)
+    times: list[LaneTimes] = []
+    free = now
+    for lane in state.lanes:
+        if lane.started_at and lane.finished_at:
+            times.append(LaneTimes(lane.started_at, lane.finished_at, False))
+        elif lane.started_at:
+            end = max(after(lane.started_at, chair.zones[lane.key].application_min), now)
+            times.append(LaneTimes(lane.started_at, end, True))
+            free = max(free, after(end, CHANGEOVER_MIN))
+    for index, lane in enumerate(state.lanes):
+        if not lane.started_at:
+            start = max(free, after(zero, planned.get(lane.key, 0.0)))
+            end = after(start, chair.zones[lane.key].application_min)
+            times.insert(index, LaneTimes(start, end, True))
+            free = after(end, CHANGEOVER_MIN)
+    return times
+
+
+def product_age_min(chair: Chair, lane: LaneState, applied: Applied, at: datetime) -> float:
+    """How old the product of an application is at a moment, min: since its bowl was mixed; 0 when no bowl is known."""
+    if applied.dragged_from is not None:
+        source = chair.state.lane(applied.dragged_from)
+        return product_age_min(chair, source, source.applications[0], at) if source.applications else 0.0
+    place = lane.applications.index(applied)
+    since = lane.applications[place - 1].started_at if place else None
+    bowls = [b.at for b in lane.bowls if b.at <= at and (since is None or b.at >= since)]
+    return minutes_between(max(bowls), at) if bowls else 0.0
+
+
+def lost_share(chair: Chair, lane: LaneState, applied: Applied) -> float:
+    """How much less far an application lifts for the age of its bowl at its last section, 0 to 0.5."""
+    age = product_age_min(chair, lane, applied, applied.finished_at or chair.now)
+    return lift_lost_share(age, chair.lightener.bowl_life_min)
+
+
+def lane_wall(chair: Chair, lane: LaneState, times: LaneTimes) -> datetime:
+    """When the label's time of what is on a lane is up: counted from the first section of its latest application."""
+    started = lane.applications[-1].started_at if lane.applications else times.started
+    return after(started, chair.lightener.label_max_min)
+
+
+def _applications(chair: Chair, lane: LaneState, times: LaneTimes) -> tuple[Application, ...]:
+    def seen(volume: float) -> float:
+        return effective_volume(volume, has_additive=chair.has_additive)
+
+    if not lane.applications:
+        return (Application(0.0, seen(lane.volume_strength)),)
+    found = []
+    for place, applied in enumerate(lane.applications):
+        need = chair.zones[lane.key].application_min
+        end = applied.finished_at or max(after(applied.started_at, need), chair.now)
+        at = minutes_between(times.zero, end) if place else 0.0
+        found.append(Application(at, seen(applied.volume_strength), lost_share(chair, lane, applied)))
+    return tuple(found)
+
+
+def _happened(lane: LaneState, zero: datetime) -> tuple[Happening, ...]:
+    pairs = [(r.at, Change.OPENED) for r in lane.readings if r.mode in _OPENS]
+    pairs += [(h.from_at, Change.HEAT_ON) for h in lane.heats]
+    pairs += [(h.to_at, Change.HEAT_OFF) for h in lane.heats if h.to_at]
+    pairs += [(at, _COVERED[covering]) for at, covering in lane.coverings]
+    pairs += [(at, Change.DRIED) for at in lane.dried_at]
+    return tuple(Happening(minutes_between(zero, at), change) for at, change in sorted(pairs, key=lambda p: p[0]))
+
+
+def lane_kinetics(chair: Chair, lane: LaneState, times: LaneTimes) -> LaneKinetics:
+    """How a lane is expected to lift: its applications and all that happened to them."""
+    zone = chair.zones[lane.key]
+    course = make_course(_applications(chair, lane, times), zone.covering, _happened(lane, times.zero))
+    volume = effective_volume(lane.volume_strength, has_additive=chair.has_additive)
+    return LaneKinetics(zone.hair.start_level, volume, zone_factors(zone, chair.lightener), course)
+
+
+def with_happening(
+    chair: Chair, lane: LaneState, times: LaneTimes, *, more: Iterable[Change] = (), refreshed_by: float | None = None
+) -> LaneKinetics:
+    """The same lane as it would be if something happened to it now.
+
+    Args:
+        refreshed_by: volume of a fresh application that would be on by its application time from now, or None.
+    """
+    zone, plain = chair.zones[lane.key], lane_kinetics(chair, lane, times)
+    now_min = minutes_between(times.zero, chair.now)
+    applications = _applications(chair, lane, times)
+    if refreshed_by is not None:
+        seen = effective_volume(refreshed_by, has_additive=chair.has_additive)
+        applications = (*applications, Application(now_min + zone.application_min, seen))
+    happened = (*_happened(lane, times.zero), *(Happening(now_min, c) for c in more))
+    return replace(plain, own_course=make_course(applications, zone.covering, happened))
+
+
+def head_belief(chair: Chair, times: list[LaneTimes] | None = None) -> Belief:
+    """What the strand tests and the head's readings so far teach about every lane; strands stand after the lanes."""
+    state, zones, lightener = chair.state, chair.zones, chair.lightener
+    times = times or lane_times(chair)
+    read = tuple(s for s in chair.strands if s.readings)
+    before = prior(
+        tuple(lane_kinetics(chair, x, t) for x, t in zip(state.lanes, times, strict=True))
+        + tuple(s.kinetics for s in read),
+        [zones[x.key].zone_key for x in state.lanes] + [s.zone_key or s.key for s in read],
+    )
+    readings = list(strand_readings(read, len(state.lanes)))
+    for index, lane in enumerate(state.lanes):
+        for taken in lane.readings:
+            if lane.finished_at is None or taken.at > chair.now:
+                continue
+            ended = min(taken.at, lane.rinsed_at) if lane.rinsed_at else taken.at
+            minutes = min(max(minutes_between(lane.finished_at, ended), 0.0), 240.0)
+            is_through = lightener.is_dark and lane.rinsed_at is None
+            readings.append(Reading(index, minutes, taken.level, taken.mode, is_through_dark=is_through))
+    return learn(before, tuple(readings))
+
+
+def achieved_level(lane: LaneState) -> float | None:
+    """The level a rinsed lane is known to stand at: its last reading after the rinse, else its last one."""
+    if not lane.readings:
+        return None
+    if lane.rinsed_at:
+        dry = [r for r in lane.readings if r.at >= lane.rinsed_at]
+        if dry:
+            return dry[-1].level
+    return lane.readings[-1].level

@@ -1,0 +1,92 @@
+"""Painting a lane: for each minute the level as slow, likely and fast, and the colour the hair should have."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+
+import numpy as np
+
+from fervens_core.base import Floats
+from fervens_core.colour import hair_lab, lab_to_hex
+from fervens_core.planning import Plan
+
+
+@dataclass(frozen=True, slots=True)
+class CurvePoint:
+    """One minute of a lane: levels (slow, likely, fast) and the colour the hair should have."""
+
+    minute: float
+    level_slow: float
+    level_likely: float
+    level_fast: float
+    hex: str
+
+
+@dataclass(frozen=True, slots=True)
+class Window:
+    """When a level should be reached, min: 10, 50 and 90 % sure; None where it is not reached at all."""
+
+    early: float | None
+    likely: float | None
+    late: float | None
+
+
+@dataclass(frozen=True, slots=True)
+class LevelBand:
+    """A level as slow, likely and fast hair would have it."""
+
+    slow: float
+    likely: float
+    fast: float
+
+
+def window_of(minutes: tuple[float, float, float]) -> Window:
+    """A window from (early, likely, late) minutes in which infinity means never."""
+    early, likely, late = (m if math.isfinite(m) else None for m in minutes)
+    return Window(early, likely, late)
+
+
+@dataclass(frozen=True, slots=True)
+class Crossing:
+    """When a lane is likely to pass a whole level."""
+
+    level: int
+    minute: float
+
+
+def minute_grid(end_min: float) -> Floats:
+    """Whole minutes from 0 and the end itself; at least half a minute long."""
+    end = max(end_min, 0.5)
+    return np.append(np.arange(0.0, end, 1.0), end)
+
+
+def curve_points(minutes: Floats, bands: Floats, colours: list[str]) -> tuple[CurvePoint, ...]:
+    """Points of a curve from its minutes (m,), level bands (3, m) and colours; levels to a thousandth."""
+    rounded = np.round(np.vstack([minutes, bands]), 3).T.tolist()
+    return tuple(
+        CurvePoint(minute, slow, likely, fast, colour)
+        for (minute, slow, likely, fast), colour in zip(rounded, colours, strict=True)
+    )
+
+
+def crossings(start_level: float, minutes: Floats, likely: Floats) -> tuple[Crossing, ...]:
+    """Whole levels above the start that the likely curve passes, with their minute."""
+    found = []
+    for level in range(math.floor(start_level) + 1, 11):
+        if likely[-1] < level:
+            break
+        found.append(Crossing(level, float(np.interp(level, likely, minutes))))
+    return tuple(found)
+
+
+def paint_plan(plan: Plan) -> tuple[tuple[tuple[CurvePoint, ...], tuple[Crossing, ...]], ...]:
+    """For each lane of a plan its curve from the end of its application to its wall, and its crossings."""
+    painted = []
+    for index, zone in enumerate(plan.zones):
+        minutes = minute_grid(zone.wall_min - zone.end_min)
+        bands = plan.belief.outlook(index).level_bands(minutes)
+        start = zone.zone.hair.start_level
+        colours = lab_to_hex(hair_lab(zone.zone.hair.colour_start, bands[1]))
+        painted.append((curve_points(minutes, bands, colours), crossings(start, minutes, bands[1])))
+    return tuple(painted)

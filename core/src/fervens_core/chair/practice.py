@@ -1,0 +1,57 @@
+"""Working a simulated head by the board's advice: one pair of hands, what is due first is done first."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from fervens_core.chair.advice import Act, advise
+from fervens_core.head import ReadingMode
+from fervens_core.lift import Reading, SimulatedHead, learn
+from fervens_core.planning import Plan
+
+LOOK_MIN = 0.5
+"""[MODEL] to open a foil, wipe and read."""
+
+
+@dataclass(frozen=True, slots=True)
+class LaneEnd:
+    """How a lane ended: minutes after its application at the rinse, and how often it was opened before."""
+
+    minutes: float
+    looks: int
+
+
+def follow_advice(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> tuple[LaneEnd, ...]:
+    """Every lane's end when all advice is followed; each reading moves all lanes."""
+    ends = [z.end_min for z in plan.zones]
+    walls = [z.wall_min - z.end_min for z in plan.zones]
+    readings: list[Reading] = []
+    looks: list[list[float]] = [[] for _ in ends]
+    done: dict[int, LaneEnd] = {}
+    belief, clock = plan.belief, min(ends, default=0.0)
+    while len(done) < len(ends):
+        acts = []
+        for i, z in enumerate(plan.zones):
+            if i not in done:
+                given = advise(
+                    belief.outlook(i),
+                    now_min=max(clock - ends[i], 0.0),
+                    wall_min=walls[i],
+                    target_level=z.zone.target_level,
+                    reading_count=len(looks[i]),
+                    last_reading_min=looks[i][-1] if looks[i] else None,
+                )
+                acts.append((max(ends[i] + given.due_min, clock), i, given))
+        at, i, given = min(acts, key=lambda x: x[:2])
+        clock = max(clock, at, ends[i])
+        minutes = clock - ends[i]
+        if (given.then if given.act is Act.LEAVE else given.act) is Act.READ:
+            readings.append(head.read(i, minutes, ReadingMode.WIPED, eye))
+            looks[i].append(minutes)
+            belief = learn(plan.belief, tuple(readings))
+            clock += LOOK_MIN
+        else:
+            done[i] = LaneEnd(minutes, len(looks[i]))
+    return tuple(done[i] for i in range(len(ends)))

@@ -1,0 +1,143 @@
+"""The plan moves with what is learnt: developers of zones that have no product yet, proposed anew with the reason."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+
+import numpy as np
+
+from fervens_core.chair.lanes import Chair, LaneTimes, minutes_between, service_zero
+from fervens_core.head import Elasticity, ScalpFeel
+from fervens_core.lift import Belief
+from fervens_core.log import LaneState, Phase, stop_reason
+from fervens_core.planning import (
+    PROCESSING_MIN_MIN,
+    Entry,
+    LaneTable,
+    PlannedBowl,
+    PlanRequest,
+    Serving,
+    VolumeStep,
+    entries_of,
+    mixing_of,
+    plan_bowls,
+)
+
+MOVE_LEAST_VOLUME = 3.0
+"""[MODEL] a developer that would move by less is left as it is."""
+MOVED_LEAST = 0.06
+"""[MODEL] a zone that lifts by less than 6 % otherwise than expected is no reason."""
+LATE_LEAST_MIN = 3.0
+
+
+@dataclass(frozen=True, slots=True)
+class DeveloperProposal:
+    """Another developer for a zone that has no product yet; strengths in vol."""
+
+    zone_key: str
+    zone_name: str
+    volume_strength: float
+    proposed_volume: float
+    reason: str
+
+
+def _teacher(chair: Chair, belief: Belief) -> tuple[str, float] | None:
+    """The read lane that moved most, and how much faster or farther it lifts than expected (1 = as expected)."""
+    best: tuple[str, float] | None = None
+    for i, lane in enumerate(chair.state.lanes):
+        if not lane.readings:
+            continue
+        learnt, expected = belief.factors(i), belief.lanes[i].factors
+        ratio = learnt.rate / expected.rate * (learnt.extent / expected.extent)
+        if best is None or abs(math.log(ratio)) > abs(math.log(best[1])):
+            best = (chair.zones[lane.key].name, ratio)
+    return best
+
+
+def _reason(chair: Chair, belief: Belief, index: int, late_min: float, change: str) -> str:
+    learnt, expected = belief.factors(index), belief.lanes[index].factors
+    moved = learnt.rate / expected.rate * (learnt.extent / expected.extent)
+    teacher = _teacher(chair, belief)
+    if teacher and abs(moved - 1.0) >= MOVED_LEAST:
+        name, ratio = teacher
+        return f"{name} lifts {abs(ratio - 1.0):.0%} {'more' if ratio > 1.0 else 'less'} than expected: {change}"
+    if abs(late_min) >= LATE_LEAST_MIN:
+        return f"It goes on {abs(late_min):.0f} min {'later' if late_min > 0 else 'earlier'} than planned: {change}"
+    return f"What was read moves it: {change}"
+
+
+def _is_strained(chair: Chair) -> bool:
+    """Whether scalp or hair was noted as suffering anywhere on this head: nothing stronger is proposed then."""
+    return any(
+        stop_reason(x) or x.scalp is ScalpFeel.WARM or x.elasticity is Elasticity.SLOW for x in chair.state.lanes
+    )
+
+
+def _waiting(chair: Chair) -> list[tuple[int, LaneState]]:
+    return [(i, x) for i, x in enumerate(chair.state.lanes) if x.phase is Phase.WAITING and not x.has_bowl]
+
+
+def propose_developers(
+    chair: Chair, belief: Belief, times: list[LaneTimes], request: PlanRequest
+) -> tuple[DeveloperProposal, ...]:
+    """Developers that would now have the zones still to come ready when their plan has them rinsed.
+
+    Nothing is proposed before a reading was taken, nothing stronger once scalp or hair suffers, and nothing for logs
+    that do not tell when the plan rinses.
+
+    Args:
+        request: what the plan was made from: limits, bottles, whole volumes or only the bottles.
+    """
+    plan = chair.state.plan
+    if plan is None or not plan.rinses_min or not any(x.readings for x in chair.state.lanes):
+        return ()
+    zero = service_zero(chair)
+    waiting = _waiting(chair)
+    zones = [chair.zones[lane.key] for _, lane in waiting]
+    entries, _ = entries_of(request, tuple(zones), [belief.factors(i) for i, _ in waiting])
+    by_key: dict[str, Entry] = {e.zone.key: e for e in entries}
+    rinses = dict(zip(plan.zone_keys, plan.rinses_min, strict=True))
+    starts = dict(zip(plan.zone_keys, plan.starts_min, strict=False))
+    mixing = mixing_of(request)
+    is_strained = _is_strained(chair)
+    found = []
+    for index, lane in waiting:
+        entry = by_key.get(lane.key)
+        if entry is None or entry.own is not None or lane.key not in rinses:
+            continue  # the last: not of the plan, lightened again
+        end_min = minutes_between(zero, times[index].zero)
+        minutes = min(rinses[lane.key] - end_min, chair.lightener.label_max_min - entry.zone.application_min)
+        if minutes < PROCESSING_MIN_MIN:
+            continue
+        volume = round(float(LaneTable([entry]).volumes(np.array([[minutes]]), mixing)[0, 0]), 1)
+        least = 0.5 if request.choice.step is VolumeStep.BOTTLES else MOVE_LEAST_VOLUME
+        if abs(volume - lane.volume_strength) < least or (is_strained and volume > lane.volume_strength):
+            continue
+        late = minutes_between(zero, times[index].started) - starts.get(lane.key, 0.0)
+        change = f"{lane.volume_strength:g} → {volume:g} vol for {entry.zone.name}"
+        reason = _reason(chair, belief, index, late, change)
+        found.append(DeveloperProposal(lane.key, entry.zone.name, lane.volume_strength, volume, reason))
+    return tuple(found)
+
+
+def bowls_to_mix(chair: Chair, times: list[LaneTimes], request: PlanRequest) -> tuple[PlannedBowl, ...]:
+    """The mixing list as the chair stands: every lane with the developer it has now, at its own time.
+
+    Minutes count from the plan's minute 0, as the chair keeps it.
+    """
+    zero = service_zero(chair)
+    servings = tuple(
+        Serving(
+            chair.zones[lane.key],
+            lane.volume_strength,
+            minutes_between(zero, at.started),
+            max(minutes_between(zero, at.zero), minutes_between(zero, at.started) + 0.1),
+        )
+        for lane, at in zip(chair.state.lanes, times, strict=True)
+        if not (lane.applications and lane.applications[0].dragged_from)
+    )
+    choice = request.choice
+    return plan_bowls(
+        servings, request.lightener, request.bottles, style=choice.bowl_style, mix_per_foil_g=choice.mix_per_foil_g
+    )

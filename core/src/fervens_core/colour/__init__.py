@@ -1,0 +1,43 @@
+"""Colour: spectra to CIELAB and the screen, and the pigment of hair at a level."""
+
+from fervens_core.colour.chart import Undertone
+from fervens_core.colour.pigment import (
+    ALBEDO_FACTOR,
+    SURFACE_REFLECTION,
+    absorption_to_lab,
+    brighten,
+    hair_absorption,
+    hair_hex,
+    hair_lab,
+    undertone,
+)
+from fervens_core.colour.spaces import (
+    WAVELENGTHS_NM,
+    XYZ_WEIGHTS,
+    chroma,
+    delta_e_2000,
+    hue_deg,
+    lab_hex,
+    lab_to_hex,
+    xyz_to_lab,
+)
+
+__all__ = [
+    "ALBEDO_FACTOR",
+    "SURFACE_REFLECTION",
+    "WAVELENGTHS_NM",
+    "XYZ_WEIGHTS",
+    "Undertone",
+    "absorption_to_lab",
+    "brighten",
+    "chroma",
+    "delta_e_2000",
+    "hair_absorption",
+    "hair_hex",
+    "hair_lab",
+    "hue_deg",
+    "lab_hex",
+    "lab_to_hex",
+    "undertone",
+    "xyz_to_lab",
+]

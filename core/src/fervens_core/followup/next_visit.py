@@ -1,0 +1,104 @@
+"""When a client should come again, for how long, and what to stop using before. docs/models/nextvisit.md."""
+
+from __future__ import annotations
+
+import datetime as dt
+import math
+from dataclasses import dataclass
+
+from fervens_core.base import check_range
+from fervens_core.head import DAYS_PER_MONTH, GROWTH_MM_PER_MONTH, ROOT_MM
+
+REST_DAYS = 42
+"""[MODEL] hair that is to be lightened further rests six weeks."""
+EARLY_DAYS = 3
+"""A few days before the regrowth is too long for one root application."""
+REMINDER_DAYS = (21, 14)
+"""The reminder goes out three weeks before, two at the latest (common practice, no source)."""
+REFRESH_DAYS = 56
+"""[MODEL] a head with nothing to retouch at the root is toned again after about eight weeks."""
+
+
+@dataclass(frozen=True, slots=True)
+class NextVisit:
+    """A proposed visit.
+
+    Args:
+        on: the day. regrowth_mm: expected by then. remind_on: when the reminder goes out.
+        reason: why then. reminder: its text. expected_min: chair time, min, None when it cannot be planned.
+    """
+
+    on: dt.date
+    regrowth_mm: float
+    remind_on: dt.date
+    reason: str
+    reminder: str
+    expected_min: float | None
+
+
+def days_to_regrowth(mm: float, mm_per_month: float = GROWTH_MM_PER_MONTH) -> int:
+    """Whole days until so much has grown, 0 to 300 mm; mm_per_month 4 to 25."""
+    check_range("mm", mm, 0.0, 300.0, "mm")
+    check_range("mm_per_month", mm_per_month, 4.0, 25.0, "mm")
+    return math.floor(mm / mm_per_month * DAYS_PER_MONTH)
+
+
+def grown_mm(days: float, mm_per_month: float = GROWTH_MM_PER_MONTH) -> float:
+    """Regrowth after some days, 0 to 3650, at 4 to 25 mm a month."""
+    check_range("mm_per_month", mm_per_month, 4.0, 25.0, "mm")
+    return check_range("days", days, 0.0, 3650.0, "days") / DAYS_PER_MONTH * mm_per_month
+
+
+def reminder_text(on: dt.date, *, is_toned: bool, since: dt.date | None = None) -> str:
+    """What is told two to three weeks before: what to stop, so that the hair is what the plan expects.
+
+    Args:
+        since: told long before, the day it holds from; None for now.
+    """
+    begin = "From now on" if since is None else f"From {since.day} {since:%B} on"
+    stop = "violet, blue or ash shampoo and colour conditioner" if is_toned else "coloured shampoo or conditioner"
+    return (
+        f"Your visit is on {on.day} {on:%B %Y}. {begin} please use no {stop}, no box colour, no henna, and no oils "
+        "or dry shampoo on the last two days. Wash the day before, with a plain shampoo. Tell us of any medicine, "
+        "allergy or sore scalp that is new."
+    )
+
+
+def propose_visit(
+    filed_on: dt.date,
+    *,
+    is_short: bool,
+    has_roots: bool,
+    is_toned: bool,
+    mm_per_month: float = GROWTH_MM_PER_MONTH,
+    expected_min: float | None = None,
+) -> NextVisit:
+    """The visit to propose after a service.
+
+    Args:
+        is_short: some zone has further to go: it rests six weeks, unless the roots come first.
+        has_roots: zones lightened up to the scalp: within 12 mm of regrowth they are one root application.
+        is_toned: toner went on. mm_per_month: how fast this head grows, 4 to 25.
+    """
+    roots = days_to_regrowth(ROOT_MM, mm_per_month) - EARLY_DAYS
+    if is_short:
+        days = REST_DAYS
+        reason = "The hair rests six weeks before it is lightened further"
+        if has_roots and roots < REST_DAYS:
+            reason += f"; the regrowth is past {ROOT_MM:g} mm by then and is done as two lanes"
+    elif has_roots:
+        days = max(roots, 14)
+        reason = f"Just before the regrowth is longer than {ROOT_MM:g} mm: one root application, no band"
+    else:
+        days = REFRESH_DAYS
+        reason = "Nothing to retouch at the scalp: the tone is refreshed"
+    on = filed_on + dt.timedelta(days=days)
+    ahead = REMINDER_DAYS[0] if days >= REMINDER_DAYS[0] + 7 else min(REMINDER_DAYS[1], days)
+    return NextVisit(
+        on=on,
+        regrowth_mm=grown_mm(days, mm_per_month),
+        remind_on=on - dt.timedelta(days=ahead),
+        reason=reason,
+        reminder=reminder_text(on, is_toned=is_toned),
+        expected_min=expected_min,
+    )

@@ -1,0 +1,229 @@
+"""A head as it comes back: what was reached last time, and what has grown since. docs/models/nextvisit.md."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, replace
+
+from fervens_core.base import check_range
+from fervens_core.followup.next_visit import grown_mm
+from fervens_core.head import (
+    GROWTH_MM_PER_MONTH,
+    Breakage,
+    Elasticity,
+    Hair,
+    History,
+    Lightener,
+    ReadingMode,
+    Segment,
+    Zone,
+)
+from fervens_core.lift import (
+    ADDITIVE_STRENGTH_FACTOR,
+    READINGS_MAX,
+    LiftFactors,
+    Strand,
+    StrandReading,
+    time_to_level,
+    volume_for,
+)
+from fervens_core.safety import strongest_volume
+
+LEAST_MM = 1.0
+TAUGHT_STRANDS_MAX = 4
+
+
+@dataclass(frozen=True, slots=True)
+class WornLane:
+    """A lane as it ran last time.
+
+    Args:
+        zone: the lane. level: reached. volume_strength: vol. minutes: from its last section to the rinse, min.
+        extent, rate: learnt factors of how far and how fast it lifted, over the bench trial's.
+        readings: (minutes, level, mode) while it lifted. has_additive: bond additive was in the bowls.
+        applications: how often product went on.
+    """
+
+    zone: Zone
+    level: float
+    volume_strength: float
+    minutes: float
+    extent: float
+    rate: float
+    readings: tuple[tuple[float, float, ReadingMode], ...] = ()
+    has_additive: bool = False
+    applications: int = 1
+
+
+@dataclass(frozen=True, slots=True)
+class LastFormula:
+    """What a zone had last time, and what it would be corrected to.
+
+    Args:
+        corrected_volume, corrected_minutes: what to do next time, by what was learnt: within the label's time of one
+            application and the lane's limit; vol, and min from its last section.
+        is_within_reach: whether one application comes to the target then. says: the same in a sentence.
+    """
+
+    name: str
+    volume_strength: float
+    minutes: float
+    level: float
+    target_level: float
+    corrected_volume: float
+    corrected_minutes: float
+    is_within_reach: bool
+    says: str
+
+
+def _natural(zone: Zone, others: Sequence[Zone]) -> Hair:
+    """The hair that grows: a regrowth that was read, else virgin hair as read, else the darkest root of the head."""
+    if zone.root is not None:
+        return zone.root.hair
+    if zone.hair.history is History.VIRGIN:
+        return zone.hair
+    roots = [z.root.hair for z in others if z.root] + [z.hair for z in others if z.hair.history is History.VIRGIN]
+    start = min((h.start_level for h in roots), default=zone.hair.colour_start)
+    return replace(
+        zone.hair, start_level=start, history=History.VIRGIN, lifted_from=None, tint_level=None, dye_hue=None
+    )
+
+
+def _worn(hair: Hair, level: float | None) -> Hair:
+    """Hair after its lightening: at the level it came to; what suffers is looked at anew."""
+    if level is None:
+        return hair
+    return replace(
+        hair,
+        start_level=min(max(level, hair.start_level), 10.0),
+        history=History.LIGHTENED,
+        undertone=None,
+        tint_level=None,
+        dye_hue=None,
+        lifted_from=None,
+        elasticity=Elasticity.RETURNS,
+        breakage=Breakage.NONE,
+    )
+
+
+def head_since(
+    zones: Sequence[Zone],
+    reached: Mapping[str, float],
+    days: float,
+    mm_per_month: float = GROWTH_MM_PER_MONTH,
+) -> tuple[Zone, ...]:
+    """The zones of a head some days after a service, as a proposal to be read again.
+
+    Args:
+        zones: as they were read then. reached: level by lane key. days: since the service, 0 to 3650.
+    Returns:
+        each with its regrowth as a root, and its lengths and ends at the levels they came to.
+    """
+    grown = grown_mm(check_range("days", days, 0.0, 3650.0, "days"), mm_per_month)
+    return tuple(_since(z, zones, reached, min(grown, 300.0)) for z in zones)
+
+
+def _since(zone: Zone, zones: Sequence[Zone], reached: Mapping[str, float], grown: float) -> Zone:
+    natural = _natural(zone, zones)
+    old_root = next((reached[k] for k in (f"{zone.key}.root", f"{zone.key}.regrowth") if k in reached), None)
+    lengths = _worn(zone.hair, reached.get(zone.key, old_root if zone.root else None))
+    length = min(zone.length_mm + grown, 1500.0)
+    ends = zone.ends
+    if ends is not None:
+        ends = replace(
+            ends, hair=_worn(ends.hair, reached.get(f"{zone.key}.ends")), is_left_out=True, target_level=None
+        )
+    is_untouched = zone.root is not None and old_root is None
+    if is_untouched and zone.root is not None:
+        grown = min(grown + zone.root.length_mm, 300.0)
+    is_worn = lengths.start_level - natural.start_level > 0.25
+    room = length - (ends.length_mm if ends else 0.0)
+    root = Segment(natural, round(min(grown, room), 1)) if grown >= LEAST_MM and is_worn and room >= LEAST_MM else None
+    target = max(zone.target_level, lengths.start_level)
+    return replace(zone, hair=lengths, target_level=target, length_mm=length, root=root, ends=ends)
+
+
+def as_strands(worn: Sequence[WornLane], lightener: Lightener) -> tuple[Strand, ...]:
+    """The lanes that were read most, as strands: what this head taught last time moves the next plan.
+
+    Only lanes of natural hair away from the scalp: lengths are not the hair they were, and a strand knows no warmth.
+    """
+    fit = [w for w in worn if w.readings and not w.zone.touches_scalp]
+    natural = [w for w in fit if w.zone.hair.history is History.VIRGIN]
+    natural.sort(key=lambda w: (-len(w.readings), w.zone.key))
+    found = []
+    for w in natural[:TAUGHT_STRANDS_MAX]:
+        seen = sorted({m: (level, mode) for m, level, mode in w.readings if 0.0 <= m <= 180.0}.items())
+        readings = tuple(StrandReading(round(m, 1), level, mode) for m, (level, mode) in seen)[-READINGS_MAX:]
+        parent = w.zone.zone_key
+        found.append(
+            Strand(
+                key=f"last-{w.zone.key}"[:40],
+                zone_key=parent,
+                hair=replace(w.zone.hair, lifted_from=None),
+                lightener=lightener,
+                volume_strength=w.volume_strength,
+                covering=w.zone.covering,
+                has_additive=w.has_additive,
+                readings=readings,
+            )
+        )
+    return tuple(found)
+
+
+CLOSE_LEVELS = 0.25
+SAME_VOLUME = 1.5
+"""Less of a change than this in vol is none."""
+
+
+def _corrected(w: WornLane, lightener: Lightener, elasticity: Elasticity) -> tuple[float, float, bool]:
+    """Developer, minutes and whether they reach the target: the same minutes if a developer does it within its limit,
+    else the strongest allowed for as long as it takes, up to the label's time."""
+    start, target = w.zone.hair.start_level, w.zone.target_level
+    factors = LiftFactors(min(max(w.extent, 0.2), 2.0), min(max(w.rate, 0.2), 5.0))
+    weaker = ADDITIVE_STRENGTH_FACTOR if w.has_additive else 1.0
+    most, _ = strongest_volume(w.zone, lightener, elasticity)
+    longest = max(lightener.label_max_min - w.zone.application_min, 1.0)
+    minutes = min(max(w.minutes, 1.0), longest)
+    if (
+        abs(w.level - target) <= CLOSE_LEVELS
+        and w.minutes <= longest
+        and w.applications == 1
+        and w.volume_strength <= most
+    ):
+        return w.volume_strength, w.minutes, True
+    needed = round(volume_for(target, minutes, start_level=start, factors=factors) / weaker)
+    if needed <= most:
+        return max(float(needed), 0.5), minutes, True
+    needs = time_to_level(target, start_level=start, volume_strength=most * weaker, factors=factors)
+    is_within_reach = needs is not None and needs <= longest
+    return most, needs if needs is not None and is_within_reach else longest, is_within_reach
+
+
+def last_formulas(
+    worn: Sequence[WornLane], lightener: Lightener, elasticity: Elasticity = Elasticity.RETURNS
+) -> tuple[LastFormula, ...]:
+    """What each lane had last time, corrected by how it really lifted; never past the label or the lane's own limit."""
+    found = []
+    for w in worn:
+        target = w.zone.target_level
+        corrected, minutes, is_within_reach = _corrected(w, lightener, elasticity)
+        off = w.level - target
+        is_there = abs(off) <= CLOSE_LEVELS
+        did = "came to the target" if is_there else f"came {abs(off):.1f} {'short' if off < 0 else 'past it'}"
+        on = f"{w.volume_strength:g} vol, {w.minutes:.0f} min"
+        if w.applications > 1:
+            on = f"{on} in {w.applications} applications"
+        elif w.minutes + w.zone.application_min > lightener.label_max_min + 0.5:
+            on = f"{on}, past the label"
+        is_same = abs(corrected - w.volume_strength) < SAME_VOLUME and abs(minutes - w.minutes) < 1.0
+        then = "the same again" if is_same and is_within_reach else f"{corrected:.0f} vol for {minutes:.0f} min"
+        if not is_within_reach:
+            then = f"{then} is the most one application may have: two applications, or another visit"
+        says = f"{on}: {did}; {then}"
+        found.append(
+            LastFormula(
+                w.zone.name, w.volume_strength, w.minutes, w.level, target, corrected, minutes, is_within_reach, says
+            )
+        )
+    return tuple(found)

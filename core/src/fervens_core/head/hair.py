@@ -1,0 +1,138 @@
+"""Hair as it is read at the consultation: level, undertone, history, condition; and the tone that is wished for."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import StrEnum
+
+from fervens_core.base import check_level
+from fervens_core.colour import Undertone
+
+
+class History(StrEnum):
+    """What was done to the hair before."""
+
+    VIRGIN = "virgin"
+    TINTED = "tinted"
+    LIGHTENED = "lightened"
+    DIRECT_DYE = "direct_dye"
+    HENNA = "henna"
+    METALLIC = "metallic"
+    UNKNOWN = "unknown"
+
+
+class Thickness(StrEnum):
+    """Thickness of the single strand."""
+
+    FINE = "fine"
+    MEDIUM = "medium"
+    COARSE = "coarse"
+
+
+class Density(StrEnum):
+    """How much hair there is."""
+
+    THIN = "thin"
+    MEDIUM = "medium"
+    THICK = "thick"
+
+
+class Porosity(StrEnum):
+    """How readily hair takes things up."""
+
+    LOW = "low"
+    NORMAL = "normal"
+    HIGH = "high"
+
+
+class Elasticity(StrEnum):
+    """How a wet strand behaves when stretched by a third to a half."""
+
+    RETURNS = "returns"
+    SLOW = "slow"
+    STAYS_STRETCHED = "stays_stretched"
+    SNAPS = "snaps"
+
+
+class Breakage(StrEnum):
+    """Broken hairs in the zone."""
+
+    NONE = "none"
+    SOME = "some"
+    MUCH = "much"
+
+
+class DyeHue(StrEnum):
+    """Hue of an old direct dye."""
+
+    RED = "red"
+    PINK = "pink"
+    ORANGE = "orange"
+    YELLOW = "yellow"
+    GREEN = "green"
+    BLUE = "blue"
+    VIOLET = "violet"
+
+
+class Covering(StrEnum):
+    """How a zone is covered while it lifts."""
+
+    OPEN_AIR = "open_air"
+    FOIL = "foil"
+    FILM = "film"
+
+
+class Tone(StrEnum):
+    """Wanted tones: from coolest to warmest, then those of their own; a pastel has a hue beside it."""
+
+    ICY = "icy"
+    COOL = "cool"
+    NEUTRAL = "neutral"
+    BEIGE = "beige"
+    WARM = "warm"
+    GOLD = "gold"
+    SILVER = "silver"
+    PEARL = "pearl"
+    PASTEL = "pastel"
+
+
+@dataclass(frozen=True, slots=True)
+class Hair:
+    """One piece of hair of one kind.
+
+    Args:
+        start_level: 1 to 10, halves usual.
+        history: what was done before; it changes how far the hair lifts.
+        thickness, porosity: change how fast it lifts and takes toner.
+        undertone: the warmth that shows now, None when not looked at.
+        tint_level: level of the tint that lies in tinted hair, 1 to 10, None when not known.
+        dye_hue: hue of the old direct dye.
+        elasticity, breakage: what decides whether it may be lightened at all.
+        lifted_from: level it was lightened from, at most start_level, where that is known; None for hair as it grew.
+    """
+
+    start_level: float
+    history: History = History.VIRGIN
+    thickness: Thickness = Thickness.MEDIUM
+    porosity: Porosity = Porosity.NORMAL
+    undertone: Undertone | None = None
+    tint_level: float | None = None
+    dye_hue: DyeHue | None = None
+    elasticity: Elasticity = Elasticity.RETURNS
+    breakage: Breakage = Breakage.NONE
+    lifted_from: float | None = None
+
+    def __post_init__(self) -> None:
+        check_level("start_level", self.start_level)
+        if self.tint_level is not None:
+            check_level("tint_level", self.tint_level)
+
+    @property
+    def colour_start(self) -> float:
+        """The level its warmth comes from."""
+        return self.start_level if self.lifted_from is None else min(self.lifted_from, self.start_level)
+
+    @property
+    def has_old_vivid_dye(self) -> bool:
+        """Green or blue direct dye: lifted with the weakest developer only (common practice, no source)."""
+        return self.history is History.DIRECT_DYE and self.dye_hue in (DyeHue.GREEN, DyeHue.BLUE)

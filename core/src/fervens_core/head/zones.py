@@ -1,0 +1,256 @@
+"""Zones of the head and their segments, and the lanes they are worked in. docs/models/segments.md."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+from enum import StrEnum
+
+from fervens_core.base import LimitError, check_level, check_range, check_text
+from fervens_core.head.hair import Covering, Density, Hair, History, Tone
+
+ROOT_MM = 12.0
+"""The first 12 mm are warmed by the scalp; longer regrowth bands in one application (common practice, no source)."""
+GROWTH_MM_PER_MONTH = 12.0
+DAYS_PER_MONTH = 365.2425 / 12.0
+"""Hair grows about 12 mm a month (common practice; 0.3 to 0.4 mm a day is reported)."""
+USUAL_LENGTH_MM = 250.0
+SHORT_MM = 80.0
+"""[MODEL] hair of nape and hairline up to this length cannot be kept off the skin, unless the technician says so."""
+AT_THE_SKIN = frozenset({"nape", "fringe", "left_temple", "right_temple"})
+"""Areas of the usual head where short hair lies on the skin (common practice, no source)."""
+LIFT_LEAST = 0.25
+"""Less than a quarter level to go is nothing to lighten: technicians read to half a level."""
+ROOT_PACE_SHARE, ENDS_PACE_SHARE = 0.6, 0.4
+"""[MODEL] roots and ends of sections that are already made go on quicker than a fresh section."""
+
+
+class Part(StrEnum):
+    """Which part of a zone a lane is."""
+
+    WHOLE = "whole"
+    LENGTHS = "lengths"
+    REGROWTH = "regrowth"
+    ROOT = "root"
+    ENDS = "ends"
+
+
+def regrowth_mm(days: float) -> float:
+    """Regrowth after some days (0 to 3650) at 12 mm a month."""
+    return check_range("days", days, 0.0, 3650.0, "days") / DAYS_PER_MONTH * GROWTH_MM_PER_MONTH
+
+
+@dataclass(frozen=True, slots=True)
+class Segment:
+    """Root or ends of a zone, read apart from its lengths.
+
+    Args:
+        hair: as read. length_mm: regrowth for a root, 1 to 300 mm; for ends how much of the hair they are.
+        target_level: None for the zone's own.
+        is_left_out: no product goes there today.
+    """
+
+    hair: Hair
+    length_mm: float
+    target_level: float | None = None
+    is_left_out: bool = False
+
+    def __post_init__(self) -> None:
+        check_range("length_mm", self.length_mm, 1.0, 300.0, "mm")
+        if self.target_level is not None:
+            check_level("target_level", self.target_level)
+
+
+@dataclass(frozen=True, slots=True)
+class Zone:
+    """A part of the head handled as one, with what is wanted of it; or a lane: one part of it in one application.
+
+    Args:
+        key: stable within a service; name: what the technician calls it.
+        hair: as read; with `root` or `ends` given, the hair of the lengths between them.
+        target_level: not below the start level, up to 10.
+        foil_count: 1 to 60 sections; application time and bowl amounts follow from it.
+        pace_min_per_foil: the technician's pace, 0.1 to 6 min a section.
+        covering: open air, foil or film.
+        is_delicate: hairline, temples, nape, fine baby hair: weaker developer, never the whole time.
+        is_on_scalp: product touches the scalp: the label's on-scalp limit holds and warmth speeds the lift. None when
+            nobody said: short hair of nape and hairline does, other hair does not.
+        density; length_mm: of the hair, 5 to 1500 mm: bowl amounts follow from them.
+        root, ends: read apart, or None.
+        keeps_depth: the zone stays as it is.
+        tone: wanted here, None for the head's.
+        areas: areas of the head's map it covers; none means its own key.
+        part, parent_key, waits_for, note: of a lane: which part, of which zone, the lane whose lift it waits for, why.
+    """
+
+    key: str
+    name: str
+    hair: Hair
+    target_level: float
+    foil_count: int = 6
+    pace_min_per_foil: float = 1.2
+    covering: Covering = Covering.FOIL
+    is_delicate: bool = False
+    is_on_scalp: bool | None = None
+    density: Density = Density.MEDIUM
+    length_mm: float = USUAL_LENGTH_MM
+    root: Segment | None = None
+    ends: Segment | None = None
+    keeps_depth: bool = False
+    tone: Tone | None = None
+    areas: tuple[str, ...] = ()
+    part: Part = Part.WHOLE
+    parent_key: str | None = None
+    waits_for: str | None = None
+    note: str = ""
+
+    def __post_init__(self) -> None:
+        check_text("key", self.key, 50)
+        check_text("name", self.name, 60)
+        check_level("target_level", self.target_level)
+        check_range("foil_count", self.foil_count, 1, 60, "sections")
+        check_range("pace_min_per_foil", self.pace_min_per_foil, 0.1, 6.0, "min")
+        check_range("length_mm", self.length_mm, 5.0, 1500.0, "mm")
+        if self.target_level < self.hair.start_level:
+            raise LimitError(
+                "target_level",
+                f"at or above the start level {self.hair.start_level:g} (lightening does not darken)",
+                self.target_level,
+            )
+        taken = sum(s.length_mm for s in (self.root, self.ends) if s)
+        if taken > self.length_mm:
+            limit = f"root and ends together at most the hair's length, {self.length_mm:g} mm"
+            raise LimitError("length_mm", limit, taken)
+
+    @property
+    def application_min(self) -> float:
+        """Minutes from the first section to the last."""
+        return self.foil_count * self.pace_min_per_foil
+
+    @property
+    def touches_scalp(self) -> bool:
+        """Whether its product touches the scalp: as said, else by where it is and how short."""
+        if self.is_on_scalp is not None:
+            return self.is_on_scalp
+        places = {area.split("/")[0] for area in (self.areas or (self.key,))}
+        return bool(places & AT_THE_SKIN) and self.length_mm <= SHORT_MM
+
+    @property
+    def zone_key(self) -> str:
+        """The zone a lane belongs to: its parent's key, or its own."""
+        return self.parent_key or self.key
+
+
+def _lifts(start_level: float, target_level: float) -> bool:
+    return target_level - start_level >= LIFT_LEAST
+
+
+def _lane(zone: Zone, part: Part, segment: Segment, length_mm: float) -> Zone:
+    share = ENDS_PACE_SHARE if part is Part.ENDS else ROOT_PACE_SHARE if part is Part.ROOT else 1.0
+    return replace(
+        zone,
+        key=f"{zone.key}.{part.value}",
+        name=f"{zone.name} {part.value}",
+        hair=segment.hair,
+        target_level=max(segment.target_level or zone.target_level, segment.hair.start_level),
+        pace_min_per_foil=max(zone.pace_min_per_foil * share, 0.1),
+        is_on_scalp=part is Part.ROOT,
+        length_mm=max(length_mm, 5.0),
+        root=None,
+        ends=None,
+        part=part,
+        parent_key=zone.key,
+    )
+
+
+def _root_lanes(zone: Zone, root: Segment, main: Zone | None) -> list[Zone]:
+    if root.is_left_out or not _lifts(root.hair.start_level, root.target_level or zone.target_level):
+        return []
+    at_root = _lane(zone, Part.ROOT, root, min(root.length_mm, ROOT_MM))
+    if root.length_mm <= ROOT_MM:
+        if main:
+            return [replace(at_root, waits_for=main.key)]
+        return [replace(at_root, pace_min_per_foil=zone.pace_min_per_foil)]
+    note = (
+        f"{root.length_mm:g} mm of regrowth would band in one root application past {ROOT_MM:g} mm: "
+        f"first off the scalp, then the last {ROOT_MM:g} mm."
+    )
+    beyond = replace(_lane(zone, Part.REGROWTH, root, root.length_mm - ROOT_MM), note=note)
+    return [beyond, replace(at_root, waits_for=beyond.key, note=note)]
+
+
+def lanes_of_zone(zone: Zone) -> tuple[Zone, ...]:
+    """The lanes one zone is worked in, in the order they can go on.
+
+    A zone read as one is one lane. Read in segments: lengths, then the root (which waits for the lengths), ends last.
+    Regrowth past 12 mm is two lanes. Parts with nothing to lift, kept or left out, have none.
+    """
+    if zone.part is not Part.WHOLE:
+        return (zone,)
+    if zone.keeps_depth:
+        return ()
+    has_lift = _lifts(zone.hair.start_level, zone.target_level)
+    if zone.root is None and zone.ends is None:
+        return (zone,) if has_lift else ()
+    taken = sum(s.length_mm for s in (zone.root, zone.ends) if s)
+    main = None
+    if has_lift and zone.length_mm - taken >= 5.0:
+        main = replace(
+            zone,
+            name=f"{zone.name} lengths",
+            part=Part.LENGTHS,
+            is_on_scalp=zone.touches_scalp and zone.root is None,
+            length_mm=zone.length_mm - taken,
+            root=None,
+            ends=None,
+        )
+    lanes = [main] if main else []
+    if zone.root:
+        lanes += _root_lanes(zone, zone.root, main)
+    ends = zone.ends
+    if ends and not ends.is_left_out and _lifts(ends.hair.start_level, ends.target_level or zone.target_level):
+        last = _lane(zone, Part.ENDS, ends, ends.length_mm)
+        lanes.append(replace(last, waits_for=lanes[0].key) if lanes else last)
+    return tuple(lanes)
+
+
+def kept_parts_of(zones: tuple[Zone, ...], lanes: tuple[Zone, ...]) -> tuple[Zone, ...]:
+    """Parts of a head that have no lane today: kept, left out, or with nothing to lift. They may still be toned.
+
+    Args:
+        lanes: of the zones, as `lanes_of` has them.
+    Returns:
+        each as a lane whose target is the level it is at; lightened hair with the warmth of what grows there.
+    """
+    roots = [z.root.hair.start_level for z in zones if z.root]
+    darkest = min(roots, default=None)
+    taken = {x.key for x in lanes}
+    parts = {(x.zone_key, x.part) for x in lanes}
+    found = []
+    for zone in zones:
+        rest = zone.length_mm - sum(s.length_mm for s in (zone.root, zone.ends) if s)
+        is_whole = zone.root is None and zone.ends is None
+        if zone.key not in taken and rest >= 5.0:
+            name = zone.name if is_whole else f"{zone.name} lengths"
+            part = Part.WHOLE if is_whole else Part.LENGTHS
+            own = replace(zone, name=name, part=part, length_mm=rest, root=None, ends=None)
+            found.append(_kept(own, zone, darkest))
+        for part, segment in ((Part.ROOT, zone.root), (Part.ENDS, zone.ends)):
+            if segment and (zone.key, part) not in parts:
+                found.append(_kept(_lane(zone, part, segment, segment.length_mm), zone, darkest))
+    return tuple(found)
+
+
+def _kept(lane: Zone, zone: Zone, darkest: float | None) -> Zone:
+    hair = lane.hair
+    natural = zone.root.hair.start_level if zone.root else darkest
+    if hair.history is History.LIGHTENED and hair.lifted_from is None and natural is not None:
+        hair = replace(hair, lifted_from=min(natural, hair.start_level))
+    return replace(lane, hair=hair, target_level=hair.start_level)
+
+
+def lanes_of(zones: tuple[Zone, ...]) -> tuple[Zone, ...]:
+    """The lanes of a head in its zones' order. Raises LimitError past 120 lanes."""
+    lanes = tuple(lane for zone in zones for lane in lanes_of_zone(zone))
+    if len(lanes) > 120:
+        raise LimitError("zones", "at most 120 lanes", len(lanes))
+    return lanes

@@ -1,0 +1,204 @@
+"""Strand tests: hidden strands processed first, and what they teach about the head. docs/models/strand.md."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from fervens_core.base import Floats, LimitError, check_range, check_text, check_volume_strength
+from fervens_core.head import Covering, Hair, Lightener, ReadingMode, Zone
+from fervens_core.lift.belief import Belief, LaneKinetics, Reading, learn, prior
+from fervens_core.lift.course import Application, make_course
+from fervens_core.lift.kinetics import LiftFactors, effective_volume, zone_factors
+
+READINGS_MAX = 40
+STRANDS_MAX = 12
+STRETCH_GAIN_WARN = 15.0
+"""[MODEL] a strand that stretches so many percent points more after the test than before has suffered."""
+MOVED_LEAST = 0.03
+"""[MODEL] factors that moved by less than 3 % are as expected."""
+
+
+@dataclass(frozen=True, slots=True)
+class StrandReading:
+    """A level read on a strand.
+
+    Args:
+        minutes: since the product went on, 0 to 180. level: 1 to 10.
+    """
+
+    minutes: float
+    level: float
+    mode: ReadingMode = ReadingMode.WIPED
+
+    def __post_init__(self) -> None:
+        check_range("minutes", self.minutes, 0.0, 180.0, "min")
+        Reading(0, self.minutes, self.level, self.mode)
+
+
+@dataclass(frozen=True, slots=True)
+class Strand:
+    """One strand of a test.
+
+    Args:
+        key: unique within the service; zone_key: where it was taken, or "" for elsewhere on the head.
+        hair: as read before. volume_strength: vol in the mix. covering: as it was covered.
+        stretch_before_percent, stretch_after_percent: how far it stretched wet, 0 to 200 %, None when not measured.
+    """
+
+    key: str
+    zone_key: str
+    hair: Hair
+    lightener: Lightener
+    volume_strength: float
+    covering: Covering = Covering.FOIL
+    has_additive: bool = False
+    readings: tuple[StrandReading, ...] = ()
+    stretch_before_percent: float | None = None
+    stretch_after_percent: float | None = None
+
+    def __post_init__(self) -> None:
+        check_text("key", self.key, 40)
+        check_volume_strength("volume_strength", self.volume_strength)
+        if len(self.readings) > READINGS_MAX:
+            raise LimitError("readings", f"at most {READINGS_MAX}", len(self.readings))
+        for field, value in (
+            ("stretch_before_percent", self.stretch_before_percent),
+            ("stretch_after_percent", self.stretch_after_percent),
+        ):
+            if value is not None:
+                check_range(field, value, 0.0, 200.0, "%")
+
+    @property
+    def kinetics(self) -> LaneKinetics:
+        """How it is expected to lift: its hair, product, covering; no scalp warmth."""
+        as_zone = Zone("strand", "strand", self.hair, 10.0, covering=self.covering)
+        volume = effective_volume(self.volume_strength, has_additive=self.has_additive)
+        return LaneKinetics(
+            start_level=self.hair.start_level,
+            volume=volume,
+            factors=zone_factors(as_zone, self.lightener),
+            own_course=make_course((Application(0.0, volume),), self.covering),
+        )
+
+    @property
+    def has_suffered(self) -> bool:
+        """It stretches much more after the test than before."""
+        before, after = self.stretch_before_percent, self.stretch_after_percent
+        return before is not None and after is not None and after - before >= STRETCH_GAIN_WARN
+
+
+def strand_readings(strands: tuple[Strand, ...], first_lane: int = 0) -> tuple[Reading, ...]:
+    """All readings of the strands, the strands being lanes `first_lane` and on."""
+    return tuple(
+        Reading(first_lane + i, r.minutes, r.level, r.mode, is_through_dark=strand.lightener.is_dark)
+        for i, strand in enumerate(strands)
+        for r in strand.readings
+    )
+
+
+@dataclass(frozen=True, slots=True)
+class Taught:
+    """What strands taught about a head's lanes: log deviations from the expected factors.
+
+    Args:
+        mean: shape (2n,). covariance: shape (2n, 2n); (extent, rate) lane by lane.
+    """
+
+    mean: Floats
+    covariance: Floats
+
+    def factors(self, lane: int, expected: LiftFactors) -> LiftFactors:
+        """A lane's expected factors, moved by what was learnt."""
+        extent, rate = np.exp(self.mean[2 * lane : 2 * lane + 2])
+        return LiftFactors(
+            extent=float(np.clip(expected.extent * extent, 0.2, 2.0)),
+            rate=float(np.clip(expected.rate * rate, 0.2, 5.0)),
+        )
+
+    def belief(self, lanes: tuple[LaneKinetics, ...]) -> Belief:
+        """As a belief about lanes whose developers are known now."""
+        return Belief(lanes=lanes, mean=self.mean, covariance=self.covariance)
+
+
+def teach(
+    zones: tuple[Zone, ...],
+    strands: tuple[Strand, ...],
+    lightener: Lightener,
+    expected: Sequence[LiftFactors] | None = None,
+) -> Taught:
+    """What the strands say about every lane of a head; the expectation itself when no strand was read.
+
+    A strand taken from a zone says more about that zone than about the others.
+
+    Args:
+        expected: the lanes' expected factors where they are known already.
+    """
+    n = len(zones)
+    read = tuple(s for s in strands if s.readings)
+    base = expected or [zone_factors(z, lightener) for z in zones]
+    lanes = tuple(LaneKinetics(z.hair.start_level, 20.0, f) for z, f in zip(zones, base, strict=True))
+    keys = [z.zone_key for z in zones] + [s.zone_key or s.key for s in read]
+    before = prior(lanes + tuple(s.kinetics for s in read), keys)
+    after = learn(before, strand_readings(read, n))
+    return Taught(after.mean[: 2 * n], after.covariance[: 2 * n, : 2 * n])
+
+
+@dataclass(frozen=True, slots=True)
+class StrandFit:
+    """One strand's fitted curve.
+
+    Args:
+        belief: about this strand's own lane (index `lane`), from all strands read together.
+        extent_ratio, rate_ratio: how far and how fast beside what was expected (1 = as expected).
+    """
+
+    belief: Belief
+    lane: int
+    extent_ratio: float
+    rate_ratio: float
+
+    def bands(self, minutes: Floats) -> Floats:
+        """Levels at each minute as slow, likely, fast; shape (3, m)."""
+        return self.belief.outlook(self.lane).level_bands(minutes)
+
+
+def fit_strands(strands: tuple[Strand, ...]) -> tuple[StrandFit, ...]:
+    """Every strand's curve through the readings of all: strands of one head teach each other."""
+    if len(strands) > STRANDS_MAX:
+        raise LimitError("strands", f"at most {STRANDS_MAX}", len(strands))
+    if not strands:
+        return ()
+    before = prior(tuple(s.kinetics for s in strands), [s.zone_key or s.key for s in strands])
+    after = learn(before, strand_readings(strands))
+    ratios = np.exp(after.mean)
+    return tuple(StrandFit(after, i, float(ratios[2 * i]), float(ratios[2 * i + 1])) for i in range(len(strands)))
+
+
+@dataclass(frozen=True, slots=True)
+class HeadMove:
+    """How far strands moved what is expected of a head: geometric means over its lanes, 1 = as expected."""
+
+    extent_ratio: float
+    rate_ratio: float
+
+    @property
+    def text(self) -> str:
+        """Said plainly."""
+        parts = []
+        for ratio, more, less in (
+            (self.extent_ratio, "farther", "less far"),
+            (self.rate_ratio, "faster", "slower"),
+        ):
+            if abs(ratio - 1.0) >= MOVED_LEAST:
+                parts.append(f"{abs(ratio - 1.0) * 100:.0f} % {more if ratio > 1.0 else less}")
+        return f"This head lifts {' and '.join(parts)} than expected" if parts else "This head lifts as expected"
+
+
+def head_move(taught: Taught) -> HeadMove | None:
+    """How the strands moved the head as a whole; None for a head without lanes."""
+    if taught.mean.size == 0:
+        return None
+    return HeadMove(float(np.exp(taught.mean[0::2].mean())), float(np.exp(taught.mean[1::2].mean())))

@@ -1,0 +1,250 @@
+"""One zone at the chair: what is on it, what was read, what happened to it; each event makes the next state."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+from datetime import datetime
+from enum import StrEnum
+
+from fervens_core.base import ConflictError, CoreError
+from fervens_core.head import Covering, Elasticity, ReadingMode, ScalpFeel
+from fervens_core.log.events import (
+    ApplicationFinished,
+    ApplicationStarted,
+    BarrierLeft,
+    CoveringChanged,
+    DeveloperChanged,
+    DriedOut,
+    Event,
+    HairNoted,
+    HeatEnded,
+    HeatStarted,
+    LightenerRefreshed,
+    ReadingTaken,
+    Rinsed,
+)
+from fervens_core.log.tone_events import SHADOW, Grab, ProbeRead
+from fervens_core.log.toner_state import TonerEvent, TonerState, advance_toner
+
+
+class Phase(StrEnum):
+    """What a lane is doing."""
+
+    WAITING = "waiting"
+    APPLYING = "applying"
+    PROCESSING = "processing"
+    RINSED = "rinsed"
+
+
+@dataclass(frozen=True, slots=True)
+class TakenReading:
+    """A reading in the log."""
+
+    event_id: str
+    at: datetime
+    level: float
+    mode: ReadingMode
+    warmth: float = 0.0
+    rest: str = ""
+    rest_amount: float = 0.0
+
+
+@dataclass(frozen=True, slots=True)
+class MixedBowl:
+    """A bowl of the log; `number` counts from 1 in the order they were mixed."""
+
+    event_id: str
+    number: int
+    at: datetime
+    volume_strength: float
+    mass_g: float
+    lane_keys: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
+class Applied:
+    """Product put on a lane, from its first section to its last.
+
+    Args:
+        dragged_from: the lane whose product was dragged here, or None for product out of a bowl.
+    """
+
+    started_at: datetime
+    volume_strength: float
+    finished_at: datetime | None = None
+    dragged_from: str | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class HeatPeriod:
+    """Something that was so for a time."""
+
+    from_at: datetime
+    to_at: datetime | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class LaneState:
+    """One zone at the chair.
+
+    Args:
+        applications: the first, and every refresh. heats: when it was warmed. coverings: changes, with their moments.
+        elasticity, scalp: as noted last, or None. toner, shadow: on the zone and on its root shadow.
+        grab: how it took the violet shampoo of a probe. again_of: the lane it lightens once more.
+    """
+
+    key: str
+    volume_strength: float
+    bowls: tuple[MixedBowl, ...] = ()
+    applications: tuple[Applied, ...] = ()
+    rinsed_at: datetime | None = None
+    readings: tuple[TakenReading, ...] = ()
+    heats: tuple[HeatPeriod, ...] = ()
+    coverings: tuple[tuple[datetime, Covering], ...] = ()
+    dried_at: tuple[datetime, ...] = ()
+    is_barrier: bool = False
+    elasticity: Elasticity | None = None
+    scalp: ScalpFeel | None = None
+    toner: TonerState | None = None
+    shadow: TonerState | None = None
+    grab: Grab | None = None
+    again_of: str | None = None
+
+    @property
+    def has_bowl(self) -> bool:
+        """Whether a bowl was mixed for it."""
+        return bool(self.bowls)
+
+    @property
+    def started_at(self) -> datetime | None:
+        """When its first product went on."""
+        return self.applications[0].started_at if self.applications else None
+
+    @property
+    def finished_at(self) -> datetime | None:
+        """When its first application ended: its curve counts from here."""
+        return self.applications[0].finished_at if self.applications else None
+
+    @property
+    def is_heated(self) -> bool:
+        """Whether warmth is on it."""
+        return bool(self.heats) and self.heats[-1].to_at is None
+
+    @property
+    def is_dried(self) -> bool:
+        """Whether its latest product was dried."""
+        return bool(self.dried_at) and self.dried_at[-1] >= self.applications[-1].started_at
+
+    @property
+    def phase(self) -> Phase:
+        """Waiting, applying, processing or rinsed; a refresh that is going on is applying."""
+        if self.rinsed_at:
+            return Phase.RINSED
+        if not self.applications:
+            return Phase.WAITING
+        return Phase.PROCESSING if self.applications[-1].finished_at else Phase.APPLYING
+
+
+_STOPS_STRETCH = {Elasticity.STAYS_STRETCHED: "stays stretched", Elasticity.SNAPS: "snaps"}
+
+
+def stop_reason(lane: LaneState) -> str | None:
+    """Why a lane must be rinsed whatever its level: burning scalp, or hair that does not return. None otherwise."""
+    if lane.scalp is ScalpFeel.BURNS:
+        return "The scalp burns: rinse at once with cool water"
+    if lane.elasticity in _STOPS_STRETCH:
+        return f"The hair {_STOPS_STRETCH[lane.elasticity]}: rinse at once"
+    return None
+
+
+def require(condition: bool, code: str, message: str) -> None:
+    """Raise ConflictError with a code and a message unless a condition holds."""
+    if not condition:
+        raise ConflictError(code, message)
+
+
+def rinse(lane: LaneState, at: datetime) -> LaneState:
+    """The lane without its lightener."""
+    require(lane.phase is not Phase.WAITING, "nothing_to_rinse", "There is no product on this zone.")
+    require(lane.phase is not Phase.RINSED, "already_rinsed", "This zone has been rinsed already.")
+    ended = tuple(replace(a, finished_at=a.finished_at or at) for a in lane.applications)
+    heats = tuple(replace(h, to_at=h.to_at or at) for h in lane.heats)
+    return replace(lane, rinsed_at=at, applications=ended, heats=heats)
+
+
+def drag(lane: LaneState, source: LaneState, at: datetime) -> LaneState:
+    """The lane with product dragged onto it from another."""
+    require(lane.phase is Phase.WAITING, "already_started", "This zone has been started already.")
+    require(source.phase is Phase.PROCESSING, "nothing_to_drag", "There is no product to drag from there.")
+    applied = Applied(at, source.volume_strength, at, dragged_from=source.key)
+    return replace(lane, applications=(applied,), volume_strength=source.volume_strength)
+
+
+def tone_lane(lane: LaneState, data: TonerEvent, at: datetime) -> LaneState:
+    """The lane after something happened to its toner, or to that of its root shadow."""
+    require(lane.phase is Phase.RINSED, "not_rinsed", "Rinse the lightener before the toner goes on.")
+    if data.part == SHADOW:
+        return replace(lane, shadow=advance_toner(lane.shadow, data, at))
+    return replace(lane, toner=advance_toner(lane.toner, data, at))
+
+
+def advance_lane(lane: LaneState, event: Event) -> LaneState:
+    """The lane after an event of its own. Raises ConflictError when it does not fit."""
+    data, at, phase = event.data, event.occurred_at, lane.phase
+    match data:
+        case ApplicationStarted():
+            require(phase is Phase.WAITING, "already_started", "This zone has been started already.")
+            return replace(
+                lane, applications=(Applied(at, data.volume_strength),), volume_strength=data.volume_strength
+            )
+        case ApplicationFinished():
+            require(phase is Phase.APPLYING, "not_applying", "This zone is not being applied.")
+            ended = replace(lane.applications[-1], finished_at=at)
+            return replace(lane, applications=(*lane.applications[:-1], ended))
+        case ReadingTaken():
+            require(
+                phase in (Phase.PROCESSING, Phase.RINSED),
+                "nothing_to_read",
+                "Finish the application before reading.",
+            )
+            amount = data.rest_amount if data.rest else 0.0
+            seen = TakenReading(event.event_id, at, data.level, data.mode, data.warmth, data.rest, amount)
+            return replace(lane, readings=(*lane.readings, seen))
+        case ProbeRead():
+            require(phase is Phase.RINSED, "not_rinsed", "Rinse the lightener before the probe.")
+            return replace(lane, grab=data.grab)
+        case Rinsed():
+            return rinse(lane, at)
+        case HairNoted():
+            require(phase is not Phase.WAITING, "nothing_on", "There is no product on this zone yet.")
+            return replace(
+                lane,
+                elasticity=Elasticity(data.elasticity) if data.elasticity else lane.elasticity,
+                scalp=ScalpFeel(data.scalp) if data.scalp else lane.scalp,
+            )
+        case DeveloperChanged():
+            require(phase is Phase.WAITING, "already_started", "This zone has been started already.")
+            return replace(lane, volume_strength=data.volume_strength, bowls=())
+    require(phase is Phase.PROCESSING, "not_processing", "This zone has no product processing.")
+    match data:
+        case LightenerRefreshed():
+            fresh = Applied(at, data.volume_strength)
+            return replace(
+                lane, applications=(*lane.applications, fresh), volume_strength=data.volume_strength, is_barrier=False
+            )
+        case HeatStarted():
+            require(not lane.is_heated, "already_warm", "Warmth is on this zone already.")
+            return replace(lane, heats=(*lane.heats, HeatPeriod(at)))
+        case HeatEnded():
+            require(lane.is_heated, "not_warm", "No warmth is on this zone.")
+            return replace(lane, heats=(*lane.heats[:-1], replace(lane.heats[-1], to_at=at)))
+        case CoveringChanged():
+            return replace(lane, coverings=(*lane.coverings, (at, data.covering)))
+        case BarrierLeft():
+            require(not lane.is_barrier, "already_barrier", "This zone's product is a barrier already.")
+            return replace(lane, coverings=(*lane.coverings, (at, Covering.OPEN_AIR)), is_barrier=True)
+        case DriedOut():
+            require(not lane.is_dried, "already_dry", "This zone has been dried already.")
+            heats = tuple(replace(h, to_at=h.to_at or at) for h in lane.heats)
+            return replace(lane, dried_at=(*lane.dried_at, at), heats=heats)
+    raise CoreError("unknown_event", f"kind: {event.kind} cannot be folded.")

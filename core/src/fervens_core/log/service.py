@@ -1,0 +1,285 @@
+"""The state of a service: a pure fold of its log. The same log gives the same chair on any device, at any time."""
+
+from __future__ import annotations
+
+from collections.abc import Collection, Iterable
+from dataclasses import dataclass, field, replace
+from datetime import datetime
+from enum import StrEnum
+
+from fervens_core.base import ConflictError, CoreError
+from fervens_core.log.events import (
+    BowlMixed,
+    CautionAcknowledged,
+    ConsultationFinished,
+    Event,
+    EventVoided,
+    PlanTaken,
+    ProductDragged,
+    ReadingTaken,
+    ServiceClosed,
+    WaveRinsed,
+)
+from fervens_core.log.lane_state import LaneState, MixedBowl, Phase, advance_lane, drag, require, rinse, tone_lane
+from fervens_core.log.tone_events import (
+    LighteningResumed,
+    ReviewFinished,
+    ShadowSet,
+    TonerApplied,
+    TonerEmulsified,
+    TonerPulledBack,
+    TonerRinsed,
+    TonerStrandRead,
+    WishSet,
+)
+
+
+class Step(StrEnum):
+    """Where a service stands; it is always at one step."""
+
+    CONSULTATION = "consultation"
+    PLAN = "plan"
+    CHAIR = "chair"
+    REVIEW = "review"
+    TONE = "tone"
+    RECORD = "record"
+
+
+@dataclass(frozen=True, slots=True)
+class Conflict:
+    """An event that did not fit what had happened before it; shown, not dropped."""
+
+    event_id: str
+    code: str
+    message: str
+    by: str
+    at: datetime
+    kind: str
+    zone_key: str | None
+
+
+@dataclass(frozen=True, slots=True)
+class ServiceState:
+    """A folded service. Lanes stand in order of application.
+
+    `kept` are parts no lightener went on, taken in among what is toned.
+    """
+
+    acknowledged: frozenset[str] = frozenset()
+    is_consultation_finished: bool = False
+    plan: PlanTaken | None = None
+    lanes: tuple[LaneState, ...] = ()
+    kept: tuple[LaneState, ...] = ()
+    bowls: tuple[MixedBowl, ...] = ()
+    is_reviewed: bool = False
+    wish: WishSet | None = None
+    shadow: ShadowSet | None = None
+    closed: ServiceClosed | None = None
+    closed_at: datetime | None = None
+    conflicts: tuple[Conflict, ...] = ()
+    undoable: Event | None = field(default=None)
+
+    @property
+    def step(self) -> Step:
+        """The step the service is at."""
+        if self.closed:
+            return Step.RECORD
+        if self.lanes and all(lane.phase is Phase.RINSED for lane in self.lanes):
+            is_toned = any(lane.toner or lane.shadow for lane in self.toned)
+            return Step.TONE if self.is_reviewed or is_toned else Step.REVIEW
+        if self.plan:
+            return Step.CHAIR
+        return Step.PLAN if self.is_consultation_finished else Step.CONSULTATION
+
+    @property
+    def toned(self) -> tuple[LaneState, ...]:
+        """What toner can go on: the lanes, and behind them the kept parts that were taken in."""
+        return (*self.lanes, *self.kept)
+
+    def lane(self, key: str) -> LaneState:
+        """The lane of a zone, or a kept part. Raises ConflictError when the plan has no such zone."""
+        for lane in self.toned:
+            if lane.key == key:
+                return lane
+        raise ConflictError("unknown_zone", f"The plan has no zone {key!r}.")
+
+    def with_lane(self, lane: LaneState) -> ServiceState:
+        """The same state with one lane renewed."""
+        lanes = tuple(lane if old.key == lane.key else old for old in self.lanes)
+        kept = tuple(lane if old.key == lane.key else old for old in self.kept)
+        return replace(self, lanes=lanes, kept=kept)
+
+
+def _advance(state: ServiceState, event: Event) -> ServiceState:
+    data, at = event.data, event.occurred_at
+    require(state.closed is None, "service_closed", "The service is filed; nothing can be added to it.")
+    match data:
+        case CautionAcknowledged():
+            return replace(state, acknowledged=state.acknowledged | {data.caution})
+        case ConsultationFinished():
+            return replace(state, is_consultation_finished=True)
+        case PlanTaken():
+            require(
+                state.is_consultation_finished,
+                "consultation_open",
+                "Finish the consultation before the plan.",
+            )
+            require(
+                all(lane.phase is Phase.WAITING for lane in state.lanes),
+                "already_started",
+                "Product is on the hair already; the plan cannot be taken again.",
+            )
+            lanes = tuple(LaneState(k, v) for k, v in zip(data.zone_keys, data.volumes, strict=True))
+            return replace(state, plan=data, lanes=lanes)
+        case ServiceClosed():
+            busy = [x.key for x in state.lanes if x.phase in (Phase.APPLYING, Phase.PROCESSING)]
+            require(not busy, "zones_open", f"Still with product on: {', '.join(busy)}. Rinse before filing.")
+            toning = [x.key for x in state.toned if any(t and t.is_on for t in (x.toner, x.shadow))]
+            require(not toning, "toner_open", f"Toner still on: {', '.join(toning)}. Rinse before filing.")
+            return replace(state, closed=data, closed_at=at)
+        case ReadingTaken() if data.is_kept:
+            state = _take_in(state, data.zone_key, at)
+        case EventVoided():
+            raise AssertionError("voids are resolved before folding")
+        case BowlMixed():
+            return _mix(state, event, data)
+        case WaveRinsed():
+            for key in data.zone_keys:
+                state = state.with_lane(rinse(state.lane(key), at))
+            return state
+        case ProductDragged():
+            return state.with_lane(drag(state.lane(data.zone_key), state.lane(data.from_key), at))
+        case LighteningResumed():
+            return _resume(state, data)
+        case ReviewFinished():
+            is_rinsed = bool(state.lanes) and all(x.phase is Phase.RINSED for x in state.lanes)
+            require(is_rinsed, "still_lifting", "Some zones still have lightener on; rinse them first.")
+            return replace(state, is_reviewed=True)
+        case WishSet():
+            return replace(state, wish=data)
+        case ShadowSet():
+            return replace(state, shadow=data if data.length_mm else None)
+        case TonerApplied() | TonerEmulsified() | TonerStrandRead() | TonerPulledBack() | TonerRinsed():
+            return state.with_lane(tone_lane(state.lane(data.zone_key), data, at))
+    return state.with_lane(advance_lane(state.lane(data.zone_key), event))
+
+
+AGAIN = ".again"
+"""What the key of a lane has behind it that lightens another one once more."""
+
+
+def _resume(state: ServiceState, data: LighteningResumed) -> ServiceState:
+    lanes = list(state.lanes)
+    for key, volume in zip(data.zone_keys, data.volumes, strict=True):
+        before = state.lane(key)
+        require(before.phase is Phase.RINSED, "not_rinsed", "Rinse it and read it before lightening it again.")
+        require(before.toner is None and before.shadow is None, "toned", "This zone has been toned already.")
+        known = [x.key for x in lanes]
+        require(f"{key}{AGAIN}" not in known, "already_again", "This zone is lightened again already.")
+        lanes.append(LaneState(f"{key}{AGAIN}", volume, again_of=key))
+    return replace(state, lanes=tuple(lanes), is_reviewed=False)
+
+
+def _take_in(state: ServiceState, key: str, at: datetime) -> ServiceState:
+    """The state with a kept part among what is toned."""
+    require(any(x.phase is Phase.RINSED for x in state.lanes), "not_rinsed", "Rinse the lightener before its review.")
+    require(key not in [x.key for x in state.lanes], "not_kept", "Lightener went on this zone; read it as a lane.")
+    if key in [x.key for x in state.kept]:
+        return state
+    return replace(state, kept=(*state.kept, LaneState(key, 0.0, rinsed_at=at)))
+
+
+def _mix(state: ServiceState, event: Event, data: BowlMixed) -> ServiceState:
+    keys = (data.zone_key, *(k for k in data.also_for if k != data.zone_key))
+    mass = data.product_g + data.developer_g
+    bowl = MixedBowl(event.event_id, len(state.bowls) + 1, event.occurred_at, data.volume_strength, mass, keys)
+    for key in keys:
+        lane = state.lane(key)
+        require(lane.phase is not Phase.RINSED, "too_late", "This zone has been rinsed already.")
+        volume = data.volume_strength if lane.phase is Phase.WAITING else lane.volume_strength
+        state = state.with_lane(replace(lane, bowls=(*lane.bowls, bowl), volume_strength=volume))
+    return replace(state, bowls=(*state.bowls, bowl))
+
+
+def live_events(events: Iterable[Event]) -> list[Event]:
+    """Events in the order they happened, without those that were voided and without the voids."""
+    ordered = sorted(events, key=_in_order)
+    voided = {e.data.event_id for e in ordered if isinstance(e.data, EventVoided)}
+    return [e for e in ordered if not isinstance(e.data, EventVoided) and e.event_id not in voided]
+
+
+def fold(events: Iterable[Event]) -> ServiceState:
+    """The state after a log of events, in any order of arrival.
+
+    An event that does not fit is kept as a conflict and changes nothing else.
+    """
+    state = ServiceState()
+    for event in live_events(events):
+        state = _take(state, event)
+    return state
+
+
+def _take(state: ServiceState, event: Event) -> ServiceState:
+    try:
+        return replace(_advance(state, event), undoable=event)
+    except CoreError as error:
+        conflict = Conflict(
+            event.event_id, error.code, error.message, event.by, event.occurred_at, event.kind, event.zone_key
+        )
+        return replace(state, conflicts=(*state.conflicts, conflict))
+
+
+def _in_order(event: Event) -> tuple[datetime, datetime, str]:
+    return event.occurred_at, event.recorded_at, event.event_id
+
+
+def check_addition(events: list[Event], new: Event, before: ServiceState | None = None) -> ServiceState:
+    """The state with one more event.
+
+    Args:
+        before: the fold of the events, if it is known.
+    Raises:
+        ConflictError: it does not fit, or would leave others unfitting.
+    """
+    before = fold(events) if before is None else before
+    if isinstance(new.data, EventVoided):
+        require(before.closed is None, "service_closed", "The service is filed; nothing can be added to it.")
+        known = {e.event_id: e for e in live_events(events)}
+        require(new.data.event_id in known, "unknown_event", "There is no such event to undo.")
+        require(
+            not (before.is_consultation_finished and isinstance(known[new.data.event_id].data, CautionAcknowledged)),
+            "later_acts_depend",
+            "The consultation was finished on this acknowledgement; undo that first.",
+        )
+    is_latest = not isinstance(new.data, EventVoided) and all(_in_order(e) < _in_order(new) for e in events)
+    after = _take(before, new) if is_latest else fold([*events, new])
+    old = {c.event_id for c in before.conflicts}
+    for conflict in after.conflicts:
+        if conflict.event_id == new.event_id:
+            raise ConflictError(conflict.code, conflict.message)
+        if conflict.event_id not in old:
+            raise ConflictError("later_acts_depend", "Later acts rest on this one; undo those first.")
+    return after
+
+
+def merge_addition(
+    events: list[Event], new: Event, *, seen: Collection[str], before: ServiceState | None = None
+) -> ServiceState:
+    """The state with one more event of a device that may not have heard of all others yet.
+
+    What fits is added. What does not fit any more, but did fit what its device knew, is two hands at once: it is kept
+    in the log, and shown as a conflict. A void is never kept so.
+
+    Args:
+        seen: ids of the events its device knew. before: the fold of the events, if it is known.
+    Raises:
+        ConflictError: it did not fit what the device knew either.
+    """
+    try:
+        return check_addition(events, new, before)
+    except ConflictError:
+        known = [e for e in events if e.event_id in seen]
+        if len(known) == len(events) or isinstance(new.data, EventVoided | ServiceClosed):
+            raise
+        check_addition(known, new)
+        return fold([*events, new])

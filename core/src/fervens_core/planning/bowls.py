@@ -1,0 +1,189 @@
+"""The mixing list: what each bowl holds, when it is mixed, how stale it gets. docs/models/mixing.md."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from enum import StrEnum
+
+import numpy as np
+
+from fervens_core.head import USUAL_LENGTH_MM, Covering, Density, Developer, Lightener, Zone
+from fervens_core.planning.mixing import MIX_PER_FOIL_G, SPARE_SHARE, Pour, blend
+
+LARGE_BOWL_G = 280.0
+"""One large bowl for a quarter of the head (common practice, no source)."""
+STALE_LIFT_LOSS_PER_MIN = 0.01
+"""[MODEL] a bowl past its life lifts one per cent less far for each minute."""
+LEFT_IN_BOWL_G = 3.0
+"""[MODEL] what stays in a bowl and on the brush."""
+_DENSITY = {Density.THIN: 0.75, Density.MEDIUM: 1.0, Density.THICK: 1.35}
+_COVERING = {Covering.OPEN_AIR: 1.15, Covering.FOIL: 1.0, Covering.FILM: 1.05}
+"""[MODEL] thicker product in the open air; a film is filled to its edges."""
+
+
+class BowlStyle(StrEnum):
+    """Small and fresh, or one large bowl; both schools exist."""
+
+    FRESH = "fresh"
+    LARGE = "large"
+
+
+def section_mix_g(zone: Zone, mix_per_foil_g: float = MIX_PER_FOIL_G) -> float:
+    """Mixed product for one section of a lane, g: by density, treated length and covering. [MODEL]
+
+    Args:
+        mix_per_foil_g: for a medium section of usual length in foil, 1 to 40 g.
+    """
+    by_length = min(max(zone.length_mm / USUAL_LENGTH_MM, 0.2), 3.0)
+    return mix_per_foil_g * _DENSITY[zone.density] * by_length * _COVERING[zone.covering]
+
+
+@dataclass(frozen=True, slots=True)
+class Fill:
+    """A lane that is filled from a bowl.
+
+    Args:
+        start_min, end_min: when; oldest_min: age of the bowl at the last section, min.
+        lift_lost_share: how much less far its last section lifts for the bowl's age, 0 to 1.
+    """
+
+    lane_key: str
+    lane_name: str
+    mass_g: float
+    start_min: float
+    end_min: float
+    oldest_min: float
+    lift_lost_share: float
+
+
+@dataclass(frozen=True, slots=True)
+class PlannedBowl:
+    """One bowl of the mixing list.
+
+    Args:
+        number: from 1 in mixing order. mix_min: when, min after the first product on hair.
+        waste_g: what is mixed and not used.
+    """
+
+    number: int
+    mix_min: float
+    volume_strength: float
+    product_g: float
+    pours: tuple[Pour, ...]
+    fills: tuple[Fill, ...]
+    waste_g: float
+    life_min: float
+
+    @property
+    def developer_g(self) -> float:
+        """All developer in the bowl, g."""
+        return sum(p.mass_g for p in self.pours)
+
+    @property
+    def total_g(self) -> float:
+        """Everything in the bowl, g."""
+        return self.product_g + self.developer_g
+
+    @property
+    def oldest_min(self) -> float:
+        """Age at its last use, min."""
+        return max(f.oldest_min for f in self.fills)
+
+
+@dataclass(frozen=True, slots=True)
+class Serving:
+    """A lane as the bowls see it."""
+
+    zone: Zone
+    volume_strength: float
+    start_min: float
+    end_min: float
+
+
+@dataclass(frozen=True, slots=True)
+class _Portion:
+    serving: Serving
+    mass_g: float
+    start_min: float
+    end_min: float
+
+
+def lift_lost_share(age_min: float, life_min: float) -> float:
+    """How much less far a bowl of some age lifts: 0 within its life, then 1 % a minute, at most half."""
+    return min(max(age_min - life_min, 0.0) * STALE_LIFT_LOSS_PER_MIN, 0.5)
+
+
+def _portions(serving: Serving, life_min: float, mix_per_foil_g: float, style: BowlStyle) -> list[_Portion]:
+    mass = serving.zone.foil_count * section_mix_g(serving.zone, mix_per_foil_g)
+    minutes = serving.end_min - serving.start_min
+    count = max(1, math.ceil(round(minutes / life_min, 6))) if style is BowlStyle.FRESH else 1
+    edges = np.linspace(serving.start_min, serving.end_min, count + 1).tolist()
+    return [_Portion(serving, mass / count, edges[i], edges[i + 1]) for i in range(count)]
+
+
+def _groups(portions: list[_Portion], style: BowlStyle, life_min: float) -> list[list[_Portion]]:
+    """Portions by bowl: those that follow each other share one while its life, or its size, allows."""
+    groups: list[list[_Portion]] = []
+    for portion in portions:
+        last = groups[-1] if groups else []
+        is_same = bool(last) and last[0].serving.volume_strength == portion.serving.volume_strength
+        if style is BowlStyle.FRESH:
+            is_room = is_same and portion.end_min - last[0].start_min <= life_min + 1e-6
+        else:
+            is_room = is_same and sum(p.mass_g for p in [*last, portion]) <= LARGE_BOWL_G
+        if is_room:
+            last.append(portion)
+        else:
+            groups.append([portion])
+    return groups
+
+
+def plan_bowls(
+    servings: tuple[Serving, ...],
+    lightener: Lightener,
+    bottles: tuple[Developer, ...],
+    *,
+    style: BowlStyle = BowlStyle.FRESH,
+    mix_per_foil_g: float = MIX_PER_FOIL_G,
+) -> tuple[PlannedBowl, ...]:
+    """The bowls for lanes in the order they are applied.
+
+    Fresh: no bowl lives longer than its label says, so a long zone takes several, and small ones share. Large: lanes
+    that follow each other with the same developer share a bowl up to 280 g, whatever its age gets to. Each holds 8 % to
+    spare.
+    """
+    ordered = sorted(servings, key=lambda s: s.start_min)
+    portions = [p for s in ordered for p in _portions(s, lightener.bowl_life_min, mix_per_foil_g, style)]
+    found = []
+    for number, group in enumerate(_groups(portions, style, lightener.bowl_life_min), start=1):
+        used = sum(p.mass_g for p in group)
+        made = used * (1.0 + SPARE_SHARE) + LEFT_IN_BOWL_G
+        product_g, developer_g = lightener.ratio.split_g(made)
+        volume = group[0].serving.volume_strength
+        mixed_at = group[0].start_min
+        fills = tuple(
+            Fill(
+                p.serving.zone.key,
+                p.serving.zone.name,
+                p.mass_g,
+                p.start_min,
+                p.end_min,
+                p.end_min - mixed_at,
+                lift_lost_share(p.end_min - mixed_at, lightener.bowl_life_min),
+            )
+            for p in group
+        )
+        found.append(
+            PlannedBowl(
+                number=number,
+                mix_min=mixed_at,
+                volume_strength=volume,
+                product_g=product_g,
+                pours=blend(volume, developer_g, bottles),
+                fills=fills,
+                waste_g=made - used,
+                life_min=lightener.bowl_life_min,
+            )
+        )
+    return tuple(found)

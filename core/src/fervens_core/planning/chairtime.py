@@ -1,0 +1,50 @@
+"""How long the client sits: from the plan and the technician's own pace. docs/models/chairtime.md."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from fervens_core.head import Density, Zone
+from fervens_core.planning.plan import Plan
+from fervens_core.planning.solver import RINSE_MIN, WAVE_BREAK_MIN
+
+CONSULTATION_MIN = 15.0
+TONE_PASTE_SHARE = 0.25
+TONE_LEAST_MIN = 4.0
+TONE_PROCESSING_MIN = 15.0
+CARE_MIN = 10.0
+_DRYING = {Density.THIN: 12.0, Density.MEDIUM: 20.0, Density.THICK: 30.0}
+"""[MODEL] minutes of a usual service; toner goes on in about a quarter of the lightener's time."""
+
+
+@dataclass(frozen=True, slots=True)
+class ChairItem:
+    """One part of the visit, min."""
+
+    name: str
+    minutes: float
+
+
+def chair_time(plan: Plan, zones: tuple[Zone, ...]) -> tuple[ChairItem, ...]:
+    """The parts of the visit in order; nothing for a plan without lanes."""
+    if not plan.zones:
+        return ()
+    application = sum(z.zone.application_min for z in plan.zones)
+    breaks = WAVE_BREAK_MIN * (len(plan.waves) - 1)
+    drying = max((_DRYING[z.density] for z in zones), default=_DRYING[Density.MEDIUM])
+    tone = max(TONE_LEAST_MIN, TONE_PASTE_SHARE * application)
+    return (
+        ChairItem("consultation and mixing", CONSULTATION_MIN),
+        ChairItem("applying", application),
+        ChairItem("rinse and tone between waves", breaks),
+        ChairItem("processing and changing zones", max(plan.finish_min - application - breaks, 0.0)),
+        ChairItem("rinse", RINSE_MIN),
+        ChairItem("tone", tone + TONE_PROCESSING_MIN),
+        ChairItem("care", CARE_MIN),
+        ChairItem("drying", drying),
+    )
+
+
+def total_min(items: tuple[ChairItem, ...]) -> float:
+    """All of it, min."""
+    return sum(i.minutes for i in items)

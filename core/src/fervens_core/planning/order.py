@@ -1,0 +1,51 @@
+"""The order of application, proposed from the trade's rules (common practice, no source). docs/models/plan.md."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from fervens_core.head import USUAL_HEAD, History, Porosity, Thickness, Zone
+
+_USUAL_PLACE = {z.key: i for i, z in enumerate(USUAL_HEAD)}
+_RESISTANT_HISTORY = {History.TINTED, History.HENNA, History.UNKNOWN}
+
+
+@dataclass(frozen=True, slots=True)
+class Placed:
+    """A zone's place in the order and why."""
+
+    key: str
+    reason: str
+
+
+def _resistance(zone: Zone) -> str | None:
+    if zone.hair.thickness is Thickness.COARSE:
+        return "coarse hair resists: first"
+    if zone.hair.porosity is Porosity.LOW:
+        return "low porosity resists: first"
+    if zone.hair.history in _RESISTANT_HISTORY:
+        return f"{zone.hair.history.value} hair resists: first"
+    return None
+
+
+def _usual_place(zone: Zone) -> int:
+    area = zone.areas[0].split("/")[0] if zone.areas else zone.key
+    return _USUAL_PLACE.get(area, len(_USUAL_PLACE))
+
+
+def propose_order(zones: tuple[Zone, ...]) -> tuple[Placed, ...]:
+    """Resistant and coarse zones first, then the usual way from the low back to the front, delicate ones last.
+
+    Within a zone, lengths go before roots and ends wait to the last; that follows from its lanes.
+    """
+
+    def rank(zone: Zone) -> tuple[int, int]:
+        return (2 if zone.is_delicate else 0 if _resistance(zone) else 1), _usual_place(zone)
+
+    return tuple(
+        Placed(
+            z.key,
+            "delicate: last and weaker" if z.is_delicate else _resistance(z) or "in the usual order, back to front",
+        )
+        for z in sorted(zones, key=rank)
+    )

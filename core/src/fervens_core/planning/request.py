@@ -1,0 +1,87 @@
+"""What a plan is asked for: zones, shelf, strands, and what the technician chose."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+from enum import StrEnum
+
+from fervens_core.base import LimitError, check_range
+from fervens_core.head import Developer, Elasticity, Lightener, Zone
+from fervens_core.lift import Strand
+from fervens_core.planning.bowls import BowlStyle
+from fervens_core.planning.mixing import MIX_PER_FOIL_G
+from fervens_core.planning.wave import VolumeStep
+
+FINISH_MAX_MIN = 900.0
+
+
+class Aim(StrEnum):
+    """What a plan is good for: weak and long, all alike, or soon done."""
+
+    GENTLE = "gentle"
+    EVEN = "even"
+    QUICK = "quick"
+
+
+@dataclass(frozen=True, slots=True)
+class PlanChoice:
+    """What a technician chose for a plan; as it stands, everything is proposed.
+
+    Args:
+        finish_mins: finish lines of the waves, min after the first product touches hair; missing ones are proposed.
+        wave_starts: zones that begin a wave; None to have waves found.
+        volumes: lane key to a developer the technician insists on, vol; still held to the lane's limit.
+        has_additive: a bond-building additive weakens the mix.
+        mix_per_foil_g: mixed product for a medium section, 1 to 40 g.
+    """
+
+    finish_mins: tuple[float, ...] = ()
+    wave_starts: tuple[str, ...] | None = None
+    volumes: dict[str, float] = field(default_factory=dict)
+    has_additive: bool = False
+    aim: Aim = Aim.EVEN
+    step: VolumeStep = VolumeStep.WHOLE
+    bowl_style: BowlStyle = BowlStyle.FRESH
+    mix_per_foil_g: float = MIX_PER_FOIL_G
+
+    def __post_init__(self) -> None:
+        if len(self.finish_mins) > 60:
+            raise LimitError("finish_mins", "at most 60 lines", len(self.finish_mins))
+        check_range("mix_per_foil_g", self.mix_per_foil_g, 1.0, 40.0, "g")
+        for minutes in self.finish_mins:
+            check_range("finish_mins", minutes, 1.0, FINISH_MAX_MIN, "min")
+        for key, volume in self.volumes.items():
+            check_range(f"volumes.{key}", volume, 0.5, 40.0, "vol")
+
+
+@dataclass(frozen=True, slots=True)
+class PlanRequest:
+    """What a plan is made from.
+
+    Args:
+        zones: as read, in order of application, keys unique; their parts become lanes.
+        lightener, bottles: from the shelf; at least one developer.
+        strands: what was tested beforehand. elasticity: as the head's stretch test had it.
+    """
+
+    zones: tuple[Zone, ...]
+    lightener: Lightener
+    bottles: tuple[Developer, ...]
+    choice: PlanChoice = PlanChoice()
+    strands: tuple[Strand, ...] = ()
+    elasticity: Elasticity = Elasticity.RETURNS
+
+    def __post_init__(self) -> None:
+        keys = [z.key for z in self.zones]
+        if len(set(keys)) != len(keys):
+            raise LimitError("zones", "zones with different keys", keys)
+        if len(keys) > 60:
+            raise LimitError("zones", "at most 60 zones", len(keys))
+        if not self.bottles:
+            raise LimitError("bottles", "at least one developer on the shelf", 0)
+        for key in self.choice.wave_starts or ():
+            if key not in keys:
+                raise LimitError("wave_starts", f"one of the zones {', '.join(keys)}", key)
+        for key in self.choice.volumes:
+            if not any(key == k or key.startswith(f"{k}.") for k in keys):
+                raise LimitError("volumes", f"one of the zones {', '.join(keys)}", key)

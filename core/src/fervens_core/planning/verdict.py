@@ -1,0 +1,226 @@
+"""The verdict of the consultation: today, in how many visits, clarify first, or not today; and why, line by line."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import StrEnum
+
+from fervens_core.colour import undertone
+from fervens_core.head import Findings, PatchState, Zone, lanes_of, patch_state
+from fervens_core.planning.chairtime import ChairItem, chair_time, total_min
+from fervens_core.planning.plan import Plan, make_plan
+from fervens_core.planning.request import PlanRequest
+from fervens_core.planning.visits import LaneVisits, head_visits, visits_needed
+from fervens_core.safety import CLEARED_TODAY, Caution, Severity
+
+UNDERTONE_LEVELS_OFF = 1.0
+SPREAD_WORTH_A_STRAND = 0.75
+"""[MODEL] levels between likely and nine-in-ten from which a strand test is worth its time."""
+
+
+class VerdictKind(StrEnum):
+    """What the consultation comes to."""
+
+    UNREAD = "unread"
+    TODAY = "today"
+    VISITS = "visits"
+    CLARIFY = "clarify"
+    NOT_TODAY = "not_today"
+
+
+class Sign(StrEnum):
+    """How a line counts: for it, with care, for more visits, against it."""
+
+    GOOD = "good"
+    CARE = "care"
+    VISITS = "visits"
+    STOP = "stop"
+
+
+@dataclass(frozen=True, slots=True)
+class VerdictLine:
+    """One reason."""
+
+    sign: Sign
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class VisitReach:
+    """What one visit can reach."""
+
+    visit: int
+    text: str
+
+
+@dataclass(frozen=True, slots=True)
+class Verdict:
+    """The verdict with its reasons.
+
+    Args:
+        visits: how many; None when six do not reach the wish or nothing can be said.
+        reach: what each visit can reach. chair: parts of today's visit. needed_min: their sum.
+    """
+
+    kind: VerdictKind
+    title: str
+    visits: int | None
+    lines: tuple[VerdictLine, ...]
+    reach: tuple[VisitReach, ...]
+    chair: tuple[ChairItem, ...]
+    needed_min: float
+
+
+def _undertone_lines(zones: tuple[Zone, ...]) -> list[VerdictLine]:
+    """Where the warmth seen belongs to another level than the one read."""
+    lines = []
+    for zone in zones:
+        seen = zone.hair.undertone
+        if seen is None:
+            continue
+        levels = [n for n in range(1, 11) if undertone(float(n)) == seen]
+        nearest = min(levels, key=lambda n: abs(n - zone.hair.start_level))
+        if abs(nearest - zone.hair.start_level) >= UNDERTONE_LEVELS_OFF:
+            text = (
+                f"{zone.name}: read {zone.hair.start_level:g}, but {seen} is what a {nearest} shows: read again, dry."
+            )
+            lines.append(VerdictLine(Sign.CARE, text))
+    return lines
+
+
+def _reach(lanes: tuple[LaneVisits, ...], visits: int | None) -> tuple[VisitReach, ...]:
+    """For each visit the levels it leaves, lanes with like results together."""
+    count = visits or max((len(x.levels) for x in lanes), default=0)
+    found = []
+    for visit in range(1, count + 1):
+        by_level: dict[float, list[str]] = {}
+        for x in lanes:
+            level = round(x.levels[min(visit, len(x.levels)) - 1] * 2.0) / 2.0
+            by_level.setdefault(level, []).append(x.zone.name)
+        parts = []
+        for level, names in sorted(by_level.items()):
+            who = "all" if len(by_level) == 1 else ", ".join(names) if len(names) <= 3 else f"{len(names)} zones"
+            parts.append(f"{who} to {level:g}")
+        found.append(VisitReach(visit, "; ".join(parts)))
+    return tuple(found)
+
+
+def _visit_lines(lanes: tuple[LaneVisits, ...], visits: int | None) -> list[VerdictLine]:
+    hardest = max(lanes, key=lambda x: (x.visits or 99, x.zone.target_level - x.levels[0]))
+    name = hardest.zone.name
+    path = f"{hardest.zone.hair.start_level:g} to {hardest.zone.target_level:g}"
+    if visits is None:
+        text = (
+            f"{name}, {path}: stays near {hardest.levels[-1]:.1f} after {len(hardest.levels)} visits. Lower the wish."
+        )
+        return [VerdictLine(Sign.VISITS, text)]
+    if visits > 1:
+        text = f"{name}, {path}: about {hardest.levels[0]:.1f} today, the wish on visit {hardest.visits}."
+        return [VerdictLine(Sign.VISITS, text)]
+    lines = [VerdictLine(Sign.GOOD, "Every zone can reach its level in one application inside the label's time.")]
+    unsure = max(lanes, key=lambda x: x.levels[0] - x.sure_level)
+    if unsure.levels[0] - unsure.sure_level >= SPREAD_WORTH_A_STRAND:
+        text = (
+            f"{unsure.zone.name}: promise {unsure.sure_level:.1f}, hope for {unsure.levels[0]:.1f}. "
+            "A strand test narrows this."
+        )
+        lines.append(VerdictLine(Sign.CARE, text))
+    return lines
+
+
+def _time_line(needed: float, findings: Findings) -> VerdictLine | None:
+    limits = [
+        (minutes, what)
+        for minutes, what in ((findings.time_min, "the client has"), (findings.booked_min, "is booked"))
+        if minutes is not None
+    ]
+    if not limits:
+        return VerdictLine(Sign.GOOD, f"About {needed:.0f} min in the chair.")
+    least, what = min(limits)
+    if needed > least:
+        text = f"About {needed:.0f} min in the chair, {least:.0f} min {what}: fewer zones, more time, or two visits."
+        return VerdictLine(Sign.VISITS, text)
+    return VerdictLine(Sign.GOOD, f"About {needed:.0f} min in the chair; {least:.0f} min {what}.")
+
+
+_REACHING = (VerdictKind.VISITS, VerdictKind.TODAY)
+_TITLES = {
+    VerdictKind.UNREAD: "Read the head",
+    VerdictKind.TODAY: "Go today",
+    VerdictKind.CLARIFY: "Clarify first",
+    VerdictKind.NOT_TODAY: "Not today",
+}
+
+
+def make_verdict(
+    findings: Findings, zones: tuple[Zone, ...], cautions: tuple[Caution, ...], request: PlanRequest | None
+) -> Verdict:
+    """The verdict on a head.
+
+    Args:
+        cautions: the consultation's. request: how it would be planned; None while the shelf is empty.
+    """
+    blocks = [c for c in cautions if c.severity is Severity.BLOCK]
+    lines = [VerdictLine(Sign.STOP, f"{c.title}. {c.advice}") for c in blocks]
+    has_lanes = bool(lanes_of(zones))
+    plan: Plan | None = None
+    lanes: tuple[LaneVisits, ...] = ()
+    chair: tuple[ChairItem, ...] = ()
+    visits: int | None = 0
+    if has_lanes and request is not None:
+        plan = make_plan(request)
+        lanes = head_visits(request)
+        visits = visits_needed(lanes)
+        lines += _visit_lines(lanes, visits)
+        lines += [VerdictLine(Sign.VISITS, f"{x.zone.name}: {x.reason}") for x in plan.left_out]
+        chair = chair_time(plan, zones)
+    needed = total_min(chair)
+    time_line = _time_line(needed, findings) if chair else None
+    lines += [time_line] if time_line else []
+    lines += _undertone_lines(zones)
+    if has_lanes:
+        state = patch_state(findings.patch_test, findings.patch_test_age_h)
+        if state is not PatchState.CLEAR:
+            lines.append(VerdictLine(Sign.CARE, "No clear patch test: only a non-oxidative toner today."))
+    if has_lanes and request is None:
+        lines.append(VerdictLine(Sign.CARE, "The shelf has no lightener or no developer: nothing can be planned."))
+    kind = _kind(zones, blocks, has_lanes, visits, time_line)
+    is_for_time = False
+    if kind is VerdictKind.VISITS:
+        is_for_time = visits == 1
+        visits = max(visits, 2) if visits is not None else None
+        title = (
+            "Not in six visits"
+            if visits is None
+            else "More time, or two visits"
+            if is_for_time
+            else f"Go in {visits} visits"
+        )
+    else:
+        title = _TITLES[kind]
+    if kind in (VerdictKind.NOT_TODAY, VerdictKind.CLARIFY):
+        chair, needed = (), 0.0
+    if kind is VerdictKind.UNREAD and zones:
+        lines.append(VerdictLine(Sign.CARE, "No zone has anything to lift: set a lighter level, or go on to the tone."))
+    return Verdict(
+        kind=kind,
+        title=title,
+        visits=visits,
+        lines=tuple(lines),
+        reach=() if is_for_time or kind not in _REACHING else _reach(lanes, visits),
+        chair=chair,
+        needed_min=needed,
+    )
+
+
+def _kind(
+    zones: tuple[Zone, ...], blocks: list[Caution], has_lanes: bool, visits: int | None, time_line: VerdictLine | None
+) -> VerdictKind:
+    if any(c.code not in CLEARED_TODAY for c in blocks):
+        return VerdictKind.NOT_TODAY
+    if blocks:
+        return VerdictKind.CLARIFY
+    if not has_lanes:
+        return VerdictKind.UNREAD
+    is_long = time_line is not None and time_line.sign is Sign.VISITS
+    return VerdictKind.VISITS if visits is None or visits > 1 or is_long else VerdictKind.TODAY

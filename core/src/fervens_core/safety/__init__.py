@@ -1,0 +1,23 @@
+"""What blocks the work, what must be acknowledged, how strong a developer may be, and what stops."""
+
+from fervens_core.safety.cautions import (
+    CLEARED_TODAY,
+    ONE_VISIT_WHITE_FROM_LEVEL,
+    WHITE_FROM_LEVEL,
+    Caution,
+    Severity,
+    lightening_cautions,
+    strongest_volume,
+    toner_block,
+)
+
+__all__ = [
+    "CLEARED_TODAY",
+    "ONE_VISIT_WHITE_FROM_LEVEL",
+    "WHITE_FROM_LEVEL",
+    "Caution",
+    "Severity",
+    "lightening_cautions",
+    "strongest_volume",
+    "toner_block",
+]

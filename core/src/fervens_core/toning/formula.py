@@ -1,0 +1,262 @@
+"""A toner formula, one shade or two mixed, over what a zone has become. docs/models/toner.md."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from fervens_core.base import Floats, LimitError, check_level, check_range
+from fervens_core.colour import absorption_to_lab, brighten, hair_absorption, undertone
+from fervens_core.head import DyeFamily, DyeHue, Porosity, TonerShade
+from fervens_core.toning.dyes import DYE_AT_LEVEL_10, DYE_RATIO_PER_LEVEL, UPTAKE, deposit, dye_absorption
+
+BRIGHTEN_LEVELS_PER_VOL = 0.05
+BRIGHTEN_TAU_MIN = 10.0
+"""[MODEL] an oxidative toner's developer takes a little pigment too: half a level with 10 vol, in the end."""
+REST_AT_FULL = 0.09
+"""[MODEL] dye in a strong rest of an old direct dye, or of ash from shampoo, in the unit of the dye bands."""
+WARMTH_LEVELS = 1.5
+"""[MODEL] hair read as one step warmer or cooler than the scale looks as if lifted from so many levels deeper."""
+SHARES = (0.25, 0.5, 0.75)
+"""Shares by weight in which two shades are mixed: 1:3, 1:1, 3:1."""
+_REST: dict[DyeHue, DyeFamily] = {
+    DyeHue.RED: DyeFamily.RED,
+    DyeHue.PINK: DyeFamily.RED,
+    DyeHue.ORANGE: DyeFamily.ORANGE,
+    DyeHue.YELLOW: DyeFamily.YELLOW,
+    DyeHue.GREEN: DyeFamily.GREEN,
+    DyeHue.BLUE: DyeFamily.BLUE,
+    DyeHue.VIOLET: DyeFamily.VIOLET,
+}
+
+
+@dataclass(frozen=True, slots=True)
+class Result:
+    """What a zone has become, as it is read after the rinse.
+
+    Args:
+        key, name: of the lane. start_level: before the lightening. level: now, at or above it, 1 to 10.
+        porosity: as read before; uptake_factor: how much more dye it takes than that, 0.3 to 3 (a probe, a strand).
+        warmth: -1 cooler than the scale's swatch, 0 like it, 1 warmer.
+        rest, rest_amount: hue of an old dye or of ash that is left, and how much, 0 to 1.
+        grams: mixed toner it needs, g.
+    """
+
+    key: str
+    name: str
+    start_level: float
+    level: float
+    porosity: Porosity = Porosity.NORMAL
+    uptake_factor: float = 1.0
+    warmth: float = 0.0
+    rest: DyeHue | None = None
+    rest_amount: float = 0.0
+    grams: float = 30.0
+
+    def __post_init__(self) -> None:
+        check_level("start_level", self.start_level)
+        check_level("level", self.level)
+        if self.level < self.start_level:
+            raise LimitError("level", f"at or above the start level {self.start_level:g}", self.level)
+        check_range("uptake_factor", self.uptake_factor, 0.3, 3.0)
+        check_range("warmth", self.warmth, -1.0, 1.0)
+        check_range("rest_amount", self.rest_amount, 0.0, 1.0)
+        check_range("grams", self.grams, 0.5, 2000.0, "g")
+
+    @property
+    def absorption(self) -> Floats:
+        """Absorption spectrum of the hair as it stands, shape (81,)."""
+        start = float(np.clip(self.start_level - WARMTH_LEVELS * self.warmth, 1.0, self.level))
+        hair = hair_absorption(start, np.array(self.level))
+        return hair if self.rest is None else hair + rest_absorption(self.rest, self.rest_amount)
+
+    @property
+    def lab(self) -> Floats:
+        """Its colour, CIELAB (3,)."""
+        return absorption_to_lab(self.absorption)
+
+    @property
+    def undertone(self) -> str:
+        """The name of the warmth that shows."""
+        return undertone(self.level)
+
+    @property
+    def kind(self) -> tuple[float, Porosity, float, float, str, float]:
+        """What makes a result its own: zones alike in this get one bowl."""
+        rest = self.rest.value if self.rest and self.rest_amount else ""
+        half = round(self.level * 2) / 2
+        factor = round(float(np.log2(self.uptake_factor)) * 2) / 2
+        return half, self.porosity, factor, self.warmth, rest, self.rest_amount
+
+
+def rest_absorption(hue: DyeHue, amount: float) -> Floats:
+    """Absorption, shape (81,), of a rest of dye of a hue; amount 0 to 1."""
+    rest: Floats = REST_AT_FULL * amount * dye_absorption(_REST[hue])
+    return rest
+
+
+@dataclass(frozen=True, slots=True)
+class Formula:
+    """One shade, or two mixed.
+
+    Args:
+        shades: one or two. shares: by weight of product, summing to 1.
+        parts: developer parts to one; None for the labels' own.
+    """
+
+    shades: tuple[TonerShade, ...]
+    shares: tuple[float, ...] = (1.0,)
+    parts: float | None = None
+
+    def __post_init__(self) -> None:
+        if not 1 <= len(self.shades) <= 2:
+            raise LimitError("shades", "one shade or two", len(self.shades))
+        if len(self.shares) != len(self.shades):
+            raise LimitError("shares", f"{len(self.shades)} values, one for each shade", len(self.shares))
+        for share in self.shares:
+            check_range("shares", share, 0.01, 1.0)
+        if abs(sum(self.shares) - 1.0) > 0.005:
+            raise LimitError("shares", "values that sum to 1", round(sum(self.shares), 4))
+        if len({s.is_oxidative for s in self.shades}) > 1:
+            raise LimitError("shades", "both oxidative, or neither", " + ".join(s.name for s in self.shades))
+        if self.parts is not None and not self.is_oxidative:
+            raise LimitError("parts", "nothing for a pigment wash: it never goes on with peroxide", self.parts)
+        if self.parts is not None:
+            check_range("parts", self.parts, 0.5, 4.0)
+        if self.label_min_min > self.label_max_min:
+            names = " and ".join(s.name for s in self.shades)
+            raise LimitError("shades", f"times that both labels allow ({names})", self.label_max_min)
+
+    @property
+    def key(self) -> str:
+        """A key of its own: the shades' keys and shares."""
+        pairs = zip(self.shades, self.shares, strict=True)
+        plain = "+".join(f"{s.key}*{share:g}" if len(self.shades) > 1 else s.key for s, share in pairs)
+        return plain if self.parts is None else f"{plain}@{self.parts:g}"
+
+    @property
+    def name(self) -> str:
+        """Names of the shades, in parts when two."""
+        if len(self.shades) == 1:
+            return self.shades[0].name
+        first, second = (round(s / min(self.shares)) for s in self.shares)
+        return f"{self.shades[0].name} + {self.shades[1].name} {first}:{second}"
+
+    @property
+    def developer_parts(self) -> float:
+        """Developer parts to one of product; 0 for a pigment wash."""
+        if self.parts is not None:
+            return self.parts
+        pairs = zip(self.shades, self.shares, strict=True)
+        return sum(s.ratio.developer_parts * x for s, x in pairs if s.ratio is not None)
+
+    @property
+    def developer_volume(self) -> float | None:
+        """The weakest developer of its shades, vol; None for a pigment wash."""
+        return min((s.developer_volume for s in self.shades if s.developer_volume is not None), default=None)
+
+    @property
+    def dye_share(self) -> float:
+        """Dye in the mix beside one mixed 1:1; a wash as it comes out of its bottle counts as that. [MODEL]"""
+        return 2.0 / (1.0 + self.developer_parts) if self.is_oxidative else 1.0
+
+    @property
+    def label_max_min(self) -> float:
+        """The longest time all its labels allow, min."""
+        return min(s.label_max_min for s in self.shades)
+
+    @property
+    def label_min_min(self) -> float:
+        """The shortest time all its labels allow, min."""
+        return max(s.label_min_min for s in self.shades)
+
+    @property
+    def is_oxidative(self) -> bool:
+        """Whether it is an oxidative dye."""
+        return self.shades[0].is_oxidative
+
+    @property
+    def level(self) -> float:
+        """Depth it is meant for."""
+        return sum(s.level * x for s, x in zip(self.shades, self.shares, strict=True))
+
+    @property
+    def brighten_levels(self) -> float:
+        """Levels its developer takes out in the end."""
+        return BRIGHTEN_LEVELS_PER_VOL * (self.developer_volume or 0.0)
+
+    @property
+    def absorption(self) -> Floats:
+        """Absorption, shape (81,), it adds to normal hair when it has taken fully."""
+        parts = [share * _full(shade) for shade, share in zip(self.shades, self.shares, strict=True)]
+        whole: Floats = self.dye_share * np.sum(parts, axis=0)
+        return whole
+
+    def split_g(self, mixed_g: float) -> tuple[tuple[float, ...], float]:
+        """Grams of each shade, and of developer, in so much mixed toner."""
+        total = check_range("mixed_g", mixed_g, 0.1, 2000.0, "g")
+        product = total / (1.0 + self.developer_parts)
+        return tuple(product * share for share in self.shares), total - product
+
+
+def toned_absorption(result: Result, formula: Formula, minutes: Floats | float, more: float = 1.0) -> Floats:
+    """Absorption of a zone with a formula on for some minutes.
+
+    Args:
+        minutes: 0 or more, any shape (...). more: uptake beside what is expected of the zone.
+    Returns:
+        shape (..., 81).
+    """
+    time = np.maximum(np.asarray(minutes, dtype=float), 0.0)
+    taken = deposit(time, result.porosity) * (result.uptake_factor * more)
+    gone = formula.brighten_levels * -np.expm1(-time / BRIGHTEN_TAU_MIN)
+    whole: Floats = brighten(result.absorption, gone) + taken[..., None] * formula.absorption
+    return whole
+
+
+def toned_lab(result: Result, formula: Formula, minutes: Floats | float, more: float = 1.0) -> Floats:
+    """CIELAB of a zone with a formula on for some minutes, shape (..., 3)."""
+    return absorption_to_lab(toned_absorption(result, formula, minutes, more))
+
+
+def whole_minutes(formula: Formula) -> Floats:
+    """Whole minutes its labels allow, from the shortest to the longest time."""
+    return np.arange(np.ceil(formula.label_min_min), np.floor(formula.label_max_min) + 0.5)
+
+
+def all_formulas(shades: tuple[TonerShade, ...]) -> tuple[Formula, ...]:
+    """Every shade alone, then every two of a kind (oxidative or not) in the usual shares."""
+    found = [Formula((s,)) for s in shades]
+    for i, one in enumerate(shades):
+        for two in shades[i + 1 :]:
+            fits = max(one.label_min_min, two.label_min_min) <= min(one.label_max_min, two.label_max_min)
+            if one.is_oxidative is two.is_oxidative and fits:
+                found += [Formula((one, two), (share, 1.0 - share)) for share in SHARES]
+    return tuple(found)
+
+
+def formula_absorptions(formulas: Sequence[Formula]) -> Floats:
+    """Absorption spectra of many formulas at once, shape (n, 81), each as `Formula.absorption` has it."""
+    shades = list({s.key: s for f in formulas for s in f.shades}.values())
+    places = {s.key: i for i, s in enumerate(shades)}
+    full = np.array([_full(s) for s in shades])
+    shares = np.zeros((len(formulas), len(shades)))
+    for row, formula in enumerate(formulas):
+        for shade, share in zip(formula.shades, formula.shares, strict=True):
+            shares[row, places[shade.key]] = share * formula.dye_share
+    whole: Floats = shares @ full
+    return whole
+
+
+def _full(shade: TonerShade) -> Floats:
+    """Absorption of a shade undiluted, shape (81,)."""
+    amount = DYE_AT_LEVEL_10 * DYE_RATIO_PER_LEVEL ** (10.0 - shade.level)
+    mixed: Floats = amount * np.sum([part * dye_absorption(family) for family, part in shade.dyes], axis=0)
+    return mixed
+
+
+def time_constant_min(porosity: Porosity) -> float:
+    """Time constant of the deposit, min."""
+    return UPTAKE[porosity][1]

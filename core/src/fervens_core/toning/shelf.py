@@ -1,0 +1,193 @@
+"""A shelf's formulas laid out for the search, and the search's two passes over one zone. docs/models/tonematch.md."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+import numpy.typing as npt
+
+from fervens_core.base import AnyFloats, Floats, LimitError
+from fervens_core.colour import (
+    ALBEDO_FACTOR,
+    SURFACE_REFLECTION,
+    XYZ_WEIGHTS,
+    absorption_to_lab,
+    brighten,
+    delta_e_2000,
+    xyz_to_lab,
+)
+from fervens_core.toning.dyes import deposit
+from fervens_core.toning.fit import (
+    DEEP_SHADE_PENALTY,
+    MIX_PENALTY,
+    SHORT_TIME_MIN,
+    SHORT_TIME_PENALTY,
+    TOO_DARK_COST,
+    Match,
+    most_lost_l,
+)
+from fervens_core.toning.formula import BRIGHTEN_TAU_MIN, Formula, Result, formula_absorptions, time_constant_min
+
+COARSE = 2
+"""The first pass looks at every second wavelength: each 10 nm."""
+BLOCK = 1024
+"""Formulas worked on at once: what they need stays in the processor's cache."""
+_NODES = 4
+MARGIN = 0.4
+"""How far the first pass may be off, in CIEDE2000 units a zone; measured at under 0.3, see docs/models/tonematch.md."""
+Singles = AnyFloats
+"""Single precision, for the first pass."""
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class ToneShelf:
+    """Every formula of a shelf, laid out for the search; made once for a shelf.
+
+    Args:
+        formulas: in the order of how much their developer brightens. absorption: (f, 81), and every second
+        wavelength of it in single precision. classes: (levels brightened, first, last) of formulas alike in that.
+        minutes: every whole minute of any label, (m,). off: infinite where a label does not allow it, else 0, (f, m).
+    """
+
+    formulas: tuple[Formula, ...]
+    absorption: Floats
+    coarse: Singles
+    classes: tuple[tuple[float, int, int], ...]
+    level: Singles
+    mix_cost: Singles
+    minutes: Singles
+    off: Singles
+
+
+def lay_out(formulas: Sequence[Formula]) -> ToneShelf:
+    """A shelf's formulas laid out for the search. Raises LimitError when there is none."""
+    if not formulas:
+        raise LimitError("formulas", "at least one that may go on this person", 0)
+    ordered = sorted(formulas, key=lambda f: f.brighten_levels)
+    levels = np.array([f.brighten_levels for f in ordered])
+    firsts = [0, *(np.flatnonzero(np.diff(levels)) + 1).tolist()]
+    lasts = [*firsts[1:], len(ordered)]
+    absorption = formula_absorptions(ordered)
+    begins = np.array([np.ceil(f.label_min_min) for f in ordered])
+    ends = np.array([np.floor(f.label_max_min) for f in ordered])
+    minutes = np.arange(begins.min(), ends.max() + 0.5)
+    is_off = (minutes > ends[:, None]) | (minutes < begins[:, None])
+    return ToneShelf(
+        formulas=tuple(ordered),
+        absorption=absorption,
+        coarse=np.ascontiguousarray(absorption[:, ::COARSE], dtype=np.float32),
+        classes=tuple((float(levels[a]), a, b) for a, b in zip(firsts, lasts, strict=True)),
+        level=np.array([f.level for f in ordered], dtype=np.float32),
+        mix_cost=np.array([MIX_PENALTY * (len(f.shades) - 1) for f in ordered], dtype=np.float32),
+        minutes=minutes.astype(np.float32),
+        off=np.where(is_off, np.inf, 0.0).astype(np.float32),
+    )
+
+
+_COARSE = (XYZ_WEIGHTS[::COARSE] / XYZ_WEIGHTS[::COARSE].sum(axis=0) * (1.0 - SURFACE_REFLECTION)).astype(np.float32)
+
+
+@dataclass(frozen=True, slots=True, eq=False)
+class Sketch:
+    """A zone under every formula at four times: colours (f, 4, 3), and how to carry them to whole minutes."""
+
+    labs: Singles
+    lagrange: Singles
+
+
+def sketch(result: Result, shelf: ToneShelf) -> Sketch:
+    tau = time_constant_min(result.porosity)
+    minutes = shelf.minutes.astype(float)
+    taken_at = -np.expm1(-minutes / tau)
+    x = np.linspace(taken_at[0], taken_at[-1], _NODES)
+    times = -tau * np.log1p(-np.minimum(x, 1.0 - 1e-9))
+    taken = (deposit(times, result.porosity) * result.uptake_factor).astype(np.float32)
+    labs = np.empty((len(shelf.formulas), _NODES, 3), dtype=np.float32)
+    for levels, first, last in shelf.classes:
+        gone = levels * -np.expm1(-times / BRIGHTEN_TAU_MIN)
+        hair = brighten(result.absorption, gone)[:, ::COARSE].astype(np.float32)
+        for begin in range(first, last, BLOCK):
+            some = slice(begin, min(begin + BLOCK, last))
+            buffer = shelf.coarse[some, None, :] * taken[None, :, None]
+            buffer += hair
+            np.sqrt(buffer, out=buffer)
+            buffer *= np.float32(-ALBEDO_FACTOR)
+            np.exp(buffer, out=buffer)
+            xyz = buffer.reshape(-1, buffer.shape[-1]) @ _COARSE + np.float32(SURFACE_REFLECTION)
+            labs[some] = xyz_to_lab(xyz).reshape(-1, _NODES, 3)
+    return Sketch(labs, _lagrange(x, taken_at))
+
+
+def first_pass(result: Result, shelf: ToneShelf, sketched: Sketch, wanted: Floats) -> Singles:
+    """About the cost of each formula at each whole minute on a zone, shape (f, m)."""
+    costs = (delta_e_2000(sketched.labs, wanted.astype(np.float32)) ** 2) @ sketched.lagrange
+    np.sqrt(np.maximum(costs, 0.0, out=costs), out=costs)
+    lost = np.float32(result.lab[0]) - np.ascontiguousarray(sketched.labs[..., 0]) @ sketched.lagrange
+    costs += np.float32(SHORT_TIME_PENALTY) * np.maximum(np.float32(0.0), SHORT_TIME_MIN - shelf.minutes)
+    costs += np.where(lost > np.float32(most_lost_l(result, wanted)), np.float32(TOO_DARK_COST) + lost, np.float32(0.0))
+    costs += shelf.off
+    deep = np.float32(DEEP_SHADE_PENALTY) * np.maximum(np.float32(0.0), result.level - shelf.level - 0.5)
+    costs += (deep + shelf.mix_cost)[:, None]
+    found: Singles = costs
+    return found
+
+
+def _lagrange(nodes: Floats, at: Floats) -> Singles:
+    """Weights (n, m) that carry values at nodes over to other places by the polynomial through them."""
+    rows = []
+    for i, own in enumerate(nodes):
+        others = np.delete(nodes, i)
+        rows.append(np.prod([(at - o) / (own - o) for o in others], axis=0))
+    return np.array(rows, dtype=np.float32)
+
+
+def _worth_a_look(first: Singles) -> npt.NDArray[np.bool_]:
+    """Minutes that can be a formula's best, by the first pass (n, m) and how far it may be off, and those beside."""
+    least = first.min(axis=1, keepdims=True)
+    near: npt.NDArray[np.bool_] = first <= least + (2.0 * MARGIN + 0.1 * least)
+    near[:, 1:] |= near[:, :-1]
+    near[:, :-1] |= near[:, 1:]
+    return near
+
+
+def exact(result: Result, shelf: ToneShelf, places: Sequence[int], wanted: Floats, first: Singles) -> list[Match]:
+    """The match of some formulas of a shelf on one zone; each as `match` has it.
+
+    Args:
+        first: the first pass of this zone, (f, m).
+    """
+    minutes = shelf.minutes.astype(float)
+    some = np.asarray(places)
+    of_class = np.searchsorted([end for _, _, end in shelf.classes], some, side="right")
+    levels = np.array([brightened for brightened, _, _ in shelf.classes])
+    hair = brighten(result.absorption, levels[:, None] * -np.expm1(-minutes / BRIGHTEN_TAU_MIN))
+    rows, at = np.nonzero(_worth_a_look(first[some]))
+    time = minutes[at]
+    taken = deposit(time, result.porosity) * result.uptake_factor
+    whole = hair[of_class[rows], at] + taken[:, None] * shelf.absorption[some[rows]]
+    labs = absorption_to_lab(whole)
+    away = delta_e_2000(labs, wanted)
+    lost = float(result.lab[0]) - labs[:, 0]
+    is_dark = lost > most_lost_l(result, wanted)
+    own = DEEP_SHADE_PENALTY * np.maximum(0.0, result.level - shelf.level[some] - 0.5) + shelf.mix_cost[some]
+    costs = away + SHORT_TIME_PENALTY * np.maximum(0.0, SHORT_TIME_MIN - time) + own[rows]
+    costs = np.where(is_dark, costs + TOO_DARK_COST + lost, costs) + shelf.off[some[rows], at]
+    firsts = np.flatnonzero(np.diff(rows, prepend=-1))
+    found = []
+    for place, begin, end in zip(places, firsts, [*firsts[1:], rows.size], strict=True):
+        best = begin + int(costs[begin:end].argmin())
+        lab = labs[best]
+        found.append(
+            Match(
+                formula=shelf.formulas[place],
+                minutes=float(time[best]),
+                lab=(float(lab[0]), float(lab[1]), float(lab[2])),
+                delta_e=float(away[best]),
+                depth_lost_l=float(lost[best]),
+                cost=float(costs[best]),
+                is_too_dark=bool(is_dark[best]),
+            )
+        )
+    return found
