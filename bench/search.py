@@ -114,7 +114,7 @@ def measure() -> None:
     from django.test import Client as Browser
 
     from apps.clients.models import Client
-    from apps.services.finding import search
+    from apps.services.day.finding import search
     from apps.studio.models import Membership, Studio
 
     studio = Studio.objects.create(name="Bench")

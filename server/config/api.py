@@ -19,10 +19,13 @@ from apps.common.problems import problem
 from apps.records.api import router as records_router
 from apps.records.studio_api import router as whole_router
 from apps.records.trail_api import router as trail_router
-from apps.services.api import router as services_router
-from apps.services.comingback_api import router as comingback_router
-from apps.services.exchange_api import router as exchange_router
-from apps.services.plan_api import router as plan_router
+from apps.services.chair.api import router as chair_router
+from apps.services.consultation.api import router as consultation_router
+from apps.services.day.api import router as day_router
+from apps.services.exchange.api import router as exchange_router
+from apps.services.plan.api import router as plan_router
+from apps.services.tone.api import router as tone_router
+from apps.services.visits.api import router as visits_router
 from apps.shelf.api import router as shelf_router
 from apps.studio.api import router as studio_router
 from apps.studio.auth import member_auth
@@ -35,10 +38,13 @@ api.add_router("", studio_router)
 api.add_router("", clients_router)
 api.add_router("", shelf_router)
 api.add_router("", exchange_router)
-api.add_router("", services_router)
+api.add_router("", day_router)
+api.add_router("", consultation_router)
 api.add_router("", plan_router)
+api.add_router("", chair_router)
+api.add_router("", tone_router)
 api.add_router("", records_router)
-api.add_router("", comingback_router)
+api.add_router("", visits_router)
 api.add_router("", people_router)
 api.add_router("", whole_router)
 api.add_router("", trail_router)

@@ -3,7 +3,7 @@
 from django.contrib import admin
 from django.urls import path, re_path
 
-from apps.services.stream import stream
+from apps.services.chair.stream import stream
 from config.api import api
 from config.page import page, service_worker
 

@@ -7,7 +7,7 @@ from django.db import OperationalError
 from django.utils import timezone
 from playwright.sync_api import expect
 
-from apps.services import actions
+from apps.services import acts
 from apps.services.models import Service, ServiceEvent
 
 from .conftest import open_service
@@ -102,7 +102,7 @@ def test_without_the_line_the_board_runs_on_and_nothing_is_lost_through_a_reload
     wait_until_kept(page, '"queryKey":["board"', '"queryKey":["palette",4]', '"member_name":"Maren Okoye"')
     before = timezone.now() - dt.timedelta(seconds=1)  # a device's clock is the server's to within the way there
     # a new page may send before the browser has cut it off: the server takes nothing either
-    monkeypatch.setattr(actions, "record_event", away)
+    monkeypatch.setattr(acts, "record_event", away)
     page.context.set_offline(True)
     expect(page.get_by_text("No line to the server")).to_be_visible()
     page.get_by_role("region", name="Next").get_by_role("button").last.click()

@@ -5,7 +5,7 @@ import re
 from django.utils import timezone
 from playwright.sync_api import expect
 
-from apps.services import queries
+from apps.services import loading
 from apps.services.models import Service
 from apps.shelf.queries import toners
 from fervens_core.basin import read_zones
@@ -19,8 +19,8 @@ from .test_walk import pick_level
 
 def least_spread_of_any_single_formula(name):
     """How near to one another any one formula of the shelf would leave the zones of a client's head."""
-    row = queries.with_parts(Service.objects.filter(client__name=name)).get()
-    there = queries.chair(queries.load(row), timezone.now())
+    row = loading.with_parts(Service.objects.filter(client__name=name)).get()
+    there = loading.chair(loading.load(row), timezone.now())
     reads = read_zones(there)
     wished = wish_of(there, reads, Tone(row.tone)).wanted
     found = []

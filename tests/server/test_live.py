@@ -130,8 +130,8 @@ def test_nothing_is_told_of_what_is_refused(on_stream, owner):
 
 
 def test_a_stream_ends_with_its_session(on_stream, owner, monkeypatch):
-    monkeypatch.setattr("apps.services.stream.PING_S", 0.2)
-    monkeypatch.setattr("apps.services.stream.CHECK_S", (0.0, 0.1))
+    monkeypatch.setattr("apps.services.chair.stream.PING_S", 0.2)
+    monkeypatch.setattr("apps.services.chair.stream.CHECK_S", (0.0, 0.1))
     here = on_stream(owner).ready()
     here.next("ping")
     owner.browser.logout()
@@ -139,8 +139,8 @@ def test_a_stream_ends_with_its_session(on_stream, owner, monkeypatch):
 
 
 def test_a_suspended_member_hears_nothing_more(on_stream, owner, assistant, monkeypatch):
-    monkeypatch.setattr("apps.services.stream.CHECK_S", (0.0, 0.1))
-    monkeypatch.setattr("apps.services.stream.PING_S", 0.2)
+    monkeypatch.setattr("apps.services.chair.stream.CHECK_S", (0.0, 0.1))
+    monkeypatch.setattr("apps.services.chair.stream.PING_S", 0.2)
     stream = on_stream(assistant)
     stream.next("hello")
     theirs = next(m for m in owner.get("/members") if m["role"] == "assistant")

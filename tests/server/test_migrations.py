@@ -5,6 +5,8 @@ from django.db import connection
 from django.db.migrations.executor import MigrationExecutor
 from django.utils import timezone
 
+from apps.services import adapters, loading
+
 OLD_ZONE = {
     "key": "crown",
     "name": "Crown",
@@ -49,13 +51,12 @@ def test_zones_lines_and_own_developers_of_version_1_are_kept(executor):
 
     fresh = MigrationExecutor(connection)
     fresh.migrate(fresh.loader.graph.leaf_nodes())
-    from apps.services import queries
     from apps.services.models import Service
 
-    loaded = queries.load(queries.with_parts(Service.objects.filter(pk=service.pk)).get())
+    loaded = loading.load(loading.with_parts(Service.objects.filter(pk=service.pk)).get())
     first, second = loaded.zones
     assert (first.key, first.hair.start_level, first.hair.history, first.covering) == ("crown", 4.5, "tinted", "film")
     assert (first.is_delicate, first.foil_count, first.pace_min_per_foil) == (True, 7, 1.3)
     assert second.name == "Top"
-    choice = queries.choice_value(loaded.row, ["crown", "top"])
+    choice = adapters.choice_value(loaded.row, ["crown", "top"])
     assert (choice.finish_mins, choice.volumes, choice.has_additive) == ((52.0,), {"crown": 25.0}, True)

@@ -8,7 +8,7 @@ from django.db import transaction
 from django.shortcuts import get_object_or_404
 from django.utils import timezone
 
-from apps.services import queries
+from apps.services import loading
 from apps.services.models import Addendum
 from apps.studio.actions import audit
 from apps.studio.models import Membership
@@ -22,7 +22,7 @@ TEXT_MAX = 2000
 @transaction.atomic
 def add_addendum(member: Membership, service_id: UUID, text: str) -> Addendum:
     """Add to a filed service. Raises ConflictError before it is filed, LimitError for an empty or long text."""
-    service = get_object_or_404(queries.of_studio(member).select_for_update(), pk=service_id)
+    service = get_object_or_404(loading.of_studio(member).select_for_update(), pk=service_id)
     if service.step != Step.RECORD.value:
         raise ConflictError("not_filed", "The record is still open: write it there; additions come after filing.")
     said = text.strip()

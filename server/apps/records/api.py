@@ -14,8 +14,11 @@ from pydantic import Field
 from apps.common.problems import ERRORS, Problem
 from apps.records import addenda, calendar, documents, photos, tables
 from apps.records.record import RecordOut, record_of
-from apps.services import comingback, present, queries
-from apps.services.schemas import CsvOut, ServiceOut
+from apps.services import loading
+from apps.services.consultation import present as consultation_present
+from apps.services.consultation.schemas import ServiceOut
+from apps.services.exchange.schemas import CsvOut
+from apps.services.visits import actions as visits
 from apps.studio.auth import member_of
 from fervens_core.head import ReadingMode
 
@@ -58,7 +61,7 @@ def as_file(body: bytes, kind: str, name: str, *, is_shown: bool = False) -> Htt
 @router.get("/services/{service_id}/record", response={200: RecordOut, ERRORS: Problem})
 def read_record(request: HttpRequest, service_id: UUID) -> RecordOut:
     """The whole service on one page."""
-    return record_of(queries.load(queries.get(member_of(request), service_id)))
+    return record_of(loading.load(loading.get(member_of(request), service_id)))
 
 
 @router.post("/services/{service_id}/addenda", response={201: RecordOut, ERRORS: Problem})
@@ -66,7 +69,7 @@ def add_addendum(request: HttpRequest, service_id: UUID, payload: AddendumIn) ->
     """Add to a filed record; it stays as it was."""
     member = member_of(request)
     addenda.add_addendum(member, service_id, payload.text)
-    return 201, record_of(queries.load(queries.get(member, service_id)))
+    return 201, record_of(loading.load(loading.get(member, service_id)))
 
 
 @router.post("/services/{service_id}/photos", response={201: RecordOut, ERRORS: Problem})
@@ -79,7 +82,7 @@ def add_photo(
     """A photo, scaled and without what the camera wrote into it."""
     member = member_of(request)
     photos.add_photo(member, service_id, photo, kind=payload.kind, caption=payload.caption)
-    return 201, record_of(queries.load(queries.get(member, service_id)))
+    return 201, record_of(loading.load(loading.get(member, service_id)))
 
 
 @router.get("/services/{service_id}/photos/{photo_id}", response={200: None, ERRORS: Problem})
@@ -94,13 +97,13 @@ def remove_photo(request: HttpRequest, service_id: UUID, photo_id: UUID) -> Reco
     """Take a photo out for good."""
     member = member_of(request)
     photos.remove_photo(member, service_id, photo_id)
-    return record_of(queries.load(queries.get(member, service_id)))
+    return record_of(loading.load(loading.get(member, service_id)))
 
 
 @router.get("/services/{service_id}/card.pdf", response={200: None, ERRORS: Problem})
 def read_card(request: HttpRequest, service_id: UUID, paper: Paper = "a4") -> HttpResponse:
     """The service card as PDF."""
-    record = record_of(queries.load(queries.get(member_of(request), service_id)))
+    record = record_of(loading.load(loading.get(member_of(request), service_id)))
     name = f"card-{record.client_name}-{record.starts_at:%Y-%m-%d}.pdf"
     return as_file(documents.service_card(record, paper), "application/pdf", name, is_shown=True)
 
@@ -109,7 +112,7 @@ def read_card(request: HttpRequest, service_id: UUID, paper: Paper = "a4") -> Ht
 def read_take_home(request: HttpRequest, service_id: UUID, paper: Paper = "a4") -> HttpResponse:
     """The client's sheet as PDF."""
     member = member_of(request)
-    row = comingback.filed(member, service_id)
+    row = visits.filed(member, service_id)
     body = documents.take_home(row, member.studio.name, paper)
     return as_file(body, "application/pdf", f"take-home-{row.starts_at:%Y-%m-%d}.pdf", is_shown=True)
 
@@ -117,24 +120,26 @@ def read_take_home(request: HttpRequest, service_id: UUID, paper: Paper = "a4") 
 @router.get("/services/{service_id}/visit.ics", response={200: None, ERRORS: Problem})
 def read_visit(request: HttpRequest, service_id: UUID) -> HttpResponse:
     """The visit for a diary."""
-    row = queries.get(member_of(request), service_id)
+    row = loading.get(member_of(request), service_id)
     return as_file(calendar.visit_file(row), "text/calendar; charset=utf-8", f"visit-{row.starts_at:%Y-%m-%d}.ics")
 
 
 @router.get("/services/{service_id}/readings/csv", response={200: CsvOut, ERRORS: Problem})
 def read_readings(request: HttpRequest, service_id: UUID) -> CsvOut:
     """The readings as CSV."""
-    return CsvOut(text=tables.readings_csv(queries.load(queries.get(member_of(request), service_id))))
+    return CsvOut(text=tables.readings_csv(loading.load(loading.get(member_of(request), service_id))))
 
 
 @router.get("/services/{service_id}/colours", response={200: CsvOut, ERRORS: Problem})
 def read_colours(request: HttpRequest, service_id: UUID) -> CsvOut:
     """What the colour reader measured, as CGATS text."""
-    loaded = queries.load(queries.get(member_of(request), service_id))
+    loaded = loading.load(loading.get(member_of(request), service_id))
     return CsvOut(text=tables.colours_cgats(loaded, timezone.now()))
 
 
 @router.post("/services/{service_id}/colours", response={200: ServiceOut, ERRORS: Problem})
 def take_colours(request: HttpRequest, service_id: UUID, payload: ColoursIn) -> ServiceOut:
     """Measurements of CGATS text as readings, all or nothing."""
-    return present.service_out(tables.take_colours(member_of(request), service_id, payload.text, payload.mode))
+    return consultation_present.service_out(
+        tables.take_colours(member_of(request), service_id, payload.text, payload.mode)
+    )

@@ -20,7 +20,7 @@ from apps.clients.models import Client
 from apps.records.archive import BATCH, FORMAT, NAMES, SHELF, SKIPPED, STUDIO, VERSION, fields_of
 from apps.services.adapters import choice_value, event_value, findings_value, strand_rows, zone_values
 from apps.services.models import Addendum, Photo, PlanVersion, Service, ServiceEvent, StockUse, Zone
-from apps.services.present_plan import version_out
+from apps.services.plan.present import version_out
 from apps.services.summary import check_summary
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.shelf.queries import lighteners

@@ -8,8 +8,8 @@ from django.utils import timezone
 
 from apps.records.paper import Sheet, Swatches
 from apps.records.record import RecordOut
-from apps.services.comingback import propose_next, summary_of
 from apps.services.models import Service
+from apps.services.visits.actions import propose_next, summary_of
 from fervens_core.base import CoreError
 from fervens_core.followup import handout, reminder_text
 

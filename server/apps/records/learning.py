@@ -8,7 +8,7 @@ from uuid import UUID
 
 from django.shortcuts import get_object_or_404
 
-from apps.services.queries import of_studio
+from apps.services.loading import of_studio
 from apps.shelf.actions import carry_learnt
 from apps.shelf.models import Lightener
 from apps.studio.models import Membership

@@ -12,7 +12,7 @@ from django.utils import timezone
 from ninja import UploadedFile
 from PIL import Image, ImageOps
 
-from apps.services import queries
+from apps.services import loading
 from apps.services.models import Photo, Service
 from apps.studio.actions import audit
 from apps.studio.models import Membership
@@ -75,7 +75,7 @@ def add_row(service: Service, upload: UploadedFile, *, kind: str, caption: str, 
 @transaction.atomic
 def add_photo(member: Membership, service_id: UUID, upload: UploadedFile, *, kind: str, caption: str) -> Photo:
     """A photo of a service, by a member."""
-    service = get_object_or_404(queries.of_studio(member), pk=service_id)
+    service = get_object_or_404(loading.of_studio(member), pk=service_id)
     row = add_row(service, upload, kind=kind, caption=caption, by_name=member.name)
     audit(member, "photo added", service_id)
     return row

@@ -9,9 +9,11 @@ from uuid import UUID
 from django.utils import timezone
 from ninja import Schema
 
-from apps.services import queries
+from apps.services import loading
+from apps.services.chair import queries as chair_queries
+from apps.services.loading import Loaded
 from apps.services.models import Service
-from apps.services.queries import Loaded
+from apps.services.tone import queries as tone_queries
 from apps.services.wording import event_text, zone_names
 from fervens_core.basin import read_zones
 from fervens_core.chair import Lane, lane_contact, minutes_between
@@ -165,7 +167,7 @@ class RecordOut(Schema):
 
 def _toners(loaded: Loaded, now: dt.datetime) -> tuple[list[RecordToner], float | None, dict[str, str]]:
     """The toners as they were put on, how far apart the toned zones ended, CIEDE2000, and what each left, by lane."""
-    step = queries.tone(loaded, now)
+    step = tone_queries.tone(loaded, now)
     found, labs, left = [], [], {}
     for lane in step.lanes if step else ():
         clock = lane.toner
@@ -196,7 +198,7 @@ def _toners(loaded: Loaded, now: dt.datetime) -> tuple[list[RecordToner], float 
 
 def _ran(loaded: Loaded, lanes: Sequence[Lane], at: dt.datetime, toned: dict[str, str]) -> list[RecordLane]:
     """Lanes as they ran beside the plan that was taken; `toned`: what toner left, by lane."""
-    there = queries.chair(loaded, at)
+    there = loading.chair(loaded, at)
     if there is None:
         return []
     plan = loaded.state.plan
@@ -282,7 +284,7 @@ def record_of(loaded: Loaded) -> RecordOut:
     live = live_events(loaded.events)
     alive = {e.event_id for e in live}
     told = sorted((e for e in loaded.events if e.kind != "EventVoided"), key=lambda e: (e.occurred_at, e.recorded_at))
-    board = queries.board(loaded, state.closed_at or now)
+    board = chair_queries.board(loaded, state.closed_at or now)
     toners, apart, left = _toners(loaded, state.closed_at or now)
     uses = _uses(row)
     return RecordOut(

@@ -13,8 +13,8 @@ from apps.clients.models import Client
 from apps.common.telling import tell
 from apps.records.photos import add_row
 from apps.services.adapters import zone_row
-from apps.services.comingback import expected_min
 from apps.services.models import Service
+from apps.services.visits.actions import expected_min
 from apps.shelf.models import Lightener
 from apps.studio.models import AuditEntry, StudioLink
 from fervens_core.base import ConflictError, LimitError, check_level, check_range, check_text

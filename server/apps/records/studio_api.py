@@ -19,7 +19,7 @@ from apps.clients.api import ClientOut
 from apps.common.problems import ERRORS, Problem
 from apps.records import archive, archive_in, calendar, erasure, learning, requests, tables
 from apps.records.api import as_file
-from apps.services.schemas import CsvOut
+from apps.services.exchange.schemas import CsvOut
 from apps.shelf import queries as shelf
 from apps.shelf.actions import undo_learnt
 from apps.studio.auth import member_of

@@ -11,9 +11,9 @@ from django.utils import timezone
 
 from apps.clients.models import Client
 from apps.records.record import readings_of
-from apps.services.actions import append, locked
+from apps.services.acts import append, locked
+from apps.services.loading import Loaded
 from apps.services.policies import check_event
-from apps.services.queries import Loaded
 from apps.services.wording import zone_names
 from apps.studio.actions import audit
 from apps.studio.models import Membership

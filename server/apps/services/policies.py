@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from django.utils import timezone
 
-from apps.services import queries
-from apps.services.queries import Loaded
+from apps.services import loading
+from apps.services.loading import Loaded
 from apps.shelf.adapters import lightener_value
 from apps.shelf.queries import toners
 from apps.studio.models import Membership
@@ -58,7 +58,7 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
             if block:
                 raise BlockedError("no_heat", block)
         case ReadingTaken() if data.is_kept:
-            if data.zone_key not in [z.key for z in queries.kept_parts(loaded)]:
+            if data.zone_key not in [z.key for z in loading.kept_parts(loaded)]:
                 raise ConflictError("unknown_zone", f"No part that was left as it is has the key {data.zone_key!r}.")
         case LighteningResumed():
             require_lead(member, "lighten again")
@@ -112,7 +112,7 @@ def _check_no_peroxide(shades: list[TonerShade], data: TonerApplied) -> None:
 
 def _check_again(loaded: Loaded, data: LighteningResumed) -> None:
     """Zones may be lightened once more today, each with a developer within its limit."""
-    there = queries.chair(loaded, timezone.now())
+    there = loading.chair(loaded, timezone.now())
     if there is None:
         raise ConflictError("no_plan", "No plan is at the chair yet.")
     if there.lightener.max_applications is None and not data.is_label_read:

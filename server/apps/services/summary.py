@@ -6,8 +6,9 @@ import datetime as dt
 import math
 from typing import Any
 
-from apps.services import queries
-from apps.services.queries import Loaded
+from apps.services import loading
+from apps.services.loading import Loaded
+from apps.services.tone import queries as tone_queries
 from fervens_core.base import LimitError, check_range
 from fervens_core.basin import ReadZone, read_zones
 from fervens_core.chair import Chair, head_belief, lane_contact, minutes_between
@@ -96,7 +97,7 @@ def summarise(loaded: Loaded, at: dt.datetime) -> dict[str, Any]:
         "lanes": [],
         "toners": [],
     }
-    there = queries.chair(loaded, at)
+    there = loading.chair(loaded, at)
     if there is None:
         return found
     reads = {r.lane.key: r for r in read_zones(there)}
@@ -106,7 +107,7 @@ def summarise(loaded: Loaded, at: dt.datetime) -> dict[str, Any]:
             continue
         base = belief.lanes[index].factors
         found["lanes"].append(_lane(there, lane, belief.factors(index), base, reads.get(lane.key)))
-    step = queries.tone(loaded, at)
+    step = tone_queries.tone(loaded, at)
     for toned in step.lanes if step else ():
         if toned.toner:
             clock = toned.toner

@@ -1,11 +1,11 @@
-"""The log in plain words."""
+"""Core values as answers."""
 
 from __future__ import annotations
 
 import datetime as dt
 
-from apps.services.queries import Loaded, kept_parts
-from apps.services.schemas import ConflictOut
+from apps.services.loading import Loaded, kept_parts
+from apps.services.schemas import ConflictOut, UndoOut
 from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
@@ -39,12 +39,23 @@ from fervens_core.log import (
     WishSet,
 )
 
+
+def undo_of(loaded: Loaded) -> UndoOut | None:
+    """The latest act, unless the service is filed."""
+    event = loaded.state.undoable
+    if event is None or loaded.state.closed:
+        return None
+    return UndoOut(event_id=event.event_id, text=event_text(event, zone_names(loaded)))
+
+
 _STRETCHES = {
     "returns": "stretches and returns",
     "slow": "returns slowly",
     "stays_stretched": "stays stretched",
     "snaps": "snaps",
 }
+
+
 _FEELS = {"fine": "scalp is fine", "warm": "scalp feels warm", "burns": "scalp burns"}
 
 

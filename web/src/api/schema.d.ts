@@ -239,7 +239,47 @@ export interface paths {
          * Read Day
          * @description The services of a day (today if none is given) and where each stands.
          */
-        get: operations["apps_services_api_read_day"];
+        get: operations["apps_services_day_api_read_day"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Search
+         * @description Clients and services by name or wish.
+         */
+        get: operations["apps_services_day_api_search"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/week": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Week
+         * @description The visits of the week a day is in; this week if none is given.
+         */
+        get: operations["apps_services_day_api_read_week"];
         put?: never;
         post?: never;
         delete?: never;
@@ -259,7 +299,7 @@ export interface paths {
          * Read Head
          * @description The zones of the usual head, in their usual order, and the member's own pace.
          */
-        get: operations["apps_services_api_read_head"];
+        get: operations["apps_services_consultation_api_read_head"];
         put?: never;
         post?: never;
         delete?: never;
@@ -279,27 +319,7 @@ export interface paths {
          * Read Palette
          * @description Colours to match by half level: natural hair, or hair lifted from a start level.
          */
-        get: operations["apps_services_api_read_palette"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/wishes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Read Wishes
-         * @description Every tone at every half level, painted.
-         */
-        get: operations["apps_services_api_read_wishes"];
+        get: operations["apps_services_consultation_api_read_palette"];
         put?: never;
         post?: never;
         delete?: never;
@@ -321,7 +341,7 @@ export interface paths {
          * Start Service
          * @description Start a service for a client.
          */
-        post: operations["apps_services_api_start_service"];
+        post: operations["apps_services_consultation_api_start_service"];
         delete?: never;
         options?: never;
         head?: never;
@@ -339,14 +359,14 @@ export interface paths {
          * Read Service
          * @description A service and its consultation.
          */
-        get: operations["apps_services_api_read_service"];
+        get: operations["apps_services_consultation_api_read_service"];
         put?: never;
         post?: never;
         /**
          * Cancel Visit
          * @description Take a visit that has not begun out of the diary.
          */
-        delete: operations["apps_services_api_cancel_visit"];
+        delete: operations["apps_services_consultation_api_cancel_visit"];
         options?: never;
         head?: never;
         patch?: never;
@@ -364,168 +384,8 @@ export interface paths {
          * Write Consultation
          * @description Keep what was read at the consultation.
          */
-        put: operations["apps_services_api_write_consultation"];
+        put: operations["apps_services_consultation_api_write_consultation"];
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/services/{service_id}/board": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Read Board
-         * @description The chair now.
-         */
-        get: operations["apps_services_api_read_board"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/services/{service_id}/events": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Record Event
-         * @description Add one event to the log; the answer is the chair after it.
-         */
-        post: operations["apps_services_api_record_event"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/services/{service_id}/log": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Read Log
-         * @description Who did what, the latest first.
-         */
-        get: operations["apps_services_api_read_log"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/services/{service_id}/lanes/{key}/options": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Read Options
-         * @description What can be done with a lane now, whether it may be, and what it would do to its curve.
-         */
-        get: operations["apps_services_api_read_options"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/services/{service_id}/lanes/{key}/measure": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Measure Lane
-         * @description Have the colour reader measure a lane; nothing is logged by that.
-         */
-        post: operations["apps_services_api_measure_lane"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/services/{service_id}/review": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Read Review
-         * @description How the head came out, and what can be done with each zone.
-         */
-        get: operations["apps_services_api_read_review"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/services/{service_id}/tone": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Read Tone
-         * @description The tone step now, with at most so many bowls (1 to 4).
-         */
-        get: operations["apps_services_api_read_tone"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/services/{service_id}/tone/try": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Try Own Formula
-         * @description What a formula of one's own would do to some zones; nothing is logged by that.
-         */
-        post: operations["apps_services_api_try_own_formula"];
         delete?: never;
         options?: never;
         head?: never;
@@ -674,6 +534,186 @@ export interface paths {
         get: operations["apps_services_plan_api_read_scale"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/board": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Board
+         * @description The chair now.
+         */
+        get: operations["apps_services_chair_api_read_board"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Record Event
+         * @description Add one event to the log; the answer is the chair after it.
+         */
+        post: operations["apps_services_chair_api_record_event"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Log
+         * @description Who did what, the latest first.
+         */
+        get: operations["apps_services_chair_api_read_log"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/lanes/{key}/options": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Options
+         * @description What can be done with a lane now, whether it may be, and what it would do to its curve.
+         */
+        get: operations["apps_services_chair_api_read_options"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/lanes/{key}/measure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Measure Lane
+         * @description Have the colour reader measure a lane; nothing is logged by that.
+         */
+        post: operations["apps_services_chair_api_measure_lane"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/wishes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Wishes
+         * @description Every tone at every half level, painted.
+         */
+        get: operations["apps_services_tone_api_read_wishes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Review
+         * @description How the head came out, and what can be done with each zone.
+         */
+        get: operations["apps_services_tone_api_read_review"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/tone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Tone
+         * @description The tone step now, with at most so many bowls (1 to 4).
+         */
+        get: operations["apps_services_tone_api_read_tone"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{service_id}/tone/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Try Own Formula
+         * @description What a formula of one's own would do to some zones; nothing is logged by that.
+         */
+        post: operations["apps_services_tone_api_try_own_formula"];
         delete?: never;
         options?: never;
         head?: never;
@@ -879,7 +919,7 @@ export interface paths {
          * Read Next
          * @description When the client should come again, for how long, and with what.
          */
-        get: operations["apps_services_comingback_api_read_next"];
+        get: operations["apps_services_visits_api_read_next"];
         put?: never;
         post?: never;
         delete?: never;
@@ -901,7 +941,7 @@ export interface paths {
          * Start Again
          * @description A new service from the client's last one, or from the one that is named.
          */
-        post: operations["apps_services_comingback_api_start_again"];
+        post: operations["apps_services_visits_api_start_again"];
         delete?: never;
         options?: never;
         head?: never;
@@ -920,7 +960,7 @@ export interface paths {
          * Note Reminder
          * @description Note that the client was reminded, or take it back.
          */
-        put: operations["apps_services_comingback_api_note_reminder"];
+        put: operations["apps_services_visits_api_note_reminder"];
         post?: never;
         delete?: never;
         options?: never;
@@ -939,47 +979,7 @@ export interface paths {
          * Read History
          * @description A client over the years: levels, formulas, contact load, tests.
          */
-        get: operations["apps_services_comingback_api_read_history"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/search": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Search
-         * @description Clients and services by name or wish.
-         */
-        get: operations["apps_services_comingback_api_search"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/week": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /**
-         * Read Week
-         * @description The visits of the week a day is in; this week if none is given.
-         */
-        get: operations["apps_services_comingback_api_read_week"];
+        get: operations["apps_services_visits_api_read_history"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2384,6 +2384,90 @@ export interface components {
             starts_at: string;
         };
         /**
+         * FoundClient
+         * @description A client that was found.
+         */
+        FoundClient: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * FoundOut
+         * @description What a search found.
+         */
+        FoundOut: {
+            /** Clients */
+            clients: components["schemas"]["FoundClient"][];
+            /** Services */
+            services: components["schemas"]["FoundService"][];
+        };
+        /**
+         * FoundService
+         * @description A service that was found.
+         */
+        FoundService: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Client Name */
+            client_name: string;
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+            /** Step */
+            step: string;
+            /** Wish */
+            wish: string;
+        };
+        /**
+         * WeekOut
+         * @description Seven days from a Monday.
+         */
+        WeekOut: {
+            /**
+             * Monday
+             * Format: date
+             */
+            monday: string;
+            /** Visits */
+            visits: components["schemas"]["WeekVisit"][];
+        };
+        /**
+         * WeekVisit
+         * @description A visit of a week; `booked_min` as the diary has it.
+         */
+        WeekVisit: {
+            /**
+             * Id
+             * Format: uuid
+             */
+            id: string;
+            /** Client Name */
+            client_name: string;
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+            /** Step */
+            step: string;
+            /** Wish */
+            wish: string;
+            /** Booked Min */
+            booked_min: number | null;
+            /** Source */
+            source: string;
+        };
+        /**
          * HeadOut
          * @description The usual head, and the member's own pace.
          */
@@ -2426,29 +2510,6 @@ export interface components {
             hexes: string[];
             /** Undertones */
             undertones: string[];
-        };
-        /**
-         * WishCell
-         * @description One colour of the painted scale of wishes.
-         */
-        WishCell: {
-            tone: components["schemas"]["Tone"];
-            /** Hue Deg */
-            hue_deg: number;
-            /** Name */
-            name: string;
-            /** Level */
-            level: number;
-            /** Hex */
-            hex: string;
-        };
-        /**
-         * WishesOut
-         * @description The painted scale of wishes.
-         */
-        WishesOut: {
-            /** Cells */
-            cells: components["schemas"]["WishCell"][];
         };
         /**
          * ServiceIn
@@ -2670,6 +2731,452 @@ export interface components {
             areas: string[];
         };
         /**
+         * Aim
+         * @description What a plan is good for: weak and long, all alike, or soon done.
+         * @enum {string}
+         */
+        Aim: "gentle" | "even" | "quick";
+        /**
+         * BowlOut
+         * @description One bowl of the mixing list.
+         */
+        BowlOut: {
+            /** Number */
+            number: number;
+            /** Mix Min */
+            mix_min: number;
+            /** Volume Strength */
+            volume_strength: number;
+            /** Lightener G */
+            lightener_g: number;
+            /** Developer G */
+            developer_g: number;
+            /** Total G */
+            total_g: number;
+            /** Waste G */
+            waste_g: number;
+            /** Oldest Min */
+            oldest_min: number;
+            /** Life Min */
+            life_min: number;
+            /** Lift Lost Share */
+            lift_lost_share: number;
+            /** Pours */
+            pours: components["schemas"]["PourOut"][];
+            /** Fills */
+            fills: components["schemas"]["Fill"][];
+        };
+        /**
+         * BowlStyle
+         * @description Small and fresh, or one large bowl; both schools exist.
+         * @enum {string}
+         */
+        BowlStyle: "fresh" | "large";
+        /**
+         * Crossing
+         * @description When a lane is likely to pass a whole level.
+         */
+        Crossing: {
+            /** Level */
+            level: number;
+            /** Minute */
+            minute: number;
+        };
+        /**
+         * DeveloperMove
+         * @description A lane whose developer the strand tests changed.
+         */
+        DeveloperMove: {
+            /** Lane Name */
+            lane_name: string;
+            /** Expected Volume */
+            expected_volume: number;
+            /** Volume */
+            volume: number;
+        };
+        /**
+         * Fill
+         * @description A lane that is filled from a bowl.
+         *
+         *     Args:
+         *         start_min, end_min: when; oldest_min: age of the bowl at the last section, min.
+         *         lift_lost_share: how much less far its last section lifts for the bowl's age, 0 to 1.
+         */
+        Fill: {
+            /** Lane Key */
+            lane_key: string;
+            /** Lane Name */
+            lane_name: string;
+            /** Mass G */
+            mass_g: number;
+            /** Start Min */
+            start_min: number;
+            /** End Min */
+            end_min: number;
+            /** Oldest Min */
+            oldest_min: number;
+            /** Lift Lost Share */
+            lift_lost_share: number;
+        };
+        /**
+         * LeftOutLane
+         * @description A lane no product goes on, and why.
+         */
+        LeftOutLane: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Reason */
+            reason: string;
+        };
+        /**
+         * Part
+         * @description Which part of a zone a lane is.
+         * @enum {string}
+         */
+        Part: "whole" | "lengths" | "regrowth" | "root" | "ends";
+        /**
+         * Placed
+         * @description A zone's place in the order and why.
+         */
+        Placed: {
+            /** Key */
+            key: string;
+            /** Reason */
+            reason: string;
+        };
+        /**
+         * PlanLane
+         * @description One lane of a plan; minutes count from the first product on hair, the curve's from `end_min`.
+         */
+        PlanLane: {
+            /** Key */
+            key: string;
+            /** Zone Key */
+            zone_key: string;
+            part: components["schemas"]["Part"];
+            /** Name */
+            name: string;
+            /** Wave */
+            wave: number;
+            /** Start Level */
+            start_level: number;
+            /** Target Level */
+            target_level: number;
+            /** Volume Strength */
+            volume_strength: number;
+            /** Is Own Volume */
+            is_own_volume: boolean;
+            /** Strongest Volume */
+            strongest_volume: number;
+            /** Limit Reason */
+            limit_reason: string;
+            /** Start Min */
+            start_min: number;
+            /** End Min */
+            end_min: number;
+            /** Wall Min */
+            wall_min: number;
+            /** Rinse Min */
+            rinse_min: number;
+            ready_min: components["schemas"]["Window"];
+            /** Level At Rinse */
+            level_at_rinse: number;
+            /** Hex At Rinse */
+            hex_at_rinse: string;
+            /** Hex Target */
+            hex_target: string;
+            /** Reason */
+            reason: string | null;
+            /** Note */
+            note: string;
+            /** Curve */
+            curve: components["schemas"]["CurvePoint"][];
+            /** Crossings */
+            crossings: components["schemas"]["Crossing"][];
+        };
+        /**
+         * PlanOut
+         * @description A plan, painted, with its mixing list and its price.
+         */
+        PlanOut: {
+            /** Revision */
+            revision: number;
+            /** Lightener Key */
+            lightener_key: string;
+            /** Order */
+            order: string[];
+            /** Zone Names */
+            zone_names: {
+                [key: string]: string;
+            };
+            /** Wave Starts */
+            wave_starts: string[];
+            /** Volumes */
+            volumes: {
+                [key: string]: number;
+            };
+            /** Has Additive */
+            has_additive: boolean;
+            aim: components["schemas"]["Aim"];
+            step: components["schemas"]["VolumeStep"];
+            bowl_style: components["schemas"]["BowlStyle"];
+            /** Toner Key */
+            toner_key: string;
+            /** Finish Min */
+            finish_min: number;
+            /** Is Proposed */
+            is_proposed: boolean;
+            /** Contact Load Volume Min */
+            contact_load_volume_min: number;
+            /** Contact Min */
+            contact_min: number;
+            /** Spread Levels */
+            spread_levels: number;
+            /** Strongest Volume */
+            strongest_volume: number;
+            /** Lightener G */
+            lightener_g: number;
+            /** Waste G */
+            waste_g: number;
+            /** Lanes */
+            lanes: components["schemas"]["PlanLane"][];
+            /** Waves */
+            waves: components["schemas"]["WavePlan"][];
+            /** Left Out */
+            left_out: components["schemas"]["LeftOutLane"][];
+            /** Bowls */
+            bowls: components["schemas"]["BowlOut"][];
+            /** Poured */
+            poured: components["schemas"]["PourOut"][];
+            /** Move Text */
+            move_text: string | null;
+            /** Moves */
+            moves: components["schemas"]["DeveloperMove"][];
+            /** Proposed Order */
+            proposed_order: components["schemas"]["Placed"][];
+            /** Toner Ideas */
+            toner_ideas: components["schemas"]["TonerIdea"][];
+            /** Chair */
+            chair: components["schemas"]["ChairItem"][];
+            /** Chair Min */
+            chair_min: number;
+            /** Booked Min */
+            booked_min: number | null;
+            /** Cautions */
+            cautions: string[];
+        };
+        /**
+         * PourOut
+         * @description Grams of one bottle.
+         */
+        PourOut: {
+            /** Name */
+            name: string;
+            /** Volume Strength */
+            volume_strength: number;
+            /** Mass G */
+            mass_g: number;
+        };
+        /**
+         * TonerIdea
+         * @description A shade that may be planned, or why it may not.
+         */
+        TonerIdea: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Level */
+            level: number;
+            /** Is Oxidative */
+            is_oxidative: boolean;
+            /** Hex */
+            hex: string;
+            /** Blocked */
+            blocked: string | null;
+        };
+        /**
+         * VolumeStep
+         * @description Which strengths a plan may ask for.
+         * @enum {string}
+         */
+        VolumeStep: "exact" | "whole" | "bottles";
+        /**
+         * WavePlan
+         * @description One wave: its zones, its line and where that may stand; `start_min` is its first product.
+         */
+        WavePlan: {
+            /** Number */
+            number: number;
+            /** Zone Keys */
+            zone_keys: string[];
+            /** Start Min */
+            start_min: number;
+            /** Finish Min */
+            finish_min: number;
+            /** Finish Least Min */
+            finish_least_min: number;
+            /** Finish Most Min */
+            finish_most_min: number;
+            /** Is Own Finish */
+            is_own_finish: boolean;
+        };
+        /**
+         * Window
+         * @description When a level should be reached, min: 10, 50 and 90 % sure; None where it is not reached at all.
+         */
+        Window: {
+            /** Early */
+            early: number | null;
+            /** Likely */
+            likely: number | null;
+            /** Late */
+            late: number | null;
+        };
+        /**
+         * PlanIn
+         * @description Choices of a plan. `order` empty keeps the saved one; missing lines and null `wave_starts` are proposed.
+         */
+        PlanIn: {
+            /** Revision */
+            revision: number;
+            /**
+             * Lightener Key
+             * Format: uuid
+             */
+            lightener_key: string;
+            /**
+             * Finish Mins
+             * @default []
+             */
+            finish_mins: number[];
+            /** Wave Starts */
+            wave_starts?: string[] | null;
+            /**
+             * Has Additive
+             * @default false
+             */
+            has_additive: boolean;
+            /**
+             * Volumes
+             * @default {}
+             */
+            volumes: {
+                [key: string]: number;
+            };
+            /**
+             * Order
+             * @default []
+             */
+            order: string[];
+            /** @default even */
+            aim: components["schemas"]["Aim"];
+            /** @default whole */
+            step: components["schemas"]["VolumeStep"];
+            /** @default fresh */
+            bowl_style: components["schemas"]["BowlStyle"];
+            /**
+             * Toner Key
+             * @default
+             */
+            toner_key: string;
+        };
+        /**
+         * AimLane
+         * @description A lane of an aim, in small.
+         */
+        AimLane: {
+            /** Name */
+            name: string;
+            /** Volume Strength */
+            volume_strength: number;
+            /** Start Min */
+            start_min: number;
+            /** End Min */
+            end_min: number;
+            /** Rinse Min */
+            rinse_min: number;
+            /** Hexes */
+            hexes: string[];
+            /** Is Short */
+            is_short: boolean;
+        };
+        /**
+         * AimOut
+         * @description One aim and its price; `visits` null when six do not reach the wish.
+         */
+        AimOut: {
+            aim: components["schemas"]["Aim"];
+            /** Finish Min */
+            finish_min: number;
+            /** Spread Levels */
+            spread_levels: number;
+            /** Strongest Volume */
+            strongest_volume: number;
+            /** Contact Load Volume Min */
+            contact_load_volume_min: number;
+            /** Contact Min */
+            contact_min: number;
+            /** Bowl Count */
+            bowl_count: number;
+            /** Wave Count */
+            wave_count: number;
+            /** Short Count */
+            short_count: number;
+            /** Visits */
+            visits: number | null;
+            /** Chair Min */
+            chair_min: number;
+            /** Lanes */
+            lanes: components["schemas"]["AimLane"][];
+        };
+        /**
+         * VersionOut
+         * @description A kept plan.
+         */
+        VersionOut: {
+            /** Number */
+            number: number;
+            /** Label */
+            label: string;
+            /**
+             * Kept At
+             * Format: date-time
+             */
+            kept_at: string;
+            /** By Name */
+            by_name: string;
+            /** Choice */
+            choice: {
+                [key: string]: unknown;
+            };
+            /** Finish Min */
+            finish_min: number;
+            /** Strongest Volume */
+            strongest_volume: number;
+            /** Spread Levels */
+            spread_levels: number;
+            /** Contact Load Volume Min */
+            contact_load_volume_min: number;
+            /** Short Count */
+            short_count: number;
+        };
+        /**
+         * VersionIn
+         * @description Keep the plan as it stands under a number and a few words.
+         */
+        VersionIn: {
+            /** Revision */
+            revision: number;
+            /**
+             * Label
+             * @default
+             */
+            label: string;
+        };
+        /**
          * Act
          * @description What a lane asks for.
          * @enum {string}
@@ -2788,46 +3295,6 @@ export interface components {
             hex: string;
         };
         /**
-         * BowlOut
-         * @description One bowl of the mixing list.
-         */
-        BowlOut: {
-            /** Number */
-            number: number;
-            /** Mix Min */
-            mix_min: number;
-            /** Volume Strength */
-            volume_strength: number;
-            /** Lightener G */
-            lightener_g: number;
-            /** Developer G */
-            developer_g: number;
-            /** Total G */
-            total_g: number;
-            /** Waste G */
-            waste_g: number;
-            /** Oldest Min */
-            oldest_min: number;
-            /** Life Min */
-            life_min: number;
-            /** Lift Lost Share */
-            lift_lost_share: number;
-            /** Pours */
-            pours: components["schemas"]["PourOut"][];
-            /** Fills */
-            fills: components["schemas"]["Fill"][];
-        };
-        /**
-         * Crossing
-         * @description When a lane is likely to pass a whole level.
-         */
-        Crossing: {
-            /** Level */
-            level: number;
-            /** Minute */
-            minute: number;
-        };
-        /**
          * DeveloperProposal
          * @description Another developer for a zone that has no product yet; strengths in vol.
          */
@@ -2842,30 +3309,6 @@ export interface components {
             proposed_volume: number;
             /** Reason */
             reason: string;
-        };
-        /**
-         * Fill
-         * @description A lane that is filled from a bowl.
-         *
-         *     Args:
-         *         start_min, end_min: when; oldest_min: age of the bowl at the last section, min.
-         *         lift_lost_share: how much less far its last section lifts for the bowl's age, 0 to 1.
-         */
-        Fill: {
-            /** Lane Key */
-            lane_key: string;
-            /** Lane Name */
-            lane_name: string;
-            /** Mass G */
-            mass_g: number;
-            /** Start Min */
-            start_min: number;
-            /** End Min */
-            end_min: number;
-            /** Oldest Min */
-            oldest_min: number;
-            /** Lift Lost Share */
-            lift_lost_share: number;
         };
         /**
          * Lane
@@ -3026,28 +3469,64 @@ export interface components {
          */
         Phase: "waiting" | "applying" | "processing" | "rinsed";
         /**
-         * PourOut
-         * @description Grams of one bottle.
+         * TakePlanIn
+         * @description Take the saved plan to the chair, once for each id.
          */
-        PourOut: {
-            /** Name */
-            name: string;
+        TakePlanIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+        };
+        /**
+         * WeighedMix
+         * @description What is in the bowl: the developer's strength, the ratio, and what is off, said plainly; "" when it is right.
+         */
+        WeighedMix: {
+            /** Volume Strength */
+            volume_strength: number;
+            /** Developer Parts */
+            developer_parts: number;
+            /** Developer G */
+            developer_g: number;
+            /** Advice */
+            advice: string;
+        };
+        /**
+         * MixIn
+         * @description A bowl as weighed, and the strength that was wanted.
+         */
+        MixIn: {
+            /**
+             * Lightener Key
+             * Format: uuid
+             */
+            lightener_key: string;
+            /** Product G */
+            product_g: number;
+            /** Pours */
+            pours: components["schemas"]["WeighedPourIn"][];
+            /** Wanted Volume */
+            wanted_volume: number;
+        };
+        /**
+         * WeighedPourIn
+         * @description Grams of a developer, as weighed.
+         */
+        WeighedPourIn: {
             /** Volume Strength */
             volume_strength: number;
             /** Mass G */
             mass_g: number;
         };
         /**
-         * Window
-         * @description When a level should be reached, min: 10, 50 and 90 % sure; None where it is not reached at all.
+         * ScaleOut
+         * @description What a simulated scale shows, one value after the other, in g.
          */
-        Window: {
-            /** Early */
-            early: number | null;
-            /** Likely */
-            likely: number | null;
-            /** Late */
-            late: number | null;
+        ScaleOut: {
+            /** Shown G */
+            shown_g: number[];
         };
         /**
          * EventIn
@@ -3173,6 +3652,29 @@ export interface components {
             level_hex: string;
             /** Instrument */
             instrument: string;
+        };
+        /**
+         * WishCell
+         * @description One colour of the painted scale of wishes.
+         */
+        WishCell: {
+            tone: components["schemas"]["Tone"];
+            /** Hue Deg */
+            hue_deg: number;
+            /** Name */
+            name: string;
+            /** Level */
+            level: number;
+            /** Hex */
+            hex: string;
+        };
+        /**
+         * WishesOut
+         * @description The painted scale of wishes.
+         */
+        WishesOut: {
+            /** Cells */
+            cells: components["schemas"]["WishCell"][];
         };
         /**
          * KeptPart
@@ -3792,424 +4294,6 @@ export interface components {
             zone_keys: string[];
         };
         /**
-         * Aim
-         * @description What a plan is good for: weak and long, all alike, or soon done.
-         * @enum {string}
-         */
-        Aim: "gentle" | "even" | "quick";
-        /**
-         * BowlStyle
-         * @description Small and fresh, or one large bowl; both schools exist.
-         * @enum {string}
-         */
-        BowlStyle: "fresh" | "large";
-        /**
-         * DeveloperMove
-         * @description A lane whose developer the strand tests changed.
-         */
-        DeveloperMove: {
-            /** Lane Name */
-            lane_name: string;
-            /** Expected Volume */
-            expected_volume: number;
-            /** Volume */
-            volume: number;
-        };
-        /**
-         * LeftOutLane
-         * @description A lane no product goes on, and why.
-         */
-        LeftOutLane: {
-            /** Key */
-            key: string;
-            /** Name */
-            name: string;
-            /** Reason */
-            reason: string;
-        };
-        /**
-         * Part
-         * @description Which part of a zone a lane is.
-         * @enum {string}
-         */
-        Part: "whole" | "lengths" | "regrowth" | "root" | "ends";
-        /**
-         * Placed
-         * @description A zone's place in the order and why.
-         */
-        Placed: {
-            /** Key */
-            key: string;
-            /** Reason */
-            reason: string;
-        };
-        /**
-         * PlanLane
-         * @description One lane of a plan; minutes count from the first product on hair, the curve's from `end_min`.
-         */
-        PlanLane: {
-            /** Key */
-            key: string;
-            /** Zone Key */
-            zone_key: string;
-            part: components["schemas"]["Part"];
-            /** Name */
-            name: string;
-            /** Wave */
-            wave: number;
-            /** Start Level */
-            start_level: number;
-            /** Target Level */
-            target_level: number;
-            /** Volume Strength */
-            volume_strength: number;
-            /** Is Own Volume */
-            is_own_volume: boolean;
-            /** Strongest Volume */
-            strongest_volume: number;
-            /** Limit Reason */
-            limit_reason: string;
-            /** Start Min */
-            start_min: number;
-            /** End Min */
-            end_min: number;
-            /** Wall Min */
-            wall_min: number;
-            /** Rinse Min */
-            rinse_min: number;
-            ready_min: components["schemas"]["Window"];
-            /** Level At Rinse */
-            level_at_rinse: number;
-            /** Hex At Rinse */
-            hex_at_rinse: string;
-            /** Hex Target */
-            hex_target: string;
-            /** Reason */
-            reason: string | null;
-            /** Note */
-            note: string;
-            /** Curve */
-            curve: components["schemas"]["CurvePoint"][];
-            /** Crossings */
-            crossings: components["schemas"]["Crossing"][];
-        };
-        /**
-         * PlanOut
-         * @description A plan, painted, with its mixing list and its price.
-         */
-        PlanOut: {
-            /** Revision */
-            revision: number;
-            /** Lightener Key */
-            lightener_key: string;
-            /** Order */
-            order: string[];
-            /** Zone Names */
-            zone_names: {
-                [key: string]: string;
-            };
-            /** Wave Starts */
-            wave_starts: string[];
-            /** Volumes */
-            volumes: {
-                [key: string]: number;
-            };
-            /** Has Additive */
-            has_additive: boolean;
-            aim: components["schemas"]["Aim"];
-            step: components["schemas"]["VolumeStep"];
-            bowl_style: components["schemas"]["BowlStyle"];
-            /** Toner Key */
-            toner_key: string;
-            /** Finish Min */
-            finish_min: number;
-            /** Is Proposed */
-            is_proposed: boolean;
-            /** Contact Load Volume Min */
-            contact_load_volume_min: number;
-            /** Contact Min */
-            contact_min: number;
-            /** Spread Levels */
-            spread_levels: number;
-            /** Strongest Volume */
-            strongest_volume: number;
-            /** Lightener G */
-            lightener_g: number;
-            /** Waste G */
-            waste_g: number;
-            /** Lanes */
-            lanes: components["schemas"]["PlanLane"][];
-            /** Waves */
-            waves: components["schemas"]["WavePlan"][];
-            /** Left Out */
-            left_out: components["schemas"]["LeftOutLane"][];
-            /** Bowls */
-            bowls: components["schemas"]["BowlOut"][];
-            /** Poured */
-            poured: components["schemas"]["PourOut"][];
-            /** Move Text */
-            move_text: string | null;
-            /** Moves */
-            moves: components["schemas"]["DeveloperMove"][];
-            /** Proposed Order */
-            proposed_order: components["schemas"]["Placed"][];
-            /** Toner Ideas */
-            toner_ideas: components["schemas"]["TonerIdea"][];
-            /** Chair */
-            chair: components["schemas"]["ChairItem"][];
-            /** Chair Min */
-            chair_min: number;
-            /** Booked Min */
-            booked_min: number | null;
-            /** Cautions */
-            cautions: string[];
-        };
-        /**
-         * TonerIdea
-         * @description A shade that may be planned, or why it may not.
-         */
-        TonerIdea: {
-            /** Key */
-            key: string;
-            /** Name */
-            name: string;
-            /** Level */
-            level: number;
-            /** Is Oxidative */
-            is_oxidative: boolean;
-            /** Hex */
-            hex: string;
-            /** Blocked */
-            blocked: string | null;
-        };
-        /**
-         * VolumeStep
-         * @description Which strengths a plan may ask for.
-         * @enum {string}
-         */
-        VolumeStep: "exact" | "whole" | "bottles";
-        /**
-         * WavePlan
-         * @description One wave: its zones, its line and where that may stand; `start_min` is its first product.
-         */
-        WavePlan: {
-            /** Number */
-            number: number;
-            /** Zone Keys */
-            zone_keys: string[];
-            /** Start Min */
-            start_min: number;
-            /** Finish Min */
-            finish_min: number;
-            /** Finish Least Min */
-            finish_least_min: number;
-            /** Finish Most Min */
-            finish_most_min: number;
-            /** Is Own Finish */
-            is_own_finish: boolean;
-        };
-        /**
-         * PlanIn
-         * @description Choices of a plan. `order` empty keeps the saved one; missing lines and null `wave_starts` are proposed.
-         */
-        PlanIn: {
-            /** Revision */
-            revision: number;
-            /**
-             * Lightener Key
-             * Format: uuid
-             */
-            lightener_key: string;
-            /**
-             * Finish Mins
-             * @default []
-             */
-            finish_mins: number[];
-            /** Wave Starts */
-            wave_starts?: string[] | null;
-            /**
-             * Has Additive
-             * @default false
-             */
-            has_additive: boolean;
-            /**
-             * Volumes
-             * @default {}
-             */
-            volumes: {
-                [key: string]: number;
-            };
-            /**
-             * Order
-             * @default []
-             */
-            order: string[];
-            /** @default even */
-            aim: components["schemas"]["Aim"];
-            /** @default whole */
-            step: components["schemas"]["VolumeStep"];
-            /** @default fresh */
-            bowl_style: components["schemas"]["BowlStyle"];
-            /**
-             * Toner Key
-             * @default
-             */
-            toner_key: string;
-        };
-        /**
-         * AimLane
-         * @description A lane of an aim, in small.
-         */
-        AimLane: {
-            /** Name */
-            name: string;
-            /** Volume Strength */
-            volume_strength: number;
-            /** Start Min */
-            start_min: number;
-            /** End Min */
-            end_min: number;
-            /** Rinse Min */
-            rinse_min: number;
-            /** Hexes */
-            hexes: string[];
-            /** Is Short */
-            is_short: boolean;
-        };
-        /**
-         * AimOut
-         * @description One aim and its price; `visits` null when six do not reach the wish.
-         */
-        AimOut: {
-            aim: components["schemas"]["Aim"];
-            /** Finish Min */
-            finish_min: number;
-            /** Spread Levels */
-            spread_levels: number;
-            /** Strongest Volume */
-            strongest_volume: number;
-            /** Contact Load Volume Min */
-            contact_load_volume_min: number;
-            /** Contact Min */
-            contact_min: number;
-            /** Bowl Count */
-            bowl_count: number;
-            /** Wave Count */
-            wave_count: number;
-            /** Short Count */
-            short_count: number;
-            /** Visits */
-            visits: number | null;
-            /** Chair Min */
-            chair_min: number;
-            /** Lanes */
-            lanes: components["schemas"]["AimLane"][];
-        };
-        /**
-         * VersionOut
-         * @description A kept plan.
-         */
-        VersionOut: {
-            /** Number */
-            number: number;
-            /** Label */
-            label: string;
-            /**
-             * Kept At
-             * Format: date-time
-             */
-            kept_at: string;
-            /** By Name */
-            by_name: string;
-            /** Choice */
-            choice: {
-                [key: string]: unknown;
-            };
-            /** Finish Min */
-            finish_min: number;
-            /** Strongest Volume */
-            strongest_volume: number;
-            /** Spread Levels */
-            spread_levels: number;
-            /** Contact Load Volume Min */
-            contact_load_volume_min: number;
-            /** Short Count */
-            short_count: number;
-        };
-        /**
-         * VersionIn
-         * @description Keep the plan as it stands under a number and a few words.
-         */
-        VersionIn: {
-            /** Revision */
-            revision: number;
-            /**
-             * Label
-             * @default
-             */
-            label: string;
-        };
-        /**
-         * TakePlanIn
-         * @description Take the saved plan to the chair, once for each id.
-         */
-        TakePlanIn: {
-            /**
-             * Event Id
-             * Format: uuid
-             */
-            event_id: string;
-        };
-        /**
-         * WeighedMix
-         * @description What is in the bowl: the developer's strength, the ratio, and what is off, said plainly; "" when it is right.
-         */
-        WeighedMix: {
-            /** Volume Strength */
-            volume_strength: number;
-            /** Developer Parts */
-            developer_parts: number;
-            /** Developer G */
-            developer_g: number;
-            /** Advice */
-            advice: string;
-        };
-        /**
-         * MixIn
-         * @description A bowl as weighed, and the strength that was wanted.
-         */
-        MixIn: {
-            /**
-             * Lightener Key
-             * Format: uuid
-             */
-            lightener_key: string;
-            /** Product G */
-            product_g: number;
-            /** Pours */
-            pours: components["schemas"]["WeighedPourIn"][];
-            /** Wanted Volume */
-            wanted_volume: number;
-        };
-        /**
-         * WeighedPourIn
-         * @description Grams of a developer, as weighed.
-         */
-        WeighedPourIn: {
-            /** Volume Strength */
-            volume_strength: number;
-            /** Mass G */
-            mass_g: number;
-        };
-        /**
-         * ScaleOut
-         * @description What a simulated scale shows, one value after the other, in g.
-         */
-        ScaleOut: {
-            /** Shown G */
-            shown_g: number[];
-        };
-        /**
          * RecordAddendum
          * @description What was added after filing.
          */
@@ -4772,90 +4856,6 @@ export interface components {
             minutes: number;
             /** Volume Minutes */
             volume_minutes: number;
-        };
-        /**
-         * FoundClient
-         * @description A client that was found.
-         */
-        FoundClient: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Name */
-            name: string;
-        };
-        /**
-         * FoundOut
-         * @description What a search found.
-         */
-        FoundOut: {
-            /** Clients */
-            clients: components["schemas"]["FoundClient"][];
-            /** Services */
-            services: components["schemas"]["FoundService"][];
-        };
-        /**
-         * FoundService
-         * @description A service that was found.
-         */
-        FoundService: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Client Name */
-            client_name: string;
-            /**
-             * Starts At
-             * Format: date-time
-             */
-            starts_at: string;
-            /** Step */
-            step: string;
-            /** Wish */
-            wish: string;
-        };
-        /**
-         * WeekOut
-         * @description Seven days from a Monday.
-         */
-        WeekOut: {
-            /**
-             * Monday
-             * Format: date
-             */
-            monday: string;
-            /** Visits */
-            visits: components["schemas"]["WeekVisit"][];
-        };
-        /**
-         * WeekVisit
-         * @description A visit of a week; `booked_min` as the diary has it.
-         */
-        WeekVisit: {
-            /**
-             * Id
-             * Format: uuid
-             */
-            id: string;
-            /** Client Name */
-            client_name: string;
-            /**
-             * Starts At
-             * Format: date-time
-             */
-            starts_at: string;
-            /** Step */
-            step: string;
-            /** Wish */
-            wish: string;
-            /** Booked Min */
-            booked_min: number | null;
-            /** Source */
-            source: string;
         };
         /**
          * MemberOut
@@ -6279,7 +6279,7 @@ export interface operations {
             };
         };
     };
-    apps_services_api_read_day: {
+    apps_services_day_api_read_day: {
         parameters: {
             query?: {
                 day?: string | null;
@@ -6346,7 +6346,141 @@ export interface operations {
             };
         };
     };
-    apps_services_api_read_head: {
+    apps_services_day_api_search: {
+        parameters: {
+            query?: {
+                text?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_day_api_read_week: {
+        parameters: {
+            query?: {
+                day?: string | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeekOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_consultation_api_read_head: {
         parameters: {
             query?: never;
             header?: never;
@@ -6411,7 +6545,7 @@ export interface operations {
             };
         };
     };
-    apps_services_api_read_palette: {
+    apps_services_consultation_api_read_palette: {
         parameters: {
             query?: {
                 start_level?: number | null;
@@ -6478,72 +6612,7 @@ export interface operations {
             };
         };
     };
-    apps_services_api_read_wishes: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WishesOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    apps_services_api_start_service: {
+    apps_services_consultation_api_start_service: {
         parameters: {
             query?: never;
             header?: never;
@@ -6612,7 +6681,7 @@ export interface operations {
             };
         };
     };
-    apps_services_api_read_service: {
+    apps_services_consultation_api_read_service: {
         parameters: {
             query?: never;
             header?: never;
@@ -6679,7 +6748,7 @@ export interface operations {
             };
         };
     };
-    apps_services_api_cancel_visit: {
+    apps_services_consultation_api_cancel_visit: {
         parameters: {
             query?: never;
             header?: never;
@@ -6746,7 +6815,7 @@ export interface operations {
             };
         };
     };
-    apps_services_api_write_consultation: {
+    apps_services_consultation_api_write_consultation: {
         parameters: {
             query?: never;
             header?: never;
@@ -6768,554 +6837,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ServiceOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    apps_services_api_read_board: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                service_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BoardOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    apps_services_api_record_event: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                service_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["EventIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["BoardOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    apps_services_api_read_log: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                service_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["LogOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    apps_services_api_read_options: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                service_id: string;
-                key: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["OptionsOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    apps_services_api_measure_lane: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                service_id: string;
-                key: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["MeasuredOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    apps_services_api_read_review: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                service_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ReviewOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    apps_services_api_read_tone: {
-        parameters: {
-            query?: {
-                bowls?: number;
-            };
-            header?: never;
-            path: {
-                service_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ToneOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    apps_services_api_try_own_formula: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                service_id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FormulaIn"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Tried"];
                 };
             };
             /** @description Unauthorized */
@@ -7942,6 +7463,619 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ScaleOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_chair_api_read_board: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoardOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_chair_api_record_event: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EventIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BoardOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_chair_api_read_log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_chair_api_read_options: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OptionsOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_chair_api_measure_lane: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasuredOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_tone_api_read_wishes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WishesOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_tone_api_read_review: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReviewOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_tone_api_read_tone: {
+        parameters: {
+            query?: {
+                bowls?: number;
+            };
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToneOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_tone_api_try_own_formula: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FormulaIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tried"];
                 };
             };
             /** @description Unauthorized */
@@ -8755,7 +8889,7 @@ export interface operations {
             };
         };
     };
-    apps_services_comingback_api_read_next: {
+    apps_services_visits_api_read_next: {
         parameters: {
             query?: never;
             header?: never;
@@ -8822,7 +8956,7 @@ export interface operations {
             };
         };
     };
-    apps_services_comingback_api_start_again: {
+    apps_services_visits_api_start_again: {
         parameters: {
             query?: never;
             header?: never;
@@ -8893,7 +9027,7 @@ export interface operations {
             };
         };
     };
-    apps_services_comingback_api_note_reminder: {
+    apps_services_visits_api_note_reminder: {
         parameters: {
             query?: never;
             header?: never;
@@ -8964,7 +9098,7 @@ export interface operations {
             };
         };
     };
-    apps_services_comingback_api_read_history: {
+    apps_services_visits_api_read_history: {
         parameters: {
             query?: never;
             header?: never;
@@ -8982,140 +9116,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HistoryOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    apps_services_comingback_api_search: {
-        parameters: {
-            query?: {
-                text?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FoundOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    apps_services_comingback_api_read_week: {
-        parameters: {
-            query?: {
-                day?: string | null;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["WeekOut"];
                 };
             };
             /** @description Unauthorized */

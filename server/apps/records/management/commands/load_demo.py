@@ -16,7 +16,7 @@ from django.utils import timezone
 
 from apps.clients.models import Client
 from apps.services.adapters import event_value
-from apps.services.intake import take_in
+from apps.services.exchange.intake import take_in
 from apps.services.models import Service
 from apps.services.stock import book
 from apps.shelf.models import Developer, Lightener, Toner

@@ -10,12 +10,12 @@ from uuid import UUID
 from django.db import transaction
 from django.utils import timezone
 
-from apps.services import queries
-from apps.services.actions import check_revision, locked
+from apps.services import loading
+from apps.services.acts import check_revision, locked
 from apps.services.adapters import StrandRow, choice_value, strand_data
-from apps.services.intake import take_in
+from apps.services.exchange.intake import take_in
+from apps.services.loading import Loaded, load
 from apps.services.models import Service
-from apps.services.queries import Loaded, load
 from apps.shelf.adapters import lightener_value
 from apps.shelf.intake import match_shelf
 from apps.shelf.queries import developers, lighteners, toners
@@ -100,4 +100,4 @@ def import_strands(member: Membership, service_id: UUID, *, revision: int, text:
     loaded.row.revision += 1
     loaded.row.save()
     audit(member, "strand tests taken in", service_id)
-    return load(queries.get(member, service_id))
+    return load(loading.get(member, service_id))

@@ -12,11 +12,12 @@ from django.shortcuts import get_object_or_404
 from django.utils import timezone
 
 from apps.common.telling import tell
-from apps.services import queries
-from apps.services.actions import append, check_revision, locked
+from apps.services import loading
+from apps.services.acts import append, check_revision, locked
+from apps.services.loading import Loaded, load
 from apps.services.models import PlanVersion, Service
+from apps.services.plan import queries as plan_queries
 from apps.services.policies import check_toner_idea
-from apps.services.queries import Loaded, load
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
 from apps.shelf.queries import developers
@@ -84,7 +85,7 @@ def write_plan(
             rows[zone.key].save(update_fields=["position"])
     audit(member, "plan written", service_id)
     tell(member.studio_id, service_id, "plan")
-    return load(queries.get(member, service_id)), plan, request
+    return load(loading.get(member, service_id)), plan, request
 
 
 def _keep(member: Membership, row: Service, plan: Plan, label: str) -> PlanVersion:
@@ -117,18 +118,18 @@ def keep_version(member: Membership, service_id: UUID, *, revision: int, label: 
     loaded = locked(member, service_id)
     require_lead(member, "keep a plan")
     check_revision(loaded, revision)
-    if len(queries.versions(member, service_id)) >= queries.VERSIONS_MAX:
-        raise ConflictError("too_many_versions", f"{queries.VERSIONS_MAX} versions are kept at most.")
-    _keep(member, loaded.row, make_plan(queries.plan_request(loaded)), label.strip())
+    if len(plan_queries.versions(member, service_id)) >= plan_queries.VERSIONS_MAX:
+        raise ConflictError("too_many_versions", f"{plan_queries.VERSIONS_MAX} versions are kept at most.")
+    _keep(member, loaded.row, make_plan(loading.plan_request(loaded)), label.strip())
     audit(member, "plan version kept", service_id)
-    return queries.versions(member, service_id)
+    return plan_queries.versions(member, service_id)
 
 
 @transaction.atomic
 def take_plan(member: Membership, service_id: UUID, *, event_id: UUID) -> Loaded:
     """Take the saved plan to the chair: the server computes it anew, logs what was taken and keeps it as a version."""
     loaded = locked(member, service_id)
-    plan = make_plan(queries.plan_request(loaded))
+    plan = make_plan(loading.plan_request(loaded))
     if not plan.zones:
         raise ConflictError("nothing_planned", "No lane of this plan gets any product.")
     data = PlanTaken(

@@ -6,18 +6,24 @@ import datetime as dt
 from typing import Any
 
 from apps.clients.models import Client
-from apps.services.comingback import formulas_of, growth, last_filed, summary_of
+from apps.services.loading import of_studio, with_parts
 from apps.services.models import Service
-from apps.services.queries import of_studio, with_parts
+from apps.services.visits.actions import formulas_of, growth, last_filed, summary_of
 from apps.studio.models import Membership
 from fervens_core.followup import grown_mm
 from fervens_core.head import ROOT_MM, TestResult
 from fervens_core.log import Step
 
 SERVICES_MAX = 100
+
+
 PATCH_HOLDS_DAYS = 180
+
+
 STRAND_HOLDS_DAYS = 90
 """[MODEL] after so long a test is taken again; a label that says less wins."""
+
+
 PATCH_WORDS = {
     TestResult.NOT_DONE.value: "placed, not read",
     TestResult.NEGATIVE.value: "clear",

@@ -7,13 +7,19 @@ import datetime as dt
 from django.utils import timezone
 
 from apps.clients.models import Client
+from apps.services.loading import of_studio
 from apps.services.models import Service
-from apps.services.queries import of_studio
 from apps.studio.models import Membership
 
 FOUND_MAX = 20
+
+
 SEARCH_LEAST = 2
+
+
 WEEK_MAX = 300
+
+
 DAYS = 7
 
 

@@ -5,13 +5,15 @@ from __future__ import annotations
 from collections.abc import Mapping
 from typing import Any
 
-from apps.services.actions import Consultation
 from apps.services.adapters import FACTS, StrandRow
-from apps.services.schemas import ConsultationIn
+from apps.services.consultation.actions import Consultation
+from apps.services.consultation.schemas import ConsultationIn
 from fervens_core.formats import JsonReader, read_strand, read_zone
 from fervens_core.head import Lightener, Stretch, judge_salts
 
 COLUMNS = ("wish", "tone", "wanted_level", "scalp")
+
+
 _CLOCK = {"started_at", "ended_at"}
 
 

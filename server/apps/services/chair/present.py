@@ -5,13 +5,12 @@ from __future__ import annotations
 import numpy as np
 from django.utils import timezone
 
-from apps.services import queries
-from apps.services.colour_reader import reader_address
-from apps.services.present import undo_of
-from apps.services.present_plan import bowl_out
-from apps.services.queries import Loaded
-from apps.services.schemas import BoardOut, LogLine, LogOut, MeasuredOut
-from apps.services.wording import conflicts_out, event_text, in_order, zone_names
+from apps.services.chair import queries as chair_queries
+from apps.services.chair.colour_reader import reader_address
+from apps.services.chair.schemas import BoardOut, LogLine, LogOut, MeasuredOut
+from apps.services.loading import Loaded
+from apps.services.plan.present import bowl_out
+from apps.services.wording import conflicts_out, event_text, in_order, undo_of, zone_names
 from apps.shelf.adapters import lightener_value
 from fervens_core.colour import hair_lab, lab_to_hex
 from fervens_core.formats import Measured
@@ -28,7 +27,7 @@ def board_out(loaded: Loaded) -> BoardOut:
     row = loaded.row
     lightener = lightener_value(row.lightener) if row.lightener else None
     now = timezone.now()
-    there = queries.at_chair(loaded, now)
+    there = chair_queries.at_chair(loaded, now)
     return BoardOut(
         service_id=row.pk,
         client_name=row.client.name,

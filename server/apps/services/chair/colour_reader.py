@@ -7,7 +7,7 @@ import os
 import socket
 import zlib
 
-from apps.services.queries import Loaded, chair, kept_parts
+from apps.services.loading import Loaded, chair, kept_parts
 from fervens_core.base import ConflictError, CoreError
 from fervens_core.chair import kept_lab, practice_lab
 from fervens_core.formats import LINE_MAX, PROTOCOL, SIMULATED, Measured, lab_to_line, level_of_lab, line_to_lab

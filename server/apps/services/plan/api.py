@@ -9,18 +9,13 @@ from django.shortcuts import get_object_or_404
 from ninja import Router
 
 from apps.common.problems import ERRORS, Problem
-from apps.services import plan_actions, present_chair, present_plan, queries
-from apps.services.plan_schemas import (
-    AimOut,
-    MixIn,
-    PlanIn,
-    PlanOut,
-    ScaleOut,
-    TakePlanIn,
-    VersionIn,
-    VersionOut,
-)
-from apps.services.schemas import BoardOut
+from apps.services import loading
+from apps.services.chair import present as chair_present
+from apps.services.chair.schemas import BoardOut
+from apps.services.plan import actions as plan_actions
+from apps.services.plan import present as plan_present
+from apps.services.plan import queries as plan_queries
+from apps.services.plan.schemas import AimOut, MixIn, PlanIn, PlanOut, ScaleOut, TakePlanIn, VersionIn, VersionOut
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
 from apps.studio.auth import member_of
@@ -32,28 +27,28 @@ router = Router(tags=["plan"])
 @router.get("/services/{service_id}/plan", response={200: PlanOut, ERRORS: Problem})
 def read_plan(request: HttpRequest, service_id: UUID) -> PlanOut:
     """The plan of the saved choices."""
-    loaded = queries.load(queries.get(member_of(request), service_id))
-    wanted = queries.plan_request(loaded)
-    return present_plan.plan_out(loaded, make_plan(wanted), wanted, loaded.row.toner_idea)
+    loaded = loading.load(loading.get(member_of(request), service_id))
+    wanted = loading.plan_request(loaded)
+    return plan_present.plan_out(loaded, make_plan(wanted), wanted, loaded.row.toner_idea)
 
 
 @router.post("/services/{service_id}/plan/preview", response={200: PlanOut, ERRORS: Problem})
 def preview_plan(request: HttpRequest, service_id: UUID, payload: PlanIn) -> PlanOut:
     """The plan of other choices, without keeping them."""
     member = member_of(request)
-    loaded = queries.load(queries.get(member, service_id))
+    loaded = loading.load(loading.get(member, service_id))
     choices = plan_actions.choices_of(payload.dict(exclude={"revision"}))
     wanted = plan_actions.request_of(loaded, member, choices)
-    return present_plan.plan_out(loaded, make_plan(wanted), wanted, choices.toner_key)
+    return plan_present.plan_out(loaded, make_plan(wanted), wanted, choices.toner_key)
 
 
 @router.post("/services/{service_id}/plan/aims", response={200: list[AimOut], ERRORS: Problem})
 def compare_aims(request: HttpRequest, service_id: UUID, payload: PlanIn) -> list[AimOut]:
     """Gentle, even and quick side by side, for these choices."""
     member = member_of(request)
-    loaded = queries.load(queries.get(member, service_id))
+    loaded = loading.load(loading.get(member, service_id))
     choices = plan_actions.choices_of(payload.dict(exclude={"revision"}))
-    return present_plan.aims_out(plan_actions.request_of(loaded, member, choices))
+    return plan_present.aims_out(plan_actions.request_of(loaded, member, choices))
 
 
 @router.put("/services/{service_id}/plan", response={200: PlanOut, ERRORS: Problem})
@@ -63,26 +58,26 @@ def write_plan(request: HttpRequest, service_id: UUID, payload: PlanIn) -> PlanO
     loaded, plan, wanted = plan_actions.write_plan(
         member_of(request), service_id, revision=payload.revision, choices=choices
     )
-    return present_plan.plan_out(loaded, plan, wanted, choices.toner_key)
+    return plan_present.plan_out(loaded, plan, wanted, choices.toner_key)
 
 
 @router.get("/services/{service_id}/plan/versions", response={200: list[VersionOut], ERRORS: Problem})
 def read_versions(request: HttpRequest, service_id: UUID) -> list[VersionOut]:
     """The kept plans, newest first."""
-    return [present_plan.version_out(v) for v in queries.versions(member_of(request), service_id)]
+    return [plan_present.version_out(v) for v in plan_queries.versions(member_of(request), service_id)]
 
 
 @router.post("/services/{service_id}/plan/versions", response={200: list[VersionOut], ERRORS: Problem})
 def keep_version(request: HttpRequest, service_id: UUID, payload: VersionIn) -> list[VersionOut]:
     """Keep the plan as it stands."""
     rows = plan_actions.keep_version(member_of(request), service_id, revision=payload.revision, label=payload.label)
-    return [present_plan.version_out(v) for v in rows]
+    return [plan_present.version_out(v) for v in rows]
 
 
 @router.post("/services/{service_id}/plan/take", response={200: BoardOut, ERRORS: Problem})
 def take_plan(request: HttpRequest, service_id: UUID, payload: TakePlanIn) -> BoardOut:
     """Take the saved plan to the chair."""
-    return present_chair.board_out(plan_actions.take_plan(member_of(request), service_id, event_id=payload.event_id))
+    return chair_present.board_out(plan_actions.take_plan(member_of(request), service_id, event_id=payload.event_id))
 
 
 @router.post("/mix", response={200: WeighedMix, ERRORS: Problem})

@@ -21,12 +21,14 @@ from django.views.decorators.http import require_GET
 
 from apps.common.hub import hub
 from apps.common.problems import problem
-from apps.services.kept_board import board_bytes
+from apps.services.chair.kept_board import board_bytes
 from apps.studio.models import Membership
 from fervens_core.base import CoreError
 
 PING_S = 8.0
 """A device that hears nothing for two and a half pings knows that it is behind."""
+
+
 CHECK_S = (60.0, 120.0)
 """How long until a session is looked at again, each time another, so that a hundred streams do not ask at once."""
 

@@ -11,18 +11,30 @@ from django.db.models import Max
 from django.http import Http404, HttpResponse
 from django.utils import timezone
 
-from apps.services import queries
-from apps.services.present_chair import board_out, end_of_log
-from apps.services.queries import Loaded
+from apps.services import loading
+from apps.services.chair.present import board_out, end_of_log
+from apps.services.loading import Loaded
 from apps.studio.models import Membership
 
 KEPT_S = 1.0
+
+
 MOST = 500
+
+
 WAIT_S = 5.0
+
+
 Place = tuple[UUID, int, int]
 """A service, its revision, and the end of its log."""
+
+
 _lock = threading.Lock()
+
+
 _kept: dict[Place, tuple[dt.datetime, bytes]] = {}
+
+
 _made_now: dict[Place, threading.Event] = {}
 
 
@@ -75,7 +87,7 @@ def board_bytes(member: Membership, service_id: UUID) -> bytes:
     Raises Http404 for another studio's.
     """
     found = (
-        queries.of_studio(member)
+        loading.of_studio(member)
         .filter(pk=service_id)
         .annotate(position=Max("events__id"))
         .values_list("revision", "position")
@@ -86,6 +98,6 @@ def board_bytes(member: Membership, service_id: UUID) -> bytes:
     place = (service_id, found[0], found[1] or 0)
 
     def make() -> bytes:
-        return board_out(queries.load(queries.get(member, service_id))).model_dump_json().encode()
+        return board_out(loading.load(loading.get(member, service_id))).model_dump_json().encode()
 
     return _once(place, make)

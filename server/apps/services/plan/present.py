@@ -4,8 +4,9 @@ from __future__ import annotations
 
 import numpy as np
 
+from apps.services.loading import Loaded
 from apps.services.models import PlanVersion
-from apps.services.plan_schemas import (
+from apps.services.plan.schemas import (
     AimLane,
     AimOut,
     BowlOut,
@@ -16,7 +17,6 @@ from apps.services.plan_schemas import (
     TonerIdea,
     VersionOut,
 )
-from apps.services.queries import Loaded
 from apps.shelf.adapters import shade_hex
 from apps.shelf.queries import toners
 from fervens_core.chair import paint_plan, window_of

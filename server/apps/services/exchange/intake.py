@@ -11,8 +11,8 @@ from django.utils import timezone
 
 from apps.clients.models import Client
 from apps.services.adapters import FACTS, StrandRow, event_value, strand_data, zone_row
+from apps.services.loading import load
 from apps.services.models import Service, ServiceEvent
-from apps.services.queries import load
 from apps.services.summary import summarise
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener

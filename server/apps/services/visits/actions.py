@@ -14,9 +14,9 @@ from django.utils import timezone
 from apps.clients import queries as client_queries
 from apps.clients.models import Client
 from apps.common.telling import tell
-from apps.services import queries
-from apps.services.actions import LASTING_FACTS
+from apps.services import loading
 from apps.services.adapters import StrandRow, choice_value, strand_data, zone_row, zone_values
+from apps.services.consultation.actions import LASTING_FACTS
 from apps.services.models import Service
 from apps.services.summary import summarise
 from apps.shelf.adapters import lightener_value
@@ -40,7 +40,11 @@ from fervens_core.log import AGAIN, Step
 from fervens_core.planning import PlanChoice, PlanRequest, chair_time, head_visits, make_plan, total_min, visits_needed
 
 SHORT_LEVELS = 0.5
+
+
 AHEAD_MAX = dt.timedelta(days=731)
+
+
 ROOTED = (Part.WHOLE, Part.ROOT, Part.REGROWTH)
 
 
@@ -52,7 +56,7 @@ def growth(client: Client) -> float:
 def summary_of(row: Service) -> dict[str, Any]:
     """What a filed service came to; worked out anew for one that was filed before summaries were kept."""
     if row.summary is None:
-        loaded = queries.load(row)
+        loaded = loading.load(row)
         return summarise(loaded, loaded.state.closed_at or timezone.now())
     found: dict[str, Any] = row.summary
     return found
@@ -157,14 +161,14 @@ def formulas_of(row: Service) -> tuple[LastFormula, ...]:
 
 def last_filed(member: Membership, client_id: UUID) -> Service | None:
     """The client's last filed service with its parts."""
-    rows = queries.with_parts(queries.of_studio(member)).select_related("client__studio")
+    rows = loading.with_parts(loading.of_studio(member)).select_related("client__studio")
     return rows.filter(client_id=client_id, step=Step.RECORD.value).order_by("-starts_at").first()
 
 
 def filed(member: Membership, service_id: UUID) -> Service:
     """A service with its parts and its client's studio. 404 for another studio's."""
-    queries.get(member, service_id)
-    return queries.with_parts(queries.of_studio(member)).select_related("client__studio").get(pk=service_id)
+    loading.get(member, service_id)
+    return loading.with_parts(loading.of_studio(member)).select_related("client__studio").get(pk=service_id)
 
 
 @transaction.atomic
@@ -213,13 +217,13 @@ def start_from(
     row.zones.bulk_create([zone_row(row, z, i) for i, z in enumerate(zones)])
     audit(member, "service started from the last", row.pk)
     tell(member.studio_id, row.pk, "booked")
-    return queries.get(member, row.pk)
+    return loading.get(member, row.pk)
 
 
 @transaction.atomic
 def cancel_visit(member: Membership, service_id: UUID) -> UUID:
     """Take a visit that has not begun out of the diary; its client's id. Raises ConflictError once it has."""
-    row = get_object_or_404(queries.of_studio(member).select_for_update(), pk=service_id)
+    row = get_object_or_404(loading.of_studio(member).select_for_update(), pk=service_id)
     require_lead(member, "cancel a visit")
     if row.step != Step.CONSULTATION.value or row.events.exists():
         raise ConflictError("already_begun", "Something has been done in this service; its log stays. File it instead.")
@@ -233,7 +237,7 @@ def cancel_visit(member: Membership, service_id: UUID) -> UUID:
 @transaction.atomic
 def note_reminder(member: Membership, service_id: UUID, *, is_sent: bool) -> Service:
     """The client was told what to stop before the visit; or was not after all."""
-    row = get_object_or_404(queries.of_studio(member).select_for_update(), pk=service_id)
+    row = get_object_or_404(loading.of_studio(member).select_for_update(), pk=service_id)
     row.reminded_at = timezone.now() if is_sent else None
     row.save(update_fields=["reminded_at"])
     audit(member, "client reminded" if is_sent else "reminder taken back", service_id)

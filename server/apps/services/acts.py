@@ -1,0 +1,110 @@
+"""Acts of the log: who acts, may they, load and lock, core, save, audit; in one transaction."""
+
+from __future__ import annotations
+
+import datetime as dt
+from dataclasses import replace
+from uuid import UUID
+
+from django.db import transaction
+from django.shortcuts import get_object_or_404
+from django.utils import timezone
+
+from apps.common.telling import tell
+from apps.services import loading
+from apps.services.adapters import event_value
+from apps.services.loading import Loaded, load
+from apps.services.models import Service, ServiceEvent
+from apps.services.policies import check_event
+from apps.services.stock import book
+from apps.services.summary import summarise
+from apps.studio.actions import audit
+from apps.studio.models import Membership
+from fervens_core.base import ConflictError, LimitError
+from fervens_core.basin import lanes_today
+from fervens_core.log import SCHEMA_VERSION, EventData, ServiceClosed, data_to_json, merge_addition
+
+FUTURE_MAX = dt.timedelta(minutes=2)
+
+
+PAST_MAX = dt.timedelta(days=2)
+
+
+def locked(member: Membership, service_id: UUID) -> Loaded:
+    """A service for changing; others wait. 404 for another studio's."""
+    rows = loading.with_parts(loading.of_studio(member)).select_for_update(of=("self",))
+    return load(get_object_or_404(rows, pk=service_id))
+
+
+def check_revision(loaded: Loaded, revision: int) -> None:
+    """Raises ConflictError when the service was changed since."""
+    if loaded.row.revision != revision:
+        raise ConflictError("changed_elsewhere", "Someone else changed this meanwhile; here is their version.")
+
+
+@transaction.atomic
+def record_event(
+    member: Membership,
+    service_id: UUID,
+    *,
+    event_id: UUID,
+    occurred_at: dt.datetime,
+    data: EventData,
+    device: str = "",
+    seen: int | None = None,
+) -> Loaded:
+    """Add one event to the log. Sent again with the same id, it is taken once.
+
+    Args:
+        device, seen: which device sends it, and the place in the log up to which it had heard of the others' events.
+    """
+    loaded = locked(member, service_id)
+    return append(member, loaded, event_id=event_id, occurred_at=occurred_at, data=data, device=device, seen=seen)
+
+
+def append(
+    member: Membership,
+    loaded: Loaded,
+    *,
+    event_id: UUID,
+    occurred_at: dt.datetime,
+    data: EventData,
+    device: str = "",
+    seen: int | None = None,
+) -> Loaded:
+    """One event more, if it may be and fits; the service as it then stands."""
+    if any(e.event_id == event_id for e in loaded.log):
+        return loaded
+    if ServiceEvent.objects.filter(event_id=event_id).exists():
+        raise ConflictError("event_id_taken", "This event id is taken.")
+    now = timezone.now()
+    if occurred_at.tzinfo is None or not now - PAST_MAX <= occurred_at <= now + FUTURE_MAX:
+        raise LimitError("occurred_at", "a moment with time zone within the last two days", occurred_at.isoformat())
+    check_event(member, loaded, data)
+    row = ServiceEvent(
+        service=loaded.row,
+        event_id=event_id,
+        kind=type(data).__name__,
+        occurred_at=occurred_at,
+        recorded_at=now,
+        by=member.user,
+        by_name=member.name,
+        device=device,
+        schema_version=SCHEMA_VERSION,
+        data=data_to_json(data),
+    )
+    heard = [e for e in loaded.log if seen is None or e.pk <= seen or (device and e.device == device)]
+    event = event_value(row)
+    state = merge_addition(loaded.events, event, seen={str(e.event_id) for e in heard}, before=loaded.state)
+    row.save()
+    book(loaded.row, row, data)
+    Service.objects.filter(pk=loaded.row.pk).update(step=state.step.value)
+    audit(member, row.kind, loaded.row.pk)
+    tell(member.studio_id, loaded.row.pk, row.kind, row.pk, device)
+    loaded.row.step = state.step.value
+    lanes = lanes_today(loaded.zones, state)
+    after = replace(loaded, lanes=lanes, log=(*loaded.log, row), events=[*loaded.events, event], state=state)
+    if isinstance(data, ServiceClosed):
+        summary = summarise(after, occurred_at)
+        Service.objects.filter(pk=loaded.row.pk).update(summary=summary)
+    return after

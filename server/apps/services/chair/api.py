@@ -1,0 +1,63 @@
+"""The chair: its board, its log, what can be done."""
+
+from __future__ import annotations
+
+from uuid import UUID
+
+from django.http import HttpRequest, HttpResponse
+from django.utils import timezone
+from ninja import Router
+
+from apps.common.problems import ERRORS, Problem
+from apps.services import acts, loading
+from apps.services.chair import present as chair_present
+from apps.services.chair import queries as chair_queries
+from apps.services.chair.colour_reader import measure
+from apps.services.chair.kept_board import board_answer, board_now
+from apps.services.chair.schemas import BoardOut, EventIn, LogOut, MeasuredOut, OptionsOut
+from apps.studio.auth import member_of
+from fervens_core.log import data_from_json
+
+router = Router(tags=["chair"])
+
+
+@router.get("/services/{service_id}/board", response={200: BoardOut, ERRORS: Problem})
+def read_board(request: HttpRequest, service_id: UUID) -> HttpResponse:
+    """The chair now."""
+    return board_now(member_of(request), service_id)
+
+
+@router.post("/services/{service_id}/events", response={200: BoardOut, ERRORS: Problem})
+def record_event(request: HttpRequest, service_id: UUID, payload: EventIn) -> HttpResponse:
+    """Add one event to the log; the answer is the chair after it."""
+    loaded = acts.record_event(
+        member_of(request),
+        service_id,
+        event_id=payload.event_id,
+        occurred_at=payload.occurred_at,
+        data=data_from_json(payload.kind, payload.data),
+        device=payload.device,
+        seen=payload.seen,
+    )
+    return board_answer(loaded)
+
+
+@router.get("/services/{service_id}/log", response={200: LogOut, ERRORS: Problem})
+def read_log(request: HttpRequest, service_id: UUID) -> LogOut:
+    """Who did what, the latest first."""
+    return chair_present.log_out(loading.load(loading.get(member_of(request), service_id)))
+
+
+@router.get("/services/{service_id}/lanes/{key}/options", response={200: OptionsOut, ERRORS: Problem})
+def read_options(request: HttpRequest, service_id: UUID, key: str) -> OptionsOut:
+    """What can be done with a lane now, whether it may be, and what it would do to its curve."""
+    loaded = loading.load(loading.get(member_of(request), service_id))
+    return OptionsOut(options=list(chair_queries.options(loaded, key, timezone.now())))
+
+
+@router.post("/services/{service_id}/lanes/{key}/measure", response={200: MeasuredOut, ERRORS: Problem})
+def measure_lane(request: HttpRequest, service_id: UUID, key: str) -> MeasuredOut:
+    """Have the colour reader measure a lane; nothing is logged by that."""
+    loaded = loading.load(loading.get(member_of(request), service_id))
+    measured, instrument = measure(loaded, key, timezone.now())
+    return chair_present.measured_out(measured, loaded.zone(key).hair.colour_start, instrument)

@@ -1,0 +1,146 @@
+"""A service and its consultation as answers."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import numpy as np
+from django.utils import timezone
+
+from apps.services.adapters import StrandRow
+from apps.services.consultation import queries as consultation_queries
+from apps.services.consultation.schemas import CautionOut, ServiceOut, StrandOut, StretchOut, ZoneOut
+from apps.services.hexes import _zone_hexes
+from apps.services.loading import Loaded
+from apps.services.wording import conflicts_out, undo_of
+from apps.shelf.adapters import lightener_value
+from fervens_core.chair import curve_points, minute_grid
+from fervens_core.colour import hair_lab, lab_to_hex
+from fervens_core.formats import strand_to_json, zone_to_json
+from fervens_core.head import Stretch, Tone, patch_state
+from fervens_core.lift import HeadMove, fit_strands, head_move, teach
+from fervens_core.log import CautionAcknowledged, Step, live_events
+from fervens_core.toning import natural_lab
+
+
+def _zones_out(loaded: Loaded) -> list[ZoneOut]:
+    start_hex, target_hex = _zone_hexes(loaded.zones)
+    found = []
+    for zone, before, wanted in zip(loaded.zones, start_hex, target_hex, strict=True):
+        parts = [
+            lab_to_hex(hair_lab(s.hair.start_level, np.array([s.hair.start_level])))[0] if s else None
+            for s in (zone.root, zone.ends)
+        ]
+        values = zone_to_json(zone)
+        found.append(
+            ZoneOut(
+                **values,
+                start_hex=before,
+                target_hex=wanted,
+                root_hex=parts[0],
+                ends_hex=parts[1],
+                touches_scalp=zone.touches_scalp,
+            )
+        )
+    return found
+
+
+def _move(loaded: Loaded) -> HeadMove | None:
+    """How the strands moved the head; None when none was read or nothing is to be lifted."""
+    strands = loaded.strand_values
+    if not any(s.readings for s in strands) or not loaded.lanes or loaded.row.lightener is None:
+        return None
+    return head_move(teach(loaded.lanes, strands, lightener_value(loaded.row.lightener)))
+
+
+def _stretch_out(kept: dict[str, Any] | None) -> StretchOut | None:
+    if kept is None:
+        return None
+    value = Stretch(**kept)
+    return StretchOut(**kept, stretch_percent=value.stretch_percent, return_percent=value.return_percent)
+
+
+def _strands_out(rows: tuple[StrandRow, ...]) -> list[StrandOut]:
+    """Strands with their fitted curves, painted in the colour each should have."""
+    found = []
+    values = tuple(r.value for r in rows)
+    for row, fit in zip(rows, fit_strands(values), strict=True):
+        strand = row.value
+        start = strand.hair.start_level
+        minutes = minute_grid(max(strand.lightener.label_max_min, *(r.minutes for r in strand.readings), 10.0))
+        bands = fit.bands(minutes)
+        seen = np.array([start, *(r.level for r in strand.readings)])
+        hexes = lab_to_hex(hair_lab(start, np.maximum(np.concatenate([bands[1], seen]), start)))
+        n = minutes.size
+        found.append(
+            StrandOut(
+                **strand_to_json(strand),
+                started_at=row.started_at,
+                ended_at=row.ended_at,
+                curve=list(curve_points(minutes, bands, hexes[:n])),
+                start_hex=hexes[n],
+                reading_hexes=hexes[n + 1 :],
+                extent_ratio=fit.extent_ratio,
+                rate_ratio=fit.rate_ratio,
+                has_suffered=strand.has_suffered,
+                label_max_min=strand.lightener.label_max_min,
+            )
+        )
+    return found
+
+
+def service_out(loaded: Loaded) -> ServiceOut:
+    """A service with its consultation."""
+    row, findings = loaded.row, loaded.findings
+    move = _move(loaded)
+    taken = {e.data.caution: e for e in reversed(live_events(loaded.events)) if isinstance(e.data, CautionAcknowledged)}
+    return ServiceOut(
+        id=row.pk,
+        client_id=row.client_id,
+        client_name=row.client.name,
+        client_age_years=findings.age_years,
+        reacts_to_oxidative=findings.reacts_to_oxidative,
+        is_reaction_open=findings.has_open_reaction,
+        patch_test=findings.patch_test,
+        patch_test_placed_at=row.client.patch_test_placed_at,
+        patch_state=patch_state(findings.patch_test, findings.patch_test_age_h),
+        starts_at=row.starts_at,
+        step=loaded.state.step,
+        revision=row.revision,
+        wish=row.wish,
+        tone=Tone(row.tone),
+        wanted_level=row.wanted_level,
+        scalp=findings.scalp,
+        elasticity=findings.elasticity,
+        salts_test=findings.salts_test,
+        salts_signs=row.facts.get("salts_signs"),
+        stretch=_stretch_out(row.facts.get("stretch")),
+        allergies=findings.allergies,
+        medication=findings.medication,
+        home_care=sorted(findings.home_care),
+        is_clarified=findings.is_clarified,
+        time_min=findings.time_min,
+        booked_min=findings.booked_min,
+        zones=_zones_out(loaded),
+        strands=_strands_out(loaded.strands),
+        move_text=move.text if move else None,
+        verdict=consultation_queries.verdict(loaded) if loaded.state.step in (Step.CONSULTATION, Step.PLAN) else None,
+        cautions=[
+            CautionOut(
+                caution=c,
+                acknowledged_by=taken[c.code].by if c.code in taken else None,
+                acknowledged_at=taken[c.code].occurred_at if c.code in taken else None,
+            )
+            for c in loaded.cautions
+        ],
+        is_blocked=loaded.is_blocked,
+        lightener_key=str(row.lightener_id) if row.lightener_id else None,
+        undo=undo_of(loaded),
+        conflicts=conflicts_out(loaded),
+        server_now=timezone.now(),
+    )
+
+
+def natural_hexes(levels: list[float]) -> list[str]:
+    """Colours of natural hair at levels."""
+    return lab_to_hex(np.stack([natural_lab(v) for v in levels]))

@@ -1,0 +1,16 @@
+"""What the consultation comes to."""
+
+from __future__ import annotations
+
+from apps.services.loading import Loaded, plan_request
+from fervens_core.base import CoreError
+from fervens_core.planning import PlanRequest, Verdict, make_verdict
+
+
+def verdict(loaded: Loaded) -> Verdict:
+    """What the consultation comes to, with the plan's lightener and the shelf's bottles."""
+    try:
+        request: PlanRequest | None = plan_request(loaded)
+    except CoreError:
+        request = None
+    return make_verdict(loaded.findings, loaded.zones, loaded.cautions, request)

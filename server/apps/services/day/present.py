@@ -1,0 +1,95 @@
+"""The day as answers."""
+
+from __future__ import annotations
+
+import datetime as dt
+
+from django.utils import timezone
+
+from apps.clients.models import Client
+from apps.services import loading
+from apps.services.chair import queries as chair_queries
+from apps.services.day.schemas import DayPatchTest, DayReminder, DayService, DayVisit
+from apps.services.hexes import _zone_hexes
+from apps.services.loading import Loaded
+from apps.services.models import Service
+from fervens_core.followup import reminder_text
+from fervens_core.head import PATCH_TEST_WAIT_H, Tone
+from fervens_core.log import Step
+from fervens_core.safety import CLEARED_TODAY, Severity
+
+
+def patch_test_out(client: Client, now: dt.datetime) -> DayPatchTest:
+    """A patch test that waits to be read."""
+    placed = client.patch_test_placed_at or now
+    due = placed + dt.timedelta(hours=PATCH_TEST_WAIT_H)
+    return DayPatchTest(client_id=client.pk, client_name=client.name, placed_at=placed, due_at=due, is_due=due <= now)
+
+
+def visit_out(row: Service) -> DayVisit:
+    """A visit to come."""
+    return DayVisit(service_id=row.pk, client_name=row.client.name, starts_at=row.starts_at)
+
+
+def reminder_out(row: Service) -> DayReminder:
+    """A visit whose client is to be reminded now."""
+    text = reminder_text(timezone.localdate(row.starts_at), is_toned=True)
+    return DayReminder(**visit_out(row).dict(), text=text)
+
+
+def _next_text(loaded: Loaded, now: dt.datetime) -> tuple[str, dt.datetime | None, list[str]]:
+    """What the day's list says of a service, when it is due, and the zones' colours now."""
+    start_hex, _ = _zone_hexes(loaded.zones)
+    state = loaded.state
+    match state.step:
+        case Step.CONSULTATION:
+            if loaded.is_blocked:
+                blocks = [c.code for c in loaded.cautions if c.severity is Severity.BLOCK]
+                text = "Clarify first" if CLEARED_TODAY.issuperset(blocks) else "Must not be lightened today"
+                return text, None, start_hex
+            return ("Read the head" if not loaded.zones else "Finish the consultation"), None, start_hex
+        case Step.PLAN:
+            return "Plan it", None, start_hex
+        case Step.CHAIR:
+            board = chair_queries.board(loaded, now)
+            act = board.acts[0] if board.acts else None
+            colours = [lane.hex_now for lane in board.lanes]
+            return (act.title if act else "At the chair"), (act.due_at if act else None), colours
+        case Step.REVIEW:
+            board = chair_queries.board(loaded, now)
+            return "Read and review", None, [lane.hex_now for lane in board.lanes]
+        case Step.TONE:
+            on = [t for x in state.lanes for t in (x.toner, x.shadow) if t and t.is_on]
+            board = chair_queries.board(loaded, now)
+            colours = [lane.hex_now for lane in board.lanes]
+            if on:
+                due = min(t.applied_at + dt.timedelta(minutes=t.minutes) for t in on)
+                return f"Toner on {len(on)} of {len(state.lanes)} zones", due, colours
+            return "Tone it", None, colours
+        case Step.RECORD:
+            board = chair_queries.board(loaded, now)
+            return "Filed", None, [lane.hex_now for lane in board.lanes]
+
+
+def day_service(row: Service, now: dt.datetime) -> DayService:
+    """One line of the day."""
+    loaded = loading.load(row)
+    text, due, hexes = _next_text(loaded, now)
+    worked = loaded.lanes or loaded.zones
+    starts = [z.hair.start_level for z in worked]
+    targets = [z.target_level for z in worked]
+    return DayService(
+        id=row.pk,
+        client_name=row.client.name,
+        starts_at=row.starts_at,
+        step=loaded.state.step,
+        is_blocked=loaded.is_blocked,
+        next_text=text,
+        next_due_at=due,
+        wish=row.wish,
+        tone=Tone(row.tone),
+        hexes_now=hexes,
+        hexes_target=_zone_hexes(loaded.zones)[1],
+        level_from=min(starts) if starts else None,
+        level_to=max(targets) if targets else None,
+    )

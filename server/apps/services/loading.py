@@ -1,0 +1,129 @@
+"""Services as the core knows them: rows of one studio, loaded whole."""
+
+from __future__ import annotations
+
+import datetime as dt
+from dataclasses import dataclass
+from uuid import UUID
+
+from django.db.models import QuerySet
+from django.shortcuts import get_object_or_404
+
+from apps.services.adapters import StrandRow, choice_value, event_value, findings_value, strand_rows, zone_values
+from apps.services.models import Service, ServiceEvent
+from apps.shelf.adapters import lightener_value
+from apps.shelf.queries import developers, lighteners
+from apps.studio.models import Membership
+from fervens_core.base import ConflictError
+from fervens_core.basin import lanes_today
+from fervens_core.chair import Chair
+from fervens_core.head import Findings, Zone, kept_parts_of, lanes_of
+from fervens_core.lift import Strand
+from fervens_core.log import Event, ServiceState, fold
+from fervens_core.planning import PlanRequest
+from fervens_core.safety import Caution, Severity, lightening_cautions
+
+
+def of_studio(member: Membership) -> QuerySet[Service]:
+    """Only the member's own studio's services."""
+    return Service.objects.filter(studio_id=member.studio_id)
+
+
+def with_parts(rows: QuerySet[Service]) -> QuerySet[Service]:
+    """The rows with everything the core needs, in a fixed number of queries."""
+    return rows.select_related("client", "lightener").prefetch_related("zones", "events")
+
+
+def get(member: Membership, service_id: UUID) -> Service:
+    """One service with its parts; 404 when it is another studio's."""
+    return get_object_or_404(with_parts(of_studio(member)), pk=service_id)
+
+
+@dataclass(frozen=True, slots=True)
+class Loaded:
+    """A service's rows as core values; `log` are the rows of its events, as `events` has them."""
+
+    row: Service
+    zones: tuple[Zone, ...]
+    lanes: tuple[Zone, ...]
+    strands: tuple[StrandRow, ...]
+    log: tuple[ServiceEvent, ...]
+    events: list[Event]
+    state: ServiceState
+    findings: Findings
+
+    @property
+    def strand_values(self) -> tuple[Strand, ...]:
+        """The strands as the core knows them."""
+        return tuple(s.value for s in self.strands)
+
+    @property
+    def cautions(self) -> tuple[Caution, ...]:
+        """Cautions of the consultation, blocks first."""
+        has_test = any(s.readings for s in self.strand_values)
+        return lightening_cautions(self.findings, self.zones, has_strand_test=has_test)
+
+    @property
+    def is_blocked(self) -> bool:
+        """Whether any caution blocks the lightening."""
+        return any(c.severity is Severity.BLOCK for c in self.cautions)
+
+    def zone(self, key: str) -> Zone:
+        """A lane, a part left as it was, or a zone, by key. Raises ConflictError."""
+        found = next((z for z in (*self.lanes, *kept_parts(self), *self.zones) if z.key == key), None)
+        if found is None:
+            raise ConflictError("unknown_zone", f"This service has no zone {key!r}.")
+        return found
+
+
+def load(row: Service) -> Loaded:
+    """Everything of a service as core values."""
+    log, zones = tuple(row.events.all()), zone_values(row)
+    events = [event_value(e) for e in log]
+    shelf = {x.key: x for x in lighteners(row.studio_id)} if row.strands else {}
+    state = fold(events)
+    return Loaded(
+        row=row,
+        zones=zones,
+        lanes=lanes_today(zones, state),
+        strands=strand_rows(row, shelf),
+        log=log,
+        events=events,
+        state=state,
+        findings=findings_value(row, row.client),
+    )
+
+
+def plan_request(loaded: Loaded) -> PlanRequest:
+    """The saved choices of a service as a request to plan. Raises ConflictError without a lightener."""
+    row = loaded.row
+    if row.lightener is None:
+        raise ConflictError("no_lightener", "Choose a lightener first; the shelf may be empty.")
+    return PlanRequest(
+        zones=loaded.zones,
+        lightener=lightener_value(row.lightener),
+        bottles=tuple(developers(row.studio_id)),
+        choice=choice_value(row, [z.key for z in loaded.zones]),
+        strands=loaded.strand_values,
+        elasticity=loaded.findings.elasticity,
+    )
+
+
+def chair(loaded: Loaded, now: dt.datetime) -> Chair | None:
+    """The chair's lanes as the core knows them; None before the plan is taken."""
+    row = loaded.row
+    if row.lightener is None or not loaded.state.lanes:
+        return None
+    return Chair(
+        state=loaded.state,
+        zones={z.key: z for z in loaded.lanes},
+        lightener=lightener_value(row.lightener),
+        now=now,
+        has_additive=bool(row.choice.get("has_additive")),
+        strands=loaded.strand_values,
+    )
+
+
+def kept_parts(loaded: Loaded) -> tuple[Zone, ...]:
+    """Parts of the head that no lightener goes on today, as lanes; they may be read and toned."""
+    return kept_parts_of(loaded.zones, lanes_of(loaded.zones))

@@ -1,0 +1,125 @@
+"""What goes over the wire about visits past and to come."""
+
+from __future__ import annotations
+
+import datetime as dt
+from typing import Literal
+from uuid import UUID
+
+from ninja import Schema
+from pydantic import Field
+
+from fervens_core.followup import LastFormula, NextVisit
+
+
+class CancelledOut(Schema):
+    """Whose visit was cancelled."""
+
+    client_id: UUID
+
+
+class AgainIn(Schema):
+    """When the client comes, and for how long the diary has them; `after` is the service to start from."""
+
+    starts_at: dt.datetime | None = None
+    booked_min: float | None = Field(None, ge=15, le=900)
+    after: UUID | None = None
+
+
+class VisitAt(Schema):
+    """A service by its id, and when it starts."""
+
+    service_id: UUID
+    starts_at: dt.datetime
+
+
+class ReminderIn(Schema):
+    """Whether the client was told."""
+
+    is_sent: bool = True
+
+
+class NextOut(Schema):
+    """The visit to propose after a filed service, the visits left to its wish, and what is booked already."""
+
+    proposal: NextVisit
+    visits_left: int | None
+    formulas: list[LastFormula]
+    booked: list[VisitAt]
+
+
+class LaneThen(Schema):
+    """A lane as a filed service kept it."""
+
+    name: str
+    zone_key: str
+    before: float
+    target: float
+    level: float | None
+    is_read: bool
+    before_hex: str
+    level_hex: str
+    volume: float
+    minutes: float | None
+    contact_min: float
+    volume_min: float
+    is_past_wall: bool
+
+
+class TonerThen(Schema):
+    """A toner as a filed service kept it."""
+
+    name: str
+    formula: str
+    minutes: float
+    product_g: float
+    developer_g: float
+    hex: str
+
+
+class ServiceThen(Schema):
+    """One service of a client's history."""
+
+    id: UUID
+    starts_at: dt.datetime
+    step: str
+    source: str
+    wish: str
+    worked: str
+    change: str
+    lightener_name: str
+    contact_min: float
+    lanes: list[LaneThen]
+    toners: list[TonerThen]
+
+
+class ZoneLoad(Schema):
+    """Contact load of one zone over all its services."""
+
+    name: str
+    services: int
+    minutes: float
+    volume_minutes: float
+
+
+class TestThen(Schema):
+    """A test with how long it holds."""
+
+    kind: Literal["patch", "strand"]
+    text: str
+    at: dt.datetime | None
+    holds_until: dt.date | None
+    is_expired: bool
+
+
+class HistoryOut(Schema):
+    """A client over the years."""
+
+    services: list[ServiceThen]
+    loads: list[ZoneLoad]
+    tests: list[TestThen]
+    growth_mm_per_month: float
+    regrowth_mm: float | None
+    is_past_root: bool
+    can_start_again: bool
+    formulas: list[LastFormula]
