@@ -22,6 +22,7 @@ from fervens_core.head import (
     Lightener,
     Porosity,
     ReadingMode,
+    ScalpFeel,
     Segment,
     TestResult,
     Tone,
@@ -130,9 +131,9 @@ def test_another_application_is_planned_by_the_same_planner_and_ends_where_it_sa
 @pytest.mark.parametrize(
     ("more", "findings", "lightener", "said"),
     [
-        ([(60, HairNoted("crown", elasticity="slow"))], CLEAR, POWDER, "does not simply return"),
-        ([(60, HairNoted("crown", elasticity="snaps"))], CLEAR, POWDER, "rinse at once"),
-        ([(60, HairNoted("crown", scalp="warm"))], CLEAR, POWDER, "the scalp was felt"),
+        ([(60, HairNoted("crown", elasticity=Elasticity.SLOW))], CLEAR, POWDER, "does not simply return"),
+        ([(60, HairNoted("crown", elasticity=Elasticity.SNAPS))], CLEAR, POWDER, "rinse at once"),
+        ([(60, HairNoted("crown", scalp=ScalpFeel.WARM))], CLEAR, POWDER, "the scalp was felt"),
         ([], dataclasses.replace(CLEAR, elasticity=Elasticity.SLOW), POWDER, "does not simply return"),
         ([], CLEAR, Lightener("p", "Once", Ratio(1.5), 50, max_applications=1), "allows 1 application a visit"),
         ([(60, TonerApplied("crown", "fog", "Fog", 9.0, 5.0, 7.5))], CLEAR, POWDER, "it has been toned"),
@@ -200,9 +201,9 @@ def test_the_wish_can_be_set_as_a_tone_at_a_level_or_as_a_measured_colour():
     usual = step(chair(rinsed()))
     assert not usual.is_own_wish
     assert usual.wish.level == 6.5
-    set_to = step(chair(rinsed(READ, (60, WishSet("gold", 7.5)))))
+    set_to = step(chair(rinsed(READ, (60, WishSet(Tone.GOLD, 7.5)))))
     assert (set_to.wish.tone, set_to.wish.level, set_to.is_own_wish) == (Tone.GOLD, 7.5, True)
-    measured = step(chair(rinsed(READ, (60, WishSet("neutral", 7.5, lab=(58.0, 6.0, 20.0))))))
+    measured = step(chair(rinsed(READ, (60, WishSet(Tone.NEUTRAL, 7.5, lab=(58.0, 6.0, 20.0))))))
     assert measured.wish.wanted.tolist() == [58.0, 6.0, 20.0]
 
 
@@ -239,7 +240,7 @@ def test_the_probe_lowers_ash_where_it_grabbed_and_says_what_it_moved(tone):
 
 def test_a_green_rest_is_met_in_two_ways_and_both_are_shown():
     green = rinsed(dict.fromkeys(KEYS, 8.5))
-    green.append(event(62, ReadingTaken("crown", 8.5, ReadingMode.DRY, (), 0.0, "green", 0.5)))
+    green.append(event(62, ReadingTaken("crown", 8.5, ReadingMode.DRY, (), 0.0, DyeHue.GREEN, 0.5)))
     found = step(chair(green))
     crown = next(x for x in found.lanes if x.key == "crown")
     assert crown.says.startswith("A green rest on pale yellow at 8.5: red or pink")
@@ -253,7 +254,7 @@ def test_a_green_rest_is_met_in_two_ways_and_both_are_shown():
 
 def test_ends_that_hold_ash_are_warmed_or_the_rest_is_toned_toward_them():
     ash = rinsed(dict.fromkeys(KEYS, 9.0))
-    ash.append(event(62, ReadingTaken("crown", 9.0, ReadingMode.DRY, (), 0.0, "violet", 0.5)))
+    ash.append(event(62, ReadingTaken("crown", 9.0, ReadingMode.DRY, (), 0.0, DyeHue.VIOLET, 0.5)))
     crown = next(x for x in step(chair(ash)).lanes if x.key == "crown")
     assert [w.title for w in crown.remedies] == ["Warm these ends", "Tone the rest toward these ends"]
     assert all(-15.0 < w.gained_l < 15.0 for w in crown.remedies)
@@ -315,7 +316,9 @@ def test_parts_no_lightener_went_on_are_read_and_toned_with_the_rest():
     log = rinsed({"nape": 8.5}, zones=lanes_of(KEPT))
     before = review(chair(log, zones=KEPT), zones=KEPT, kept=parts)
     assert [k.key for k in before.kept] == ["nape.ends", "crown"]
-    log.append(event(60, ReadingTaken("nape.ends", 9.0, ReadingMode.DRY, rest="violet", rest_amount=0.5, is_kept=True)))
+    log.append(
+        event(60, ReadingTaken("nape.ends", 9.0, ReadingMode.DRY, rest=DyeHue.VIOLET, rest_amount=0.5, is_kept=True))
+    )
     there = chair(log, zones=KEPT)
     after = review(there, zones=KEPT, kept=parts)
     ends = next(x for x in after.lanes if x.key == "nape.ends")

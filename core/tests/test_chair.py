@@ -9,7 +9,7 @@ from make import BOTTLES, POWDER, at, event, request, zone
 from fervens_core.base import ConflictError
 from fervens_core.chair import Chair, head_belief, lane_options, lane_times, make_board
 from fervens_core.chair.advice import Act
-from fervens_core.head import Covering, Hair, ReadingMode, Segment, lanes_of
+from fervens_core.head import Covering, Elasticity, Hair, ReadingMode, ScalpFeel, Segment, lanes_of
 from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
@@ -124,9 +124,9 @@ def test_a_stale_bowl_counts_on_less_and_asks_for_a_new_one():
 @pytest.mark.parametrize(
     ("note", "says"),
     [
-        (HairNoted("back", scalp="burns"), "scalp burns: rinse at once with cool water"),
-        (HairNoted("back", elasticity="stays_stretched"), "stays stretched"),
-        (HairNoted("back", elasticity="snaps"), "snaps"),
+        (HairNoted("back", scalp=ScalpFeel.BURNS), "scalp burns: rinse at once with cool water"),
+        (HairNoted("back", elasticity=Elasticity.STAYS_STRETCHED), "stays stretched"),
+        (HairNoted("back", elasticity=Elasticity.SNAPS), "snaps"),
     ],
 )
 def test_discomfort_and_gumminess_stop_at_once(note, says):
@@ -138,7 +138,7 @@ def test_discomfort_and_gumminess_stop_at_once(note, says):
     # while it is still being applied, too
     assert back([*ON[:3], event(5, note)], 6).advice.act is Act.STOP
     # noted fine again, or rinsed, nothing stops any more
-    well = event(16, HairNoted("back", "returns", "fine"))
+    well = event(16, HairNoted("back", Elasticity.RETURNS, ScalpFeel.FINE))
     assert back([*ON, event(15, note), well], 17).advice.act is not Act.STOP
     assert back([*ON, event(15, note), event(16, Rinsed("back"))], 17).advice is None
 
@@ -286,13 +286,17 @@ def test_nothing_stronger_is_proposed_once_scalp_or_hair_suffers():
     minute = 2 + plan.zones[1].end_min + 1
     slow = [*log, read(minute - 1, 4.0, first), read(minute, 4.5, first)]
     assert board(slow, minute + 0.5, wanted=wanted, zones=zones).proposals
-    for note in (HairNoted(first, scalp="warm"), HairNoted(first, elasticity="slow"), HairNoted(first, scalp="burns")):
+    for note in (
+        HairNoted(first, scalp=ScalpFeel.WARM),
+        HairNoted(first, elasticity=Elasticity.SLOW),
+        HairNoted(first, scalp=ScalpFeel.BURNS),
+    ):
         noted = [*slow, event(minute + 0.1, note)]
         assert board(noted, minute + 0.5, wanted=wanted, zones=zones).proposals == ()
 
 
 def test_a_zone_that_must_stop_gets_neither_warmth_nor_new_product():
-    found = options([*ON, event(29, HairNoted("back", scalp="burns"))], 30, WARMABLE)
+    found = options([*ON, event(29, HairNoted("back", scalp=ScalpFeel.BURNS))], 30, WARMABLE)
     assert "scalp burns" in found["HeatStarted", None].blocked
     assert "scalp burns" in found["LightenerRefreshed", None].blocked
 

@@ -9,7 +9,7 @@ from typing import Any
 
 from django.conf import settings
 from django.core.exceptions import PermissionDenied, RequestDataTooBig
-from django.db import OperationalError
+from django.db import DataError, OperationalError
 from django.http import Http404, HttpRequest, HttpResponse
 from ninja import NinjaAPI
 from ninja.errors import AuthenticationError, HttpError, ValidationError
@@ -30,7 +30,8 @@ from apps.shelf.api import router as shelf_router
 from apps.studio.api import router as studio_router
 from apps.studio.auth import member_auth
 from apps.studio.people_api import router as people_router
-from fervens_core.base import BlockedError, ConflictError, CoreError, LimitError
+from fervens_core.base import BlockedError, ConflictError, CoreError, LimitError, limit_error
+from fervens_core.log import KINDS
 
 log = logging.getLogger("fervens")
 api = NinjaAPI(title="Fervens", version="1", auth=member_auth, docs_url=None, openapi_url=None)
@@ -50,13 +51,17 @@ api.add_router("", whole_router)
 api.add_router("", trail_router)
 
 
-@api.exception_handler(CoreError)
-def _core(request: HttpRequest, error: CoreError) -> HttpResponse:
+def _told(error: CoreError) -> HttpResponse:
     if isinstance(error, LimitError):
         value = error.value if isinstance(error.value, str | int | float | bool) else repr(error.value)[:200]
         return problem(422, error.code, error.message, field=error.field, limit=error.limit, value=value)
     status = 409 if isinstance(error, ConflictError | BlockedError) else 422
     return problem(status, error.code, error.message)
+
+
+@api.exception_handler(CoreError)
+def _core(request: HttpRequest, error: CoreError) -> HttpResponse:
+    return _told(error)
 
 
 def _sent_value(request: HttpRequest, loc: Sequence[str | int]) -> str | int | float | bool | None:
@@ -81,11 +86,11 @@ def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
     first: dict[str, Any] = error.errors[0] if error.errors else {}
     if "path" in first.get("loc", []):
         return problem(404, "not_found", "There is nothing here that you may see.")
-    place = [str(p) for p in first.get("loc", []) if p not in ("body", "payload", "query", "path")]
-    field = ".".join(place) or "body"
-    shown = _sent_value(request, first.get("loc", ()))
-    detail = f"{field}: {first.get('msg', 'not understood')}, got {shown!r}."
-    return problem(422, "value_out_of_limit", detail, field=field, limit=first.get("msg"), value=shown)
+    sent = first.get("loc", ())
+    place = tuple(p for p in sent if p not in ("body", "payload", "query", "path"))
+    if place[:1] and place[0] in KINDS:  # the tag of a union is no place in the body
+        sent, place = tuple(p for p in sent if p != place[0]), place[1:]
+    return _told(limit_error({**first, "loc": place or ("body",), "input": _sent_value(request, sent)}))
 
 
 @api.exception_handler(OperationalError)
@@ -94,6 +99,12 @@ def _no_database(request: HttpRequest, error: OperationalError) -> HttpResponse:
     return problem(
         503, "no_database", "The database does not answer. What you sent was not kept; try again in a moment."
     )
+
+
+@api.exception_handler(DataError)
+def _unkept(request: HttpRequest, error: DataError) -> HttpResponse:
+    log.error("A value the database cannot hold: %s", str(error).splitlines()[0])
+    return problem(422, "value_out_of_limit", "A value is out of what can be kept. Nothing was.", field="body")
 
 
 @api.exception_handler(RequestDataTooBig)

@@ -12,6 +12,7 @@ from django.utils import timezone
 
 from apps.clients.models import Client
 from apps.clients.queries import of_studio
+from apps.common.moments import moment
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from fervens_core.base import ConflictError, LimitError, check_range, check_text
@@ -26,7 +27,8 @@ def _apply(row: Client, values: dict[str, Any]) -> None:
     for field, value in values.items():
         if value is None and field not in OPTIONAL:
             raise LimitError(field, "given", value)
-        setattr(row, field, getattr(value, "value", value))
+        kept = moment(field, value) if isinstance(value, dt.datetime) else getattr(value, "value", value)
+        setattr(row, field, kept)
     row.name = check_text("name", row.name).strip()
     if row.birth_date and not dt.date(1900, 1, 1) <= row.birth_date <= now.date():
         raise LimitError("birth_date", f"a day from 1900-01-01 to {now.date()}", row.birth_date.isoformat())

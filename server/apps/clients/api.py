@@ -12,13 +12,14 @@ from pydantic import Field
 from apps.clients import actions, queries
 from apps.clients.models import Client
 from apps.common.problems import ERRORS, Problem
+from apps.common.schemas import In
 from apps.studio.auth import member_of
 from fervens_core.head import TestResult
 
 router = Router(tags=["clients"])
 
 
-class ClientIn(Schema):
+class ClientIn(In):
     """What can be written about a client; a missing field stays as it is."""
 
     name: str | None = Field(None, min_length=1, max_length=80)

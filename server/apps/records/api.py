@@ -8,10 +8,11 @@ from uuid import UUID
 
 from django.http import HttpRequest, HttpResponse
 from django.utils import timezone
-from ninja import File, Form, Router, Schema, UploadedFile
+from ninja import File, Form, Router, UploadedFile
 from pydantic import Field
 
 from apps.common.problems import ERRORS, Problem
+from apps.common.schemas import In
 from apps.records import addenda, calendar, documents, photos, tables
 from apps.records.record import RecordOut, record_of
 from apps.services import loading
@@ -26,20 +27,20 @@ router = Router(tags=["records"])
 Paper = Literal["a4", "letter"]
 
 
-class AddendumIn(Schema):
+class AddendumIn(In):
     """What is added to a filed record."""
 
     text: str = Field(min_length=1, max_length=2000)
 
 
-class ColoursIn(Schema):
+class ColoursIn(In):
     """CGATS text, and how the hair was when it was measured."""
 
     text: str = Field(max_length=300_000)
     mode: ReadingMode = ReadingMode.DRY
 
 
-class PhotoIn(Schema):
+class PhotoIn(In):
     """What a photo shows."""
 
     kind: Literal["before", "after", "other"] = "after"

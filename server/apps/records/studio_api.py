@@ -17,6 +17,7 @@ from pydantic import Field
 from apps.clients import queries as client_queries
 from apps.clients.api import ClientOut
 from apps.common.problems import ERRORS, Problem
+from apps.common.schemas import In
 from apps.records import archive, archive_in, calendar, erasure, learning, requests, tables
 from apps.records.api import as_file
 from apps.services.exchange.schemas import CsvOut
@@ -56,7 +57,7 @@ class LearningOut(Schema):
     products: list[ProductLearnt]
 
 
-class TableIn(Schema):
+class TableIn(In):
     """A table as text."""
 
     text: str = Field(max_length=1_500_000)
@@ -86,7 +87,7 @@ class TakenOut(Schema):
     clients: int
 
 
-class ArchiveIn(Schema):
+class ArchiveIn(In):
     """What an archive brought."""
 
     clients: int
@@ -94,7 +95,7 @@ class ArchiveIn(Schema):
     photos: int
 
 
-class EraseIn(Schema):
+class EraseIn(In):
     """The client's name, typed again."""
 
     typed_name: str = Field(max_length=200)
@@ -107,7 +108,7 @@ class RequestForm(Schema):
     server_now: dt.datetime
 
 
-class RequestIn(Schema):
+class RequestIn(In):
     """What a new client tells; levels as they see them, the slot in min."""
 
     name: str = Field(min_length=1, max_length=80)

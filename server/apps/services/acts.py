@@ -10,6 +10,7 @@ from django.db import transaction
 from django.shortcuts import get_object_or_404
 from django.utils import timezone
 
+from apps.common.moments import moment
 from apps.common.telling import tell
 from apps.services import loading
 from apps.services.adapters import event_value
@@ -22,7 +23,7 @@ from apps.studio.actions import audit
 from apps.studio.models import Membership
 from fervens_core.base import ConflictError, LimitError
 from fervens_core.basin import lanes_today
-from fervens_core.log import SCHEMA_VERSION, EventData, ServiceClosed, data_to_json, merge_addition
+from fervens_core.log import EventData, ServiceClosed, data_to_json, merge_addition, version_of
 
 FUTURE_MAX = dt.timedelta(minutes=2)
 
@@ -78,6 +79,7 @@ def append(
     if ServiceEvent.objects.filter(event_id=event_id).exists():
         raise ConflictError("event_id_taken", "This event id is taken.")
     now = timezone.now()
+    occurred_at = moment("occurred_at", occurred_at)
     if occurred_at.tzinfo is None or not now - PAST_MAX <= occurred_at <= now + FUTURE_MAX:
         raise LimitError("occurred_at", "a moment with time zone within the last two days", occurred_at.isoformat())
     check_event(member, loaded, data)
@@ -90,7 +92,7 @@ def append(
         by=member.user,
         by_name=member.name,
         device=device,
-        schema_version=SCHEMA_VERSION,
+        schema_version=version_of(type(data).__name__),
         data=data_to_json(data),
     )
     heard = [e for e in loaded.log if seen is None or e.pk <= seen or (device and e.device == device)]

@@ -95,7 +95,7 @@ def event_value(row: ServiceEvent) -> Event:
         occurred_at=row.occurred_at,
         recorded_at=row.recorded_at,
         by=row.by_name,
-        data=data_from_json(row.kind, row.data),
+        data=data_from_json(row.kind, row.data, row.schema_version),
     )
 
 

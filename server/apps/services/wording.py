@@ -60,7 +60,7 @@ _FEELS = {"fine": "scalp is fine", "warm": "scalp feels warm", "burns": "scalp b
 
 
 def _noted(data: HairNoted) -> str:
-    return ", ".join(t for t in (_STRETCHES.get(data.elasticity, ""), _FEELS.get(data.scalp, "")) if t)
+    return ", ".join(t for t in (_STRETCHES.get(data.elasticity or "", ""), _FEELS.get(data.scalp or "", "")) if t)
 
 
 def _part(part: str) -> str:

@@ -74,6 +74,28 @@ def _check(row: Row) -> None:
         raise LimitError(field, messages[0], str(getattr(row, field, ""))[:80]) from error
 
 
+FIELDS = {
+    "lightener": {
+        "developer_parts", "label_max_min", "max_volume", "max_volume_on_scalp", "bowl_life_min", "is_dark",
+        "is_heat_allowed", "max_applications",
+    },
+    "developer": {"volume_strength"},
+    "toner": {
+        "level", "dyes", "developer_parts", "developer_volume", "label_min_min", "label_max_min", "is_oxidative",
+        "patch_test_wait_h",
+    },
+}  # fmt: skip
+COMMON = {"name", "stock_g", "low_g", "price_per_g"}
+
+
+def _check_fields(kind: str, values: dict[str, Any]) -> None:
+    """Raises LimitError for a field of another kind."""
+    known = FIELDS[kind] | COMMON
+    for field, value in values.items():
+        if field not in known:
+            raise LimitError(field, f"a field of a {kind} ({', '.join(sorted(known))})", value)
+
+
 def _apply(row: Row, values: dict[str, Any]) -> None:
     optional = OPTIONAL | TONER_OPTIONAL if isinstance(row, Toner) else OPTIONAL
     for field, value in values.items():
@@ -87,6 +109,7 @@ def _apply(row: Row, values: dict[str, Any]) -> None:
 def add_product(member: Membership, kind: str, values: dict[str, Any]) -> Row:
     """A new product on the shelf. Raises LimitError, ConflictError for a name that is there."""
     require_lead(member, "change the shelf")
+    _check_fields(kind, values)
     model = KINDS[kind]
     rows = model.objects.filter(studio_id=member.studio_id)
     if rows.count() >= SHELF_MAX:
@@ -106,6 +129,7 @@ def add_product(member: Membership, kind: str, values: dict[str, Any]) -> Row:
 def change_product(member: Membership, kind: str, key: UUID, values: dict[str, Any]) -> Row:
     """Correct a product, count it, price it. Raises LimitError; 404 for another studio's."""
     require_lead(member, "change the shelf")
+    _check_fields(kind, values)
     own = KINDS[kind].objects.filter(studio_id=member.studio_id)
     row = cast(Row, get_object_or_404(own.select_for_update(), pk=key))
     _apply(row, values)

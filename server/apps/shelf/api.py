@@ -10,6 +10,7 @@ from ninja import Router, Schema
 from pydantic import Field
 
 from apps.common.problems import ERRORS, Problem
+from apps.common.schemas import In
 from apps.shelf import actions, queries
 from apps.shelf.adapters import shade_hex, toner_value
 from apps.shelf.models import Developer, Lightener, Toner
@@ -103,7 +104,7 @@ Number = Annotated[float, Field(allow_inf_nan=False)]
 Kind = Literal["lightener", "developer", "toner"]
 
 
-class ProductIn(Schema):
+class ProductIn(In):
     """What can be written of a product; a field that is missing stays as it is. Grams, and price a gram."""
 
     name: str | None = Field(None, min_length=1, max_length=80)
@@ -164,38 +165,24 @@ class StockOut(Schema):
     products: list[ProductOut]
 
 
-_FIELDS = {
-    "lightener": {
-        "developer_parts", "label_max_min", "max_volume", "max_volume_on_scalp", "bowl_life_min", "is_dark",
-        "is_heat_allowed", "max_applications",
-    },
-    "developer": {"volume_strength"},
-    "toner": {
-        "level", "dyes", "developer_parts", "developer_volume", "label_min_min", "label_max_min", "is_oxidative",
-        "patch_test_wait_h",
-    },
-}  # fmt: skip
-_COMMON = {"name", "stock_g", "low_g", "price_per_g"}
-
-
 def product_out(row: actions.Row) -> ProductOut:
     """A product's row as the page has it."""
     kind: Kind = "lightener" if isinstance(row, Lightener) else "developer" if isinstance(row, Developer) else "toner"
-    more = {field: getattr(row, field) for field in _FIELDS[kind]}
+    more = {field: getattr(row, field) for field in actions.FIELDS[kind]}
     if isinstance(row, Lightener):
         more |= {"lift_factor": row.lift_factor, "lift_factor_before": row.lift_factor_before}
     is_low = row.stock_g is not None and row.low_g is not None and row.stock_g <= row.low_g
     colour = shade_hex(toner_value(row)) if isinstance(row, Toner) else None
-    common = {field: getattr(row, field) for field in _COMMON}
+    common = {field: getattr(row, field) for field in actions.COMMON}
     return ProductOut(key=row.pk, kind=kind, is_low=is_low, hex=colour, **common, **more)
 
 
-def _values(kind: str, payload: ProductIn) -> dict[str, object]:
-    """What was sent of this kind's own fields."""
+def _values(payload: ProductIn) -> dict[str, object]:
+    """What was sent."""
     sent = payload.dict(exclude_unset=True)
     if sent.get("dyes"):
         sent["dyes"] = {f.value: share for f, share in sent["dyes"].items() if share > 0}
-    return {k: v for k, v in sent.items() if k in _FIELDS[kind] | _COMMON}
+    return sent
 
 
 @router.get("/stock", response={200: StockOut, ERRORS: Problem})
@@ -209,13 +196,13 @@ def read_stock(request: HttpRequest) -> StockOut:
 @router.post("/stock/{kind}", response={201: ProductOut, ERRORS: Problem})
 def add_product(request: HttpRequest, kind: Kind, payload: ProductIn) -> tuple[int, ProductOut]:
     """A new product on the shelf."""
-    return 201, product_out(actions.add_product(member_of(request), kind, _values(kind, payload)))
+    return 201, product_out(actions.add_product(member_of(request), kind, _values(payload)))
 
 
 @router.patch("/stock/{kind}/{key}", response={200: ProductOut, ERRORS: Problem})
 def change_product(request: HttpRequest, kind: Kind, key: UUID, payload: ProductIn) -> ProductOut:
     """Correct a product, count it, price it."""
-    return product_out(actions.change_product(member_of(request), kind, key, _values(kind, payload)))
+    return product_out(actions.change_product(member_of(request), kind, key, _values(payload)))
 
 
 @router.delete("/stock/{kind}/{key}", response={200: StockOut, ERRORS: Problem})

@@ -10,6 +10,7 @@ from ninja import Router, Schema
 from ninja.decorators import decorate_view
 
 from apps.common.problems import ERRORS, Problem, problem
+from apps.common.schemas import In
 from apps.common.telling import tell_sessions
 from apps.studio.auth import member_of
 from apps.studio.models import Membership
@@ -17,7 +18,7 @@ from apps.studio.models import Membership
 router = Router(tags=["studio"])
 
 
-class SignIn(Schema):
+class SignIn(In):
     """Name and password."""
 
     username: str

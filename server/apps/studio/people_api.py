@@ -11,6 +11,7 @@ from ninja import Router, Schema
 from pydantic import Field
 
 from apps.common.problems import ERRORS, Problem
+from apps.common.schemas import In
 from apps.studio import people
 from apps.studio.auth import member_of
 from apps.studio.models import Membership, Studio, StudioLink
@@ -34,7 +35,7 @@ class MemberOut(Schema):
     is_you: bool
 
 
-class MemberIn(Schema):
+class MemberIn(In):
     """A new member."""
 
     username: str = Field(min_length=1, max_length=60)
@@ -44,7 +45,7 @@ class MemberIn(Schema):
     password: str = Field(min_length=1, max_length=200)
 
 
-class MemberChange(Schema):
+class MemberChange(In):
     """What can be changed of a member; a missing field stays."""
 
     role: RoleName | None = None
@@ -62,7 +63,7 @@ class StudioOut(Schema):
     currency: str
 
 
-class StudioIn(Schema):
+class StudioIn(In):
     """What can be changed of the studio; a missing field stays."""
 
     name: str | None = Field(None, min_length=1, max_length=80)
@@ -82,7 +83,7 @@ class LinkOut(Schema):
     path: str | None = None
 
 
-class LinkIn(Schema):
+class LinkIn(In):
     """What the link opens: the diary's feed, or the request form."""
 
     kind: LinkKind

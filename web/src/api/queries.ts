@@ -1,6 +1,7 @@
 import { keepPreviousData, queryOptions } from '@tanstack/vue-query'
 import { type Ref, unref } from 'vue'
 import { deviceId } from '../lib/kept'
+import type { EventIn } from './events'
 import type { WaitingAct } from '../lib/waiting'
 import { api, data, type Schemas } from './client'
 
@@ -161,7 +162,8 @@ export const send = async (act: WaitingAct) =>
         data: act.data,
         device: deviceId(),
         seen: act.seen,
-      },
+      } as EventIn, // kind and data were made as one in `act`
+
       signal: AbortSignal.timeout(SEND_MS),
     }),
   )

@@ -3529,29 +3529,28 @@ export interface components {
             shown_g: number[];
         };
         /**
-         * EventIn
-         * @description An event from a device: its own id, when it happened, what; and up to where the device had heard the log.
+         * ApplicationFinished
+         * @description The last section of a zone has product on: its lift is counted from here.
          */
-        EventIn: {
+        ApplicationFinished: {
+            /** Zone Key */
+            zone_key: string;
+        };
+        /**
+         * ApplicationFinishedIn
+         * @description The last section of a zone has product on: its lift is counted from here.
+         */
+        ApplicationFinishedIn: {
             /**
              * Event Id
              * Format: uuid
              */
             event_id: string;
-            /** Kind */
-            kind: string;
             /**
              * Occurred At
              * Format: date-time
              */
             occurred_at: string;
-            /**
-             * Data
-             * @default {}
-             */
-            data: {
-                [key: string]: unknown;
-            };
             /**
              * Device
              * @default
@@ -3559,6 +3558,1345 @@ export interface components {
             device: string;
             /** Seen */
             seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ApplicationFinished";
+            data: components["schemas"]["ApplicationFinished"];
+        };
+        /**
+         * ApplicationStarted
+         * @description The first section of a zone has product on: the label's time runs from here.
+         */
+        ApplicationStarted: {
+            /** Zone Key */
+            zone_key: string;
+            /**
+             * Volume Strength
+             * @description vol
+             */
+            volume_strength: number;
+        };
+        /**
+         * ApplicationStartedIn
+         * @description The first section of a zone has product on: the label's time runs from here.
+         */
+        ApplicationStartedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ApplicationStarted";
+            data: components["schemas"]["ApplicationStarted"];
+        };
+        /**
+         * BarrierLeft
+         * @description Old product was left on a zone as a barrier while its roots go on; it lies open from here.
+         */
+        BarrierLeft: {
+            /** Zone Key */
+            zone_key: string;
+        };
+        /**
+         * BarrierLeftIn
+         * @description Old product was left on a zone as a barrier while its roots go on; it lies open from here.
+         */
+        BarrierLeftIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "BarrierLeft";
+            data: components["schemas"]["BarrierLeft"];
+        };
+        /**
+         * BowlMixed
+         * @description A bowl was mixed for a zone: grams weighed, and what they were; `also_for` are lanes it fills as well.
+         */
+        BowlMixed: {
+            /** Zone Key */
+            zone_key: string;
+            /**
+             * Volume Strength
+             * @description vol
+             */
+            volume_strength: number;
+            /**
+             * Product G
+             * @description g
+             */
+            product_g: number;
+            /**
+             * Developer G
+             * @description g
+             */
+            developer_g: number;
+            /** Recipe */
+            recipe?: string;
+            /** Also For */
+            also_for?: string[];
+        };
+        /**
+         * BowlMixedIn
+         * @description A bowl was mixed for a zone: grams weighed, and what they were; `also_for` are lanes it fills as well.
+         */
+        BowlMixedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "BowlMixed";
+            data: components["schemas"]["BowlMixed"];
+        };
+        /**
+         * CautionAcknowledged
+         * @description A member read a caution and takes the work on.
+         */
+        CautionAcknowledged: {
+            /** Caution */
+            caution: string;
+        };
+        /**
+         * CautionAcknowledgedIn
+         * @description A member read a caution and takes the work on.
+         */
+        CautionAcknowledgedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "CautionAcknowledged";
+            data: components["schemas"]["CautionAcknowledged"];
+        };
+        /**
+         * ConsultationFinished
+         * @description The head is read and the service goes on to its plan.
+         */
+        ConsultationFinished: Record<string, never>;
+        /**
+         * ConsultationFinishedIn
+         * @description The head is read and the service goes on to its plan.
+         */
+        ConsultationFinishedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ConsultationFinished";
+            data?: components["schemas"]["ConsultationFinished"];
+        };
+        /**
+         * CoveringChanged
+         * @description A zone was pulled out of its foil into the open air, or covered again.
+         */
+        CoveringChanged: {
+            /** Zone Key */
+            zone_key: string;
+            covering: components["schemas"]["Covering"];
+        };
+        /**
+         * CoveringChangedIn
+         * @description A zone was pulled out of its foil into the open air, or covered again.
+         */
+        CoveringChangedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "CoveringChanged";
+            data: components["schemas"]["CoveringChanged"];
+        };
+        /**
+         * DeveloperChanged
+         * @description A zone that has no product yet is to get another developer than planned, and why.
+         */
+        DeveloperChanged: {
+            /** Zone Key */
+            zone_key: string;
+            /**
+             * Volume Strength
+             * @description vol
+             */
+            volume_strength: number;
+            /** Reason */
+            reason?: string;
+        };
+        /**
+         * DeveloperChangedIn
+         * @description A zone that has no product yet is to get another developer than planned, and why.
+         */
+        DeveloperChangedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "DeveloperChanged";
+            data: components["schemas"]["DeveloperChanged"];
+        };
+        /**
+         * DriedOut
+         * @description The product on a zone was dried: it has stopped, and is on the hair still.
+         */
+        DriedOut: {
+            /** Zone Key */
+            zone_key: string;
+        };
+        /**
+         * DriedOutIn
+         * @description The product on a zone was dried: it has stopped, and is on the hair still.
+         */
+        DriedOutIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "DriedOut";
+            data: components["schemas"]["DriedOut"];
+        };
+        /**
+         * EventIn
+         * @description An event from a device, of any kind.
+         */
+        EventIn: components["schemas"]["CautionAcknowledgedIn"] | components["schemas"]["ConsultationFinishedIn"] | components["schemas"]["PlanTakenIn"] | components["schemas"]["BowlMixedIn"] | components["schemas"]["ApplicationStartedIn"] | components["schemas"]["ApplicationFinishedIn"] | components["schemas"]["LightenerRefreshedIn"] | components["schemas"]["ProductDraggedIn"] | components["schemas"]["HeatStartedIn"] | components["schemas"]["HeatEndedIn"] | components["schemas"]["CoveringChangedIn"] | components["schemas"]["BarrierLeftIn"] | components["schemas"]["DriedOutIn"] | components["schemas"]["HairNotedIn"] | components["schemas"]["DeveloperChangedIn"] | components["schemas"]["ReadingTakenIn"] | components["schemas"]["RinsedIn"] | components["schemas"]["WaveRinsedIn"] | components["schemas"]["LighteningResumedIn"] | components["schemas"]["ReviewFinishedIn"] | components["schemas"]["WishSetIn"] | components["schemas"]["ShadowSetIn"] | components["schemas"]["ProbeReadIn"] | components["schemas"]["TonerAppliedIn"] | components["schemas"]["TonerEmulsifiedIn"] | components["schemas"]["TonerStrandReadIn"] | components["schemas"]["TonerPulledBackIn"] | components["schemas"]["TonerRinsedIn"] | components["schemas"]["ServiceClosedIn"] | components["schemas"]["EventVoidedIn"];
+        /**
+         * EventVoided
+         * @description An earlier event was a mistake.
+         */
+        EventVoided: {
+            /** Event Id */
+            event_id: string;
+        };
+        /**
+         * EventVoidedIn
+         * @description An earlier event was a mistake.
+         */
+        EventVoidedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "EventVoided";
+            data: components["schemas"]["EventVoided"];
+        };
+        /**
+         * Grab
+         * @description How a zone took the violet shampoo of a porosity probe.
+         * @enum {string}
+         */
+        Grab: "little" | "even" | "much";
+        /**
+         * HairNoted
+         * @description How the hair stretches, or the scalp feels, at a zone; at least one of the two.
+         *
+         *     Args:
+         *         elasticity, scalp: None for what was not looked at.
+         */
+        HairNoted: {
+            /** Zone Key */
+            zone_key: string;
+            elasticity?: components["schemas"]["Elasticity"] | null;
+            scalp?: components["schemas"]["ScalpFeel"] | null;
+        };
+        /**
+         * HairNotedIn
+         * @description How the hair stretches, or the scalp feels, at a zone; at least one of the two.
+         *
+         *     Args:
+         *         elasticity, scalp: None for what was not looked at.
+         */
+        HairNotedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "HairNoted";
+            data: components["schemas"]["HairNoted"];
+        };
+        /**
+         * HeatEnded
+         * @description The warmth was taken off.
+         */
+        HeatEnded: {
+            /** Zone Key */
+            zone_key: string;
+        };
+        /**
+         * HeatEndedIn
+         * @description The warmth was taken off.
+         */
+        HeatEndedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "HeatEnded";
+            data: components["schemas"]["HeatEnded"];
+        };
+        /**
+         * HeatStarted
+         * @description Warmth was put on a zone; only what the label allows, never on skin.
+         */
+        HeatStarted: {
+            /** Zone Key */
+            zone_key: string;
+        };
+        /**
+         * HeatStartedIn
+         * @description Warmth was put on a zone; only what the label allows, never on skin.
+         */
+        HeatStartedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "HeatStarted";
+            data: components["schemas"]["HeatStarted"];
+        };
+        /**
+         * LightenerRefreshed
+         * @description New product goes on a zone that has some: a new application, whose label's time runs from here.
+         *
+         *     Args:
+         *         is_label_read: the technician read on the label that it allows another application.
+         */
+        LightenerRefreshed: {
+            /** Zone Key */
+            zone_key: string;
+            /**
+             * Volume Strength
+             * @description vol
+             */
+            volume_strength: number;
+            /** Is Label Read */
+            is_label_read?: boolean;
+        };
+        /**
+         * LightenerRefreshedIn
+         * @description New product goes on a zone that has some: a new application, whose label's time runs from here.
+         *
+         *     Args:
+         *         is_label_read: the technician read on the label that it allows another application.
+         */
+        LightenerRefreshedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "LightenerRefreshed";
+            data: components["schemas"]["LightenerRefreshed"];
+        };
+        /**
+         * LighteningResumed
+         * @description Zones that were rinsed and read are to be lightened once more today.
+         *
+         *     Args:
+         *         volumes, levels: developer, vol, and the level each was read at, 1 to 10. is_label_read: the technician read
+         *         on the label that it allows another application.
+         */
+        LighteningResumed: {
+            /** Zone Keys */
+            zone_keys: string[];
+            /** Volumes */
+            volumes: number[];
+            /** Levels */
+            levels: number[];
+            /** Is Label Read */
+            is_label_read?: boolean;
+        };
+        /**
+         * LighteningResumedIn
+         * @description Zones that were rinsed and read are to be lightened once more today.
+         *
+         *     Args:
+         *         volumes, levels: developer, vol, and the level each was read at, 1 to 10. is_label_read: the technician read
+         *         on the label that it allows another application.
+         */
+        LighteningResumedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "LighteningResumed";
+            data: components["schemas"]["LighteningResumed"];
+        };
+        /**
+         * PlanTaken
+         * @description The plan was taken to the chair: lanes in order with the developer of each, and when each is to start.
+         *
+         *     Args:
+         *         finish_min: the last finish line. starts_min, rinses_min: planned starts and rinses after the first product,
+         *         and waves: the wave of each lane from 1; empty in older logs.
+         */
+        PlanTaken: {
+            /** Zone Keys */
+            zone_keys: string[];
+            /** Volumes */
+            volumes: number[];
+            /**
+             * Finish Min
+             * @description min
+             */
+            finish_min: number;
+            /** Starts Min */
+            starts_min?: number[];
+            /** Rinses Min */
+            rinses_min?: number[];
+            /** Waves */
+            waves?: number[];
+        };
+        /**
+         * PlanTakenIn
+         * @description The plan was taken to the chair: lanes in order with the developer of each, and when each is to start.
+         *
+         *     Args:
+         *         finish_min: the last finish line. starts_min, rinses_min: planned starts and rinses after the first product,
+         *         and waves: the wave of each lane from 1; empty in older logs.
+         */
+        PlanTakenIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "PlanTaken";
+            data: components["schemas"]["PlanTaken"];
+        };
+        /**
+         * ProbeRead
+         * @description A violet shampoo was on and rinsed: how a zone took it.
+         */
+        ProbeRead: {
+            /** Zone Key */
+            zone_key: string;
+            grab: components["schemas"]["Grab"];
+        };
+        /**
+         * ProbeReadIn
+         * @description A violet shampoo was on and rinsed: how a zone took it.
+         */
+        ProbeReadIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ProbeRead";
+            data: components["schemas"]["ProbeRead"];
+        };
+        /**
+         * ProductDragged
+         * @description Product was dragged from one lane down to another, the ends: it is on them from here, as old as it is.
+         */
+        ProductDragged: {
+            /** Zone Key */
+            zone_key: string;
+            /** From Key */
+            from_key: string;
+        };
+        /**
+         * ProductDraggedIn
+         * @description Product was dragged from one lane down to another, the ends: it is on them from here, as old as it is.
+         */
+        ProductDraggedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ProductDragged";
+            data: components["schemas"]["ProductDragged"];
+        };
+        /**
+         * ReadingTaken
+         * @description A level was read on a zone, by eye or by a colour reader.
+         *
+         *     Args:
+         *         lab: CIELAB (D65, 10 degrees) as a colour reader measured it, three numbers; empty when read by eye.
+         *         warmth: beside the scale's swatch, -1 cooler, 0 like it, 1 warmer.
+         *         rest, rest_amount: hue of old dye or ash that shows, or None, and how much, 0 to 1.
+         *         is_kept: of a part that no lightener went on; its first reading takes it in among what is toned.
+         *         instrument: what measured it, as it calls itself; empty when read by eye.
+         */
+        ReadingTaken: {
+            /** Zone Key */
+            zone_key: string;
+            /**
+             * Level
+             * @description (level)
+             */
+            level: number;
+            mode: components["schemas"]["ReadingMode"];
+            /** Lab */
+            lab?: number[];
+            /** Warmth */
+            warmth?: number;
+            rest?: components["schemas"]["DyeHue"] | null;
+            /** Rest Amount */
+            rest_amount?: number;
+            /** Is Kept */
+            is_kept?: boolean;
+            /** Instrument */
+            instrument?: string;
+        };
+        /**
+         * ReadingTakenIn
+         * @description A level was read on a zone, by eye or by a colour reader.
+         *
+         *     Args:
+         *         lab: CIELAB (D65, 10 degrees) as a colour reader measured it, three numbers; empty when read by eye.
+         *         warmth: beside the scale's swatch, -1 cooler, 0 like it, 1 warmer.
+         *         rest, rest_amount: hue of old dye or ash that shows, or None, and how much, 0 to 1.
+         *         is_kept: of a part that no lightener went on; its first reading takes it in among what is toned.
+         *         instrument: what measured it, as it calls itself; empty when read by eye.
+         */
+        ReadingTakenIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ReadingTaken";
+            data: components["schemas"]["ReadingTaken"];
+        };
+        /**
+         * ReviewFinished
+         * @description The results are read and the service goes on to the tone.
+         */
+        ReviewFinished: Record<string, never>;
+        /**
+         * ReviewFinishedIn
+         * @description The results are read and the service goes on to the tone.
+         */
+        ReviewFinishedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ReviewFinished";
+            data?: components["schemas"]["ReviewFinished"];
+        };
+        /**
+         * Rinsed
+         * @description The lightener was rinsed out of a zone.
+         */
+        Rinsed: {
+            /** Zone Key */
+            zone_key: string;
+        };
+        /**
+         * RinsedIn
+         * @description The lightener was rinsed out of a zone.
+         */
+        RinsedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "Rinsed";
+            data: components["schemas"]["Rinsed"];
+        };
+        /**
+         * ScalpFeel
+         * @description What the client says of the scalp while product is on.
+         * @enum {string}
+         */
+        ScalpFeel: "fine" | "warm" | "burns";
+        /**
+         * ServiceClosed
+         * @description The service is filed: two things that worked, one to change next time.
+         */
+        ServiceClosed: {
+            /** Worked */
+            worked?: string;
+            /** Change */
+            change?: string;
+        };
+        /**
+         * ServiceClosedIn
+         * @description The service is filed: two things that worked, one to change next time.
+         */
+        ServiceClosedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ServiceClosed";
+            data?: components["schemas"]["ServiceClosed"];
+        };
+        /**
+         * ShadowSet
+         * @description A deeper root shadow is wanted, or no longer.
+         *
+         *     Args:
+         *         level: its depth, 1 to 10. length_mm: 5 to 100, 0 for none any more. blend_mm: over how much it is worked out
+         *         into the lengths, at most its length.
+         */
+        ShadowSet: {
+            /**
+             * Level
+             * @description (level)
+             */
+            level: number;
+            /**
+             * Length Mm
+             * @description mm
+             */
+            length_mm: number;
+            /**
+             * Blend Mm
+             * @description mm
+             */
+            blend_mm?: number;
+        };
+        /**
+         * ShadowSetIn
+         * @description A deeper root shadow is wanted, or no longer.
+         *
+         *     Args:
+         *         level: its depth, 1 to 10. length_mm: 5 to 100, 0 for none any more. blend_mm: over how much it is worked out
+         *         into the lengths, at most its length.
+         */
+        ShadowSetIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ShadowSet";
+            data: components["schemas"]["ShadowSet"];
+        };
+        /**
+         * TonerApplied
+         * @description A toner went on a zone, planned for so many minutes.
+         *
+         *     Args:
+         *         share: of the first shade by weight; less than 1 with a second one.
+         *         developer_parts: to one of product; 0 in older logs, which means the label's own.
+         *         part: "" for the zone, `SHADOW` for its root shadow. length_mm, blend_mm: of a shadow, 1 to 300 mm.
+         */
+        TonerApplied: {
+            /** Zone Key */
+            zone_key: string;
+            /** Shade Key */
+            shade_key: string;
+            /** Shade Name */
+            shade_name: string;
+            /**
+             * Minutes
+             * @description min
+             */
+            minutes: number;
+            /**
+             * Product G
+             * @description g
+             */
+            product_g: number;
+            /**
+             * Developer G
+             * @description g
+             */
+            developer_g: number;
+            /** Second Key */
+            second_key?: string;
+            /** Second Name */
+            second_name?: string;
+            /** Share */
+            share?: number;
+            /** Developer Parts */
+            developer_parts?: number;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part?: "" | "shadow";
+            /**
+             * Length Mm
+             * @description mm
+             */
+            length_mm?: number;
+            /**
+             * Blend Mm
+             * @description mm
+             */
+            blend_mm?: number;
+        };
+        /**
+         * TonerAppliedIn
+         * @description A toner went on a zone, planned for so many minutes.
+         *
+         *     Args:
+         *         share: of the first shade by weight; less than 1 with a second one.
+         *         developer_parts: to one of product; 0 in older logs, which means the label's own.
+         *         part: "" for the zone, `SHADOW` for its root shadow. length_mm, blend_mm: of a shadow, 1 to 300 mm.
+         */
+        TonerAppliedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "TonerApplied";
+            data: components["schemas"]["TonerApplied"];
+        };
+        /**
+         * TonerEmulsified
+         * @description The toner of a zone was emulsified and worked through, halfway.
+         */
+        TonerEmulsified: {
+            /** Zone Key */
+            zone_key: string;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part?: "" | "shadow";
+        };
+        /**
+         * TonerEmulsifiedIn
+         * @description The toner of a zone was emulsified and worked through, halfway.
+         */
+        TonerEmulsifiedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "TonerEmulsified";
+            data: components["schemas"]["TonerEmulsified"];
+        };
+        /**
+         * TonerPulledBack
+         * @description The toner was pulled back over the strand and stays on, for so many minutes in all.
+         */
+        TonerPulledBack: {
+            /** Zone Key */
+            zone_key: string;
+            /**
+             * Minutes
+             * @description min
+             */
+            minutes: number;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part?: "" | "shadow";
+        };
+        /**
+         * TonerPulledBackIn
+         * @description The toner was pulled back over the strand and stays on, for so many minutes in all.
+         */
+        TonerPulledBackIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "TonerPulledBack";
+            data: components["schemas"]["TonerPulledBack"];
+        };
+        /**
+         * TonerRinsed
+         * @description The toner was rinsed out of a zone.
+         */
+        TonerRinsed: {
+            /** Zone Key */
+            zone_key: string;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part?: "" | "shadow";
+        };
+        /**
+         * TonerRinsedIn
+         * @description The toner was rinsed out of a zone.
+         */
+        TonerRinsedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "TonerRinsed";
+            data: components["schemas"]["TonerRinsed"];
+        };
+        /**
+         * TonerStrandRead
+         * @description One low strand was rinsed to look: how much dye it has, by the swatch of its lane that it looks like.
+         *
+         *     Args:
+         *         deposit_share: of the dye a formula leaves on normal hair in the end, 0.01 to 6.
+         */
+        TonerStrandRead: {
+            /** Zone Key */
+            zone_key: string;
+            /** Deposit Share */
+            deposit_share: number;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part?: "" | "shadow";
+        };
+        /**
+         * TonerStrandReadIn
+         * @description One low strand was rinsed to look: how much dye it has, by the swatch of its lane that it looks like.
+         *
+         *     Args:
+         *         deposit_share: of the dye a formula leaves on normal hair in the end, 0.01 to 6.
+         */
+        TonerStrandReadIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "TonerStrandRead";
+            data: components["schemas"]["TonerStrandRead"];
+        };
+        /**
+         * WaveRinsed
+         * @description Several zones were rinsed together.
+         */
+        WaveRinsed: {
+            /** Zone Keys */
+            zone_keys: string[];
+        };
+        /**
+         * WaveRinsedIn
+         * @description Several zones were rinsed together.
+         */
+        WaveRinsedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "WaveRinsed";
+            data: components["schemas"]["WaveRinsed"];
+        };
+        /**
+         * WishSet
+         * @description The colour the head is to end at: a tone at a level, or a colour of its own.
+         *
+         *     Args:
+         *         level: 1 to 10. hue_deg: of a pastel. lab: picked or measured, empty otherwise.
+         */
+        WishSet: {
+            tone: components["schemas"]["Tone"];
+            /**
+             * Level
+             * @description (level)
+             */
+            level: number;
+            /**
+             * Hue Deg
+             * @description degrees
+             */
+            hue_deg?: number;
+            /** Lab */
+            lab?: number[];
+            /** Is Warmth Back */
+            is_warmth_back?: boolean;
+        };
+        /**
+         * WishSetIn
+         * @description The colour the head is to end at: a tone at a level, or a colour of its own.
+         *
+         *     Args:
+         *         level: 1 to 10. hue_deg: of a pastel. lab: picked or measured, empty otherwise.
+         */
+        WishSetIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "WishSet";
+            data: components["schemas"]["WishSet"];
         };
         /**
          * LogLine
@@ -3896,8 +5234,11 @@ export interface components {
             id: string;
             /** Zone Key */
             zone_key: string;
-            /** Part */
-            part: string;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "" | "shadow";
             /** Title */
             title: string;
             /** Detail */
@@ -3953,8 +5294,11 @@ export interface components {
             id: string;
             /** Key */
             key: string;
-            /** Part */
-            part: string;
+            /**
+             * Part
+             * @enum {string}
+             */
+            part: "" | "shadow";
             /** Name */
             name: string;
             /** Zone Key */

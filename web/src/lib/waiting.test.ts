@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
+import type { EventData, EventKind } from '../api/events'
 import { at, lane, START } from '../testing'
 import { type BoardLike, type WaitingAct, waitingKeys, withWaiting } from './waiting'
 
-const act = (kind: string, minute: number, data: Record<string, unknown>): WaitingAct => ({
+const act = <K extends EventKind>(kind: K, minute: number, data: EventData<K>): WaitingAct => ({
   event_id: `${kind} ${minute}`,
   service_id: 's1',
   member: 'Ada',
@@ -36,7 +37,13 @@ describe('acts that wait', () => {
   })
 
   it('lead the hand on from bowl to first to last section', () => {
-    const mixed = act('BowlMixed', 18, { zone_key: 'top', also_for: [] })
+    const mixed = act('BowlMixed', 18, {
+      zone_key: 'top',
+      volume_strength: 20,
+      product_g: 10,
+      developer_g: 15,
+      also_for: [],
+    })
     const started = act('ApplicationStarted', 19, { zone_key: 'top', volume_strength: 25 })
     const finished = act('ApplicationFinished', 22, { zone_key: 'top' })
     expect(seen([mixed]).acts.map((a) => a.title)).toEqual(['Start Top', 'read crown'])

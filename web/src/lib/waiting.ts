@@ -1,13 +1,14 @@
 /** Acts that wait on this device, and the board as it looks with them: marks of what the hand has done, no rules. */
+import type { EventData, EventKind } from '../api/events'
 import { pointAt, type LevelPoint } from './strip'
 
 export interface WaitingAct {
   event_id: string
   service_id: string
   member: string
-  kind: string
+  kind: EventKind
   occurred_at: string
-  data: Record<string, unknown>
+  data: EventData
   seen: number | null
   text: string
 }
@@ -37,7 +38,7 @@ interface ActLike {
   hex: string | null
 }
 
-const DOES: Record<string, readonly string[]> = {
+const DOES: Partial<Record<EventKind, readonly string[]>> = {
   BowlMixed: ['mix'],
   ApplicationStarted: ['mix', 'start'],
   ApplicationFinished: ['finish'],
@@ -66,13 +67,14 @@ function marked<L extends LaneLike>(lane: L, act: WaitingAct): L {
     case 'ApplicationFinished':
       return { ...lane, phase: 'processing', is_forecast: false, zero_at: lane.is_forecast ? at : lane.zero_at }
     case 'ReadingTaken': {
-      const level = Number(act.data.level)
+      const data = act.data as EventData<'ReadingTaken'>
+      const level = data.level
       const near = [...lane.curve].sort(
         (a, b) => Math.abs(a.level_likely - level) - Math.abs(b.level_likely - level),
       )[0]
       const minute = minutes(lane.zero_at, at)
       const hex = near?.hex ?? pointAt(lane.curve, minute)?.hex ?? '#808080'
-      const reading = { event_id: act.event_id, minute, level, mode: String(act.data.mode), hex }
+      const reading = { event_id: act.event_id, minute, level, mode: data.mode, hex }
       return { ...lane, readings: [...lane.readings, reading] }
     }
     case 'Rinsed':

@@ -50,29 +50,34 @@ describe('acts', () => {
     const order: string[] = []
     sent.mockImplementation(async ({ kind }) => {
       order.push(`${kind} sent`)
-      await new Promise((done) => setTimeout(done, kind === 'First' ? 15 : 1))
+      await new Promise((done) => setTimeout(done, kind === 'ReviewFinished' ? 15 : 1))
       order.push(`${kind} kept`)
       return board(null)
     })
     const { acts } = signedIn()
-    await Promise.all([acts.act('First'), acts.act('Second')])
-    expect(order).toEqual(['First sent', 'First kept', 'Second sent', 'Second kept'])
+    await Promise.all([acts.act('ReviewFinished', {}), acts.act('ConsultationFinished', {})])
+    expect(order).toEqual([
+      'ReviewFinished sent',
+      'ReviewFinished kept',
+      'ConsultationFinished sent',
+      'ConsultationFinished kept',
+    ])
   })
 
   it('says what went wrong and goes on with the next', async () => {
     sent.mockRejectedValueOnce(problem(409)).mockResolvedValueOnce(board(null))
     const { acts, notices, outbox } = signedIn()
-    expect(await acts.act('Rinsed')).toBe(false)
+    expect(await acts.act('Rinsed', { zone_key: 'top' })).toBe(false)
     expect(notices.list[0]).toMatchObject({ text: 'Rinsed already.', isError: true })
     expect(outbox.returned).toEqual([])
-    expect(await acts.act('Rinsed')).toBe(true)
+    expect(await acts.act('Rinsed', { zone_key: 'top' })).toBe(true)
     expect(acts.isBusy.value).toBe(false)
   })
 
   it('keeps acts without a line, in order, through a reload, and sends each once when it is back', async () => {
     sent.mockRejectedValue(problem(0))
     const first = signedIn()
-    expect(await first.acts.act('ApplicationStarted', { zone_key: 'top' }, 'Top: on.')).toBe(true)
+    expect(await first.acts.act('ApplicationStarted', { zone_key: 'top', volume_strength: 20 }, 'Top: on.')).toBe(true)
     expect(await first.acts.act('ApplicationFinished', { zone_key: 'top' })).toBe(true)
     expect(first.notices.list.at(-1)?.text).toContain('Kept here')
     expect(kept().map((e) => e.kind)).toEqual(['ApplicationStarted', 'ApplicationFinished'])
@@ -103,7 +108,7 @@ describe('acts', () => {
     sent.mockRejectedValue(problem(0))
     const { acts } = signedIn()
     await acts.act('Rinsed', { zone_key: 'top' }, 'Top rinsed.')
-    await acts.act('ReadingTaken', { zone_key: 'back' })
+    await acts.act('ReadingTaken', { zone_key: 'back', level: 7, mode: 'wiped' })
     const { outbox } = signedIn()
     await flushPromises()
     sent.mockReset()
@@ -122,7 +127,7 @@ describe('acts', () => {
     )
     const { acts, outbox } = signedIn()
     await acts.act('Rinsed', { zone_key: 'top' }, 'Top rinsed.')
-    await acts.act('ReadingTaken', { zone_key: 'back' })
+    await acts.act('ReadingTaken', { zone_key: 'back', level: 7, mode: 'wiped' })
     await vi.advanceTimersByTimeAsync(20_000)
     expect(outbox.returned).toMatchObject([{ text: 'Top rinsed.', reason: 'The server failed.' }])
     expect(kept()).toEqual([])

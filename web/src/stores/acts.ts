@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import type { Schemas } from '../api/client'
+import type { EventData, EventKind } from '../api/events'
 import { useClock } from './clock'
 import { useNotices } from './notices'
 import { useOutbox } from './outbox'
@@ -21,7 +22,7 @@ export function useActs(serviceId: string) {
   }
 
   /** True when it was sent or waits on this device; false when it was refused, which is then said. */
-  const act = async (kind: string, values: Record<string, unknown> = {}, said?: string): Promise<boolean> => {
+  const act = async <K extends EventKind>(kind: K, values: EventData<K>, said?: string): Promise<boolean> => {
     isBusy.value = true
     const event_id = crypto.randomUUID()
     const known = client.getQueryData<Schemas['BoardOut']>(['board', serviceId])

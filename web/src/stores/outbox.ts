@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { ApiError, type Schemas } from '../api/client'
+import type { EventData } from '../api/events'
 import { send } from '../api/queries'
 import { keepList, keptList } from '../lib/kept'
 import type { WaitingAct } from '../lib/waiting'
@@ -110,7 +111,10 @@ export const useOutbox = defineStore('outbox', () => {
 
   const add = (act: Omit<WaitingAct, 'member'>): Promise<Sent> => {
     const kept = list()
-    const taken = act.kind === 'EventVoided' ? kept.find((e) => e.event_id === act.data.event_id) : undefined
+    const taken =
+      act.kind === 'EventVoided'
+        ? kept.find((e) => e.event_id === (act.data as EventData<'EventVoided'>).event_id)
+        : undefined
     if (taken && !isSending.value) {
       drop(taken.event_id) // it never left: nothing has to be taken back
       return Promise.resolve({ how: 'waits' })

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, type ComputedRef, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
+import type { EventData, EventKind, Noted, Read } from '../api/events'
 import { queries } from '../api/queries'
 import { dueAtBasin, isBasinFirst } from '../lib/basin'
 import { keepList, keptList } from '../lib/kept'
@@ -167,11 +168,11 @@ const doLane = async (code: string, lane: Schemas['Lane']) => {
     await acts.act('Rinsed', { zone_key }, `${lane.name} rinsed.`)
   }
 }
-const read = async (lane: Schemas['Lane'], level: number, mode: string, lab: number[], instrument = '') => {
+const read = async (lane: Schemas['Lane'], level: number, mode: Read['mode'], lab: number[], instrument = '') => {
   const values = { zone_key: lane.key, level, mode, ...(lab.length ? { lab, instrument } : {}) }
   if (await acts.act('ReadingTaken', values, `${lane.name} read at ${level}.`)) opened.value = null
 }
-const note = (lane: Schemas['Lane'], values: { elasticity?: string; scalp?: string }) =>
+const note = (lane: Schemas['Lane'], values: Noted) =>
   acts.act('HairNoted', { zone_key: lane.key, ...values }, `${lane.name}: noted.`)
 const doOption = async (lane: Schemas['Lane'], option: Schemas['LaneOption'], isLabelRead: boolean) => {
   const more =
@@ -182,8 +183,9 @@ const doOption = async (lane: Schemas['Lane'], option: Schemas['LaneOption'], is
         : {}
   const where =
     option.kind === 'ProductDragged' ? { zone_key: option.to_key, from_key: lane.key } : { zone_key: lane.key }
-  if (await acts.act(option.kind, { ...where, ...more }, `${lane.name}: ${option.title.toLowerCase()}.`))
-    opened.value = null
+  const kind = option.kind as EventKind
+  const values = { ...where, ...more } as EventData<typeof kind> // the option is the core's, and so is its event
+  if (await acts.act(kind, values, `${lane.name}: ${option.title.toLowerCase()}.`)) opened.value = null
 }
 /** Proposals and conflicts that were seen on this device; a new one shows again. */
 const seen = ref(new Set(keptList<string>('fervens.seen')))

@@ -125,7 +125,7 @@ const next = computed(() => {
 })
 const finish = async () => {
   await form.settle()
-  if (props.service.step === 'consultation' && !(await acts.act('ConsultationFinished'))) return
+  if (props.service.step === 'consultation' && !(await acts.act('ConsultationFinished', {}))) return
   await router.push({ name: 'plan', params: { id: props.service.id } })
 }
 const toCautions = async () => {

@@ -2,6 +2,7 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
+import type { Noted, Read } from '../api/events'
 import { queries } from '../api/queries'
 import { clock as clockText, countdown, levelText } from '../lib/time'
 import { feels, modeName, modes, stretches } from '../lib/words'
@@ -23,8 +24,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{
   close: []
-  read: [level: number, mode: string, lab: number[], instrument?: string]
-  note: [values: { elasticity?: string; scalp?: string }]
+  read: [level: number, mode: Read['mode'], lab: number[], instrument?: string]
+  note: [values: Noted]
   option: [option: Schemas['LaneOption'], isLabelRead: boolean]
   rinse: []
   apply: [code: string]

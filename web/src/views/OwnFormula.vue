@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { EventData } from '../api/events'
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { tryFormula } from '../api/queries'
@@ -10,7 +11,7 @@ import { useNotices } from '../stores/notices'
 
 /** A formula of one's own: what it would do to the zones it is meant for, before it is mixed. */
 const props = defineProps<{ isOpen: boolean; step: Schemas['ToneStep'] | null; serviceId: string; isBusy: boolean }>()
-const emit = defineEmits<{ close: []; use: [values: Record<string, unknown>[], name: string] }>()
+const emit = defineEmits<{ close: []; use: [values: EventData<'TonerApplied'>[], name: string] }>()
 const notices = useNotices()
 const first = ref('')
 const second = ref('')

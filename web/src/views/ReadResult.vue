@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
+import type { Noted, Read } from '../api/events'
 import { queries } from '../api/queries'
 import { feels, restAmounts, rests, stretches, warmths } from '../lib/words'
 import Choice from '../parts/Choice.vue'
@@ -20,8 +21,8 @@ export interface ZoneToRead {
 const props = defineProps<{ zone: ZoneToRead | null; serviceId: string; hasReader: boolean; isBusy: boolean }>()
 const emit = defineEmits<{
   close: []
-  read: [values: Record<string, unknown>]
-  note: [values: { elasticity?: string; scalp?: string }]
+  read: [values: Read]
+  note: [values: Noted]
 }>()
 const shown = ref<ZoneToRead | null>(null)
 const mode = ref<'rinsed_wet' | 'dry'>('dry')
@@ -45,13 +46,13 @@ const dampOrDry = [
 ] as const
 const send = (level: number, lab: readonly number[] = [], instrument = '') =>
   emit('read', {
-    zone_key: shown.value?.key,
+    zone_key: shown.value?.key ?? '',
     level,
     mode: mode.value,
     lab: [...lab],
     instrument,
     warmth: Number(warmth.value),
-    rest: rest.value,
+    rest: rest.value || null,
     rest_amount: rest.value ? Number(amount.value) : 0,
     ...(shown.value?.is_kept ? { is_kept: true } : {}),
   })

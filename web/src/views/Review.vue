@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Noted, Read } from '../api/events'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive, ref } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
@@ -53,14 +54,14 @@ const owners = computed(() => {
 const openZone = (zone: string) => {
   reading.value = lanes.value.find((l) => l.zone_key === zone)?.key ?? null
 }
-const read = async (values: Record<string, unknown>) => {
+const read = async (values: Read) => {
   const lane = toRead.value
   if (!lane) return
   if (await acts.act('ReadingTaken', values, `${lane.name} read at ${String(values.level)}.`)) {
     reading.value = lanes.value.find((l) => !l.is_read && l.key !== lane.key)?.key ?? null
   }
 }
-const note = (values: { elasticity?: string; scalp?: string }) =>
+const note = (values: Noted) =>
   toRead.value && acts.act('HairNoted', { zone_key: toRead.value.key, ...values }, `${toRead.value.name}: noted.`)
 const lightenAgain = async () => {
   const some = again.value
@@ -77,7 +78,7 @@ const goOn = async () => {
   const lowered = lanes.value.filter((l) => wayOf(l.key) === 'lower').map((l) => l.level)
   if (lowered.length) {
     const level = Math.min(...lowered)
-    if (!(await acts.act('WishSet', { tone: query.data.value?.tone, level }))) return
+    if (!(await acts.act('WishSet', { tone: query.data.value?.tone ?? 'neutral', level }))) return
   }
   if (await acts.act('ReviewFinished', {}, 'Review finished.')) await router.push({ name: 'tone', params: { id } })
 }

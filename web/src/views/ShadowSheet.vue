@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { EventData } from '../api/events'
 import { ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import Sheet from '../parts/Sheet.vue'
@@ -6,7 +7,7 @@ import Stepper from '../parts/Stepper.vue'
 
 /** A deeper toner at the roots, worked out into the lengths, so that the grow-out is soft. */
 const props = defineProps<{ isOpen: boolean; step: Schemas['ToneStep'] | null; isBusy: boolean }>()
-const emit = defineEmits<{ close: []; set: [values: Record<string, unknown>] }>()
+const emit = defineEmits<{ close: []; set: [values: EventData<'ShadowSet'>] }>()
 const level = ref(6)
 const length = ref(30)
 const blend = ref(15)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { EventData } from '../api/events'
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { countdown, minutesUntil } from '../lib/time'
@@ -13,7 +14,7 @@ const emit = defineEmits<{
   seen: [share: number]
   pull: [minutes: number]
   rinse: []
-  probe: [grab: string]
+  probe: [grab: EventData<'ProbeRead'>['grab']]
   read: []
 }>()
 const shown = ref<Schemas['ToneLane'] | null>(null)

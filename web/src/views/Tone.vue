@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { EventData } from '../api/events'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
@@ -33,14 +34,14 @@ useAttention(
   () => clock.now,
   () => 'Tone',
 )
-const wish = async (values: Record<string, unknown>) => {
+const wish = async (values: EventData<'WishSet'>) => {
   if (await acts.act('WishSet', values, 'The wish is set.')) sheet.value = ''
 }
-const shadow = async (values: Record<string, unknown>) => {
+const shadow = async (values: EventData<'ShadowSet'>) => {
   if (await acts.act('ShadowSet', values, values.length_mm ? 'Root shadow planned.' : 'No root shadow.'))
     sheet.value = ''
 }
-const useOwn = async (all: Record<string, unknown>[], name: string) => {
+const useOwn = async (all: EventData<'TonerApplied'>[], name: string) => {
   for (const values of all) if (!(await acts.act('TonerApplied', values, `${name} is on.`))) return
   sheet.value = ''
 }

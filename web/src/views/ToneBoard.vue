@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { EventData, Noted, Read } from '../api/events'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
 import ToneLane from '../parts/ToneLane.vue'
@@ -35,8 +36,8 @@ const apply = async (lane: Schemas['ToneLane']) => {
     'TonerApplied',
     {
       zone_key: lane.key,
-      shade_key: bowl.shade_keys[0],
-      shade_name: bowl.shade_names[0],
+      shade_key: bowl.shade_keys[0] ?? '',
+      shade_name: bowl.shade_names[0] ?? '',
       ...(two ? { second_key: bowl.shade_keys[1], second_name: bowl.shade_names[1] } : {}),
       share: two ? bowl.share : 1,
       developer_parts: bowl.developer_parts,
@@ -48,10 +49,15 @@ const apply = async (lane: Schemas['ToneLane']) => {
     `Bowl ${bowl.number} is on ${lane.name}.`,
   )
 }
-const say = (kind: string, lane: Schemas['ToneLane'], said: string, more: Record<string, unknown> = {}) =>
-  acts.act(kind, { zone_key: lane.key, part: lane.part, ...more }, `${lane.name}: ${said}`)
+type Toning = 'TonerEmulsified' | 'TonerStrandRead' | 'TonerPulledBack' | 'TonerRinsed'
+const say = <K extends Toning>(
+  kind: K,
+  lane: Schemas['ToneLane'],
+  said: string,
+  more: Omit<EventData<K>, 'zone_key' | 'part'>,
+) => acts.act(kind, { zone_key: lane.key, part: lane.part, ...more } as EventData<K>, `${lane.name}: ${said}`)
 const rinse = async (lane: Schemas['ToneLane']) => {
-  if (await say('TonerRinsed', lane, 'toner rinsed.')) opened.value = null
+  if (await say('TonerRinsed', lane, 'toner rinsed.', {})) opened.value = null
 }
 const pull = async (minutes: number) => {
   if (openLane.value && (await say('TonerPulledBack', openLane.value, 'pulled back over.', { minutes })))
@@ -61,18 +67,18 @@ const doAct = async (act: Schemas['ToneAct']) => {
   const lane = props.step.lanes.find((l) => l.id === act.id)
   if (!lane) return
   if (act.code === 'apply') await apply(lane)
-  else if (act.code === 'emulsify') await say('TonerEmulsified', lane, 'emulsified.')
+  else if (act.code === 'emulsify') await say('TonerEmulsified', lane, 'emulsified.', {})
   else if (act.code === 'strand') opened.value = lane.id
   else await rinse(lane)
 }
-const read = async (values: Record<string, unknown>) => {
+const read = async (values: Read) => {
   if (
     readLane.value &&
     (await acts.act('ReadingTaken', values, `${readLane.value.name} read at ${String(values.level)}.`))
   )
     reading.value = null
 }
-const note = (values: { elasticity?: string; scalp?: string }) =>
+const note = (values: Noted) =>
   readLane.value && acts.act('HairNoted', { zone_key: readLane.value.key, ...values }, `${readLane.value.name}: noted.`)
 </script>
 
@@ -92,7 +98,7 @@ const note = (values: { elasticity?: string; scalp?: string }) =>
         @apply="apply(lane)"
         @open="opened = lane.id"
         @strand="opened = lane.id"
-        @emulsify="say('TonerEmulsified', lane, 'emulsified.')"
+        @emulsify="say('TonerEmulsified', lane, 'emulsified.', {})"
         @rinse="rinse(lane)"
         @read="reading = lane.key"
       />

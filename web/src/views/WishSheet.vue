@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { EventData } from '../api/events'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
@@ -17,7 +18,7 @@ const props = defineProps<{
   hasReader: boolean
   isBusy: boolean
 }>()
-const emit = defineEmits<{ close: []; wish: [values: Record<string, unknown>] }>()
+const emit = defineEmits<{ close: []; wish: [values: EventData<'WishSet'>] }>()
 const notices = useNotices()
 const scale = useQuery(computed(() => ({ ...queries.wishes(), enabled: props.isOpen })))
 const measured = ref<Schemas['MeasuredOut'] | null>(null)

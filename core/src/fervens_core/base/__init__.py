@@ -1,6 +1,24 @@
 """What everything stands on: errors, quantities with their limits, arrays."""
 
 from fervens_core.base.arrays import AnyFloats, Floats
+from fervens_core.base.contracts import (
+    PERSONAL,
+    Count,
+    Flag,
+    Key,
+    LabNumbers,
+    Level,
+    Number,
+    Share,
+    Text,
+    Volume,
+    Whole,
+    Within,
+    contract,
+    limit_error,
+    plain,
+    read,
+)
 from fervens_core.base.errors import BlockedError, ConflictError, CoreError, LimitError
 from fervens_core.base.quantities import (
     LEVEL_MAX,
@@ -17,17 +35,33 @@ from fervens_core.base.quantities import (
 __all__ = [
     "LEVEL_MAX",
     "LEVEL_MIN",
+    "PERSONAL",
     "VOLUME_MAX",
     "AnyFloats",
     "BlockedError",
     "ConflictError",
     "CoreError",
+    "Count",
+    "Flag",
     "Floats",
+    "Key",
+    "LabNumbers",
+    "Level",
     "LimitError",
+    "Number",
     "Ratio",
+    "Share",
+    "Text",
+    "Volume",
+    "Whole",
+    "Within",
     "check_level",
     "check_range",
     "check_text",
     "check_volume_strength",
+    "contract",
+    "limit_error",
     "nominal_percent",
+    "plain",
+    "read",
 ]

@@ -9,7 +9,7 @@ from fervens_core.base.errors import LimitError
 
 LEVEL_MIN = 1.0
 LEVEL_MAX = 10.0
-VOLUME_MAX = 40.0
+VOLUME_MIN, VOLUME_MAX = 0.5, 40.0
 """Strongest developer for hair: 40 vol, nominal 12 %. Regulation (EC) No 1223/2009, Annex III (from memory)."""
 
 HYDROGEN_PEROXIDE_G_PER_MOL = 34.0147
@@ -40,7 +40,7 @@ def check_level(field: str, value: float) -> float:
 
 def check_volume_strength(field: str, value: float) -> float:
     """A developer's strength, above 0 to 40 vol. Raises LimitError."""
-    return check_range(field, value, 0.5, VOLUME_MAX, "vol")
+    return check_range(field, value, VOLUME_MIN, VOLUME_MAX, "vol")
 
 
 def check_text(field: str, value: str, longest: int = 80) -> str:

@@ -13,7 +13,7 @@ from fervens_core.basin.results import ReadZone
 from fervens_core.basin.uptake import Uptake, UptakeSeen, learn_uptake
 from fervens_core.chair import Chair, minutes_between
 from fervens_core.head import Findings, Part, Tone, TonerShade, Zone
-from fervens_core.log import SHADOW, TonerState
+from fervens_core.log import SHADOW, TonedPart, TonerState
 from fervens_core.safety import toner_block
 from fervens_core.toning import (
     Match,
@@ -84,7 +84,7 @@ class TonePart:
     """A zone or a root shadow, with what is to be done to it."""
 
     id: str
-    part: str
+    part: TonedPart
     read: ReadZone
     result: Result
     match: Match | None

@@ -97,7 +97,7 @@ def read_zones(chair: Chair) -> tuple[ReadZone, ...]:
 
 
 def _result(lane: LaneState, zone: Zone, before: float, level: float, read: TakenReading | None) -> Result:
-    rest = DyeHue(read.rest) if read and read.rest else None
+    rest = read.rest if read else None
     amount = read.rest_amount if read else 0.0
     factor = 1.0
     if lane.grab is not None:

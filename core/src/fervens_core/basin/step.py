@@ -34,6 +34,7 @@ from fervens_core.basin.uptake import Uptake
 from fervens_core.chair import Chair, after
 from fervens_core.colour import lab_hex, lab_to_hex
 from fervens_core.head import Findings, Tone, TonerShade
+from fervens_core.log import TonedPart
 from fervens_core.safety import toner_block
 from fervens_core.toning import Formula, Result, ToneTimes, ToningPlan, Wish, explain, toned_lab
 
@@ -90,7 +91,7 @@ class ToneLane:
 
     id: str
     key: str
-    part: str
+    part: TonedPart
     name: str
     zone_key: str
     areas: tuple[str, ...]
@@ -130,7 +131,7 @@ class ToneAct:
     code: str
     id: str
     zone_key: str
-    part: str
+    part: TonedPart
     title: str
     detail: str
     due_at: datetime

@@ -133,13 +133,18 @@ def read_toner(r: JsonReader) -> TonerShade:
     return made
 
 
+def _version(r: JsonReader) -> int | None:
+    """The version of an event's kind; None for today's."""
+    return _whole(r, "version", 1, 99)
+
+
 def _event(r: JsonReader) -> FileEvent:
     kind = r.raw("kind")
     values = r.raw("data", {})
     if not isinstance(kind, str) or not isinstance(values, Mapping):
         raise LimitError(r.path, "an event with a kind and its data", short(kind))
     try:
-        data = data_from_json(kind, values)
+        data = data_from_json(kind, values, _version(r))
     except CoreError as error:
         raise CoreError(error.code, f"{r.path}.{error.message}") from error
     made = FileEvent(at_min=r.number("at_min", 0, 6000, unit="min"), by=r.text("by"), data=data)
@@ -155,6 +160,9 @@ def _upcast(document: Any) -> Any:
     zones = found.get("zones")
     if isinstance(zones, list):
         found["zones"] = [_unsaid(z, "is_on_scalp") for z in zones]
+    events = found.get("events")
+    if isinstance(events, list):
+        found["events"] = [{"version": 1, **e} if isinstance(e, Mapping) else e for e in events]
     findings = found.get("findings")
     if isinstance(findings, Mapping) and "has_reacted_before" in findings:
         told = _unsaid(findings, "has_reacted_before")

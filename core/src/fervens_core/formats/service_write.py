@@ -7,7 +7,7 @@ from typing import Any
 from fervens_core.formats.head_file import choice_to_json, findings_to_json, strand_to_json, zone_to_json
 from fervens_core.formats.service_file import FORMAT, VERSION, ServiceFile
 from fervens_core.head import Developer, Lightener, TonerShade
-from fervens_core.log import data_to_json
+from fervens_core.log import data_to_json, version_of
 from fervens_core.planning import Plan, PlannedBowl, ZonePlan
 
 
@@ -66,7 +66,13 @@ def write_service_file(file: ServiceFile) -> dict[str, Any]:
         "toners": [_toner_to_json(t) for t in file.toners],
         "plan": choice_to_json(file.choice) | {"toner_idea": file.toner_idea},
         "events": [
-            {"at_min": e.at_min, "by": e.by, "kind": type(e.data).__name__, "data": data_to_json(e.data)}
+            {
+                "at_min": e.at_min,
+                "by": e.by,
+                "kind": (kind := type(e.data).__name__),
+                "version": version_of(kind),
+                "data": data_to_json(e.data),
+            }
             for e in file.events
         ],
     }

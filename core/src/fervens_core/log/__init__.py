@@ -1,7 +1,8 @@
 """What happened: events, and the fold that makes the state of a service of them."""
 
-from fervens_core.log.events import (
-    SCHEMA_VERSION,
+from fervens_core.log.events import KINDS, Event, EventData, data_from_json, data_to_json, version_of
+from fervens_core.log.lane_state import Applied, LaneState, MixedBowl, Phase, TakenReading, stop_reason
+from fervens_core.log.lift_events import (
     ApplicationFinished,
     ApplicationStarted,
     BarrierLeft,
@@ -11,8 +12,6 @@ from fervens_core.log.events import (
     CoveringChanged,
     DeveloperChanged,
     DriedOut,
-    Event,
-    EventData,
     EventVoided,
     HairNoted,
     HeatEnded,
@@ -24,10 +23,7 @@ from fervens_core.log.events import (
     Rinsed,
     ServiceClosed,
     WaveRinsed,
-    data_from_json,
-    data_to_json,
 )
-from fervens_core.log.lane_state import Applied, LaneState, MixedBowl, Phase, TakenReading, stop_reason
 from fervens_core.log.service import AGAIN, ServiceState, Step, check_addition, fold, live_events, merge_addition
 from fervens_core.log.stock import uses_of
 from fervens_core.log.tone_events import (
@@ -37,6 +33,7 @@ from fervens_core.log.tone_events import (
     ProbeRead,
     ReviewFinished,
     ShadowSet,
+    TonedPart,
     TonerApplied,
     TonerEmulsified,
     TonerPulledBack,
@@ -48,7 +45,7 @@ from fervens_core.log.toner_state import TonerState
 
 __all__ = [
     "AGAIN",
-    "SCHEMA_VERSION",
+    "KINDS",
     "SHADOW",
     "ApplicationFinished",
     "ApplicationStarted",
@@ -83,6 +80,7 @@ __all__ = [
     "ShadowSet",
     "Step",
     "TakenReading",
+    "TonedPart",
     "TonerApplied",
     "TonerEmulsified",
     "TonerPulledBack",
@@ -99,4 +97,5 @@ __all__ = [
     "merge_addition",
     "stop_reason",
     "uses_of",
+    "version_of",
 ]

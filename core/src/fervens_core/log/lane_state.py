@@ -7,15 +7,15 @@ from datetime import datetime
 from enum import StrEnum
 
 from fervens_core.base import ConflictError, CoreError
-from fervens_core.head import Covering, Elasticity, ReadingMode, ScalpFeel
-from fervens_core.log.events import (
+from fervens_core.head import Covering, DyeHue, Elasticity, ReadingMode, ScalpFeel
+from fervens_core.log.events import Event
+from fervens_core.log.lift_events import (
     ApplicationFinished,
     ApplicationStarted,
     BarrierLeft,
     CoveringChanged,
     DeveloperChanged,
     DriedOut,
-    Event,
     HairNoted,
     HeatEnded,
     HeatStarted,
@@ -45,7 +45,7 @@ class TakenReading:
     level: float
     mode: ReadingMode
     warmth: float = 0.0
-    rest: str = ""
+    rest: DyeHue | None = None
     rest_amount: float = 0.0
 
 
@@ -219,8 +219,8 @@ def advance_lane(lane: LaneState, event: Event) -> LaneState:
             require(phase is not Phase.WAITING, "nothing_on", "There is no product on this zone yet.")
             return replace(
                 lane,
-                elasticity=Elasticity(data.elasticity) if data.elasticity else lane.elasticity,
-                scalp=ScalpFeel(data.scalp) if data.scalp else lane.scalp,
+                elasticity=data.elasticity or lane.elasticity,
+                scalp=data.scalp or lane.scalp,
             )
         case DeveloperChanged():
             require(phase is Phase.WAITING, "already_started", "This zone has been started already.")

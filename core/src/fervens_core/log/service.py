@@ -8,11 +8,12 @@ from datetime import datetime
 from enum import StrEnum
 
 from fervens_core.base import ConflictError, CoreError
-from fervens_core.log.events import (
+from fervens_core.log.events import Event
+from fervens_core.log.lane_state import LaneState, MixedBowl, Phase, advance_lane, drag, require, rinse, tone_lane
+from fervens_core.log.lift_events import (
     BowlMixed,
     CautionAcknowledged,
     ConsultationFinished,
-    Event,
     EventVoided,
     PlanTaken,
     ProductDragged,
@@ -20,7 +21,6 @@ from fervens_core.log.events import (
     ServiceClosed,
     WaveRinsed,
 )
-from fervens_core.log.lane_state import LaneState, MixedBowl, Phase, advance_lane, drag, require, rinse, tone_lane
 from fervens_core.log.tone_events import (
     LighteningResumed,
     ReviewFinished,

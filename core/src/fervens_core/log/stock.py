@@ -7,7 +7,8 @@ from dataclasses import dataclass
 
 from fervens_core.base import LimitError
 from fervens_core.head import Developer, TonerShade
-from fervens_core.log.events import BowlMixed, EventData
+from fervens_core.log.events import EventData
+from fervens_core.log.lift_events import BowlMixed
 from fervens_core.log.tone_events import TonerApplied
 from fervens_core.planning import blend
 

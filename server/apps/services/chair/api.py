@@ -16,7 +16,6 @@ from apps.services.chair.colour_reader import measure
 from apps.services.chair.kept_board import board_answer, board_now
 from apps.services.chair.schemas import BoardOut, EventIn, LogOut, MeasuredOut, OptionsOut
 from apps.studio.auth import member_of
-from fervens_core.log import data_from_json
 
 router = Router(tags=["chair"])
 
@@ -30,14 +29,15 @@ def read_board(request: HttpRequest, service_id: UUID) -> HttpResponse:
 @router.post("/services/{service_id}/events", response={200: BoardOut, ERRORS: Problem})
 def record_event(request: HttpRequest, service_id: UUID, payload: EventIn) -> HttpResponse:
     """Add one event to the log; the answer is the chair after it."""
+    sent = payload.root
     loaded = acts.record_event(
         member_of(request),
         service_id,
-        event_id=payload.event_id,
-        occurred_at=payload.occurred_at,
-        data=data_from_json(payload.kind, payload.data),
-        device=payload.device,
-        seen=payload.seen,
+        event_id=sent.event_id,
+        occurred_at=sent.occurred_at,
+        data=sent.data,
+        device=sent.device,
+        seen=sent.seen,
     )
     return board_answer(loaded)
 

@@ -2,28 +2,42 @@
 
 from __future__ import annotations
 
+import dataclasses
 import datetime as dt
-from typing import Any
+from typing import Annotated, Any, Literal, Union, cast
 from uuid import UUID
 
 from ninja import Schema
-from pydantic import Field
+from pydantic import Field, RootModel, create_model
 
+from apps.common.schemas import In
 from apps.services.plan.schemas import BowlOut
 from apps.services.schemas import ConflictOut, UndoOut
 from fervens_core.chair import Board, LaneOption
-from fervens_core.log import Step
+from fervens_core.log import KINDS, EventData, Step
 
 
-class EventIn(Schema):
-    """An event from a device: its own id, when it happened, what; and up to where the device had heard the log."""
+class Sent(In):
+    """What every event from a device brings: its own id, when it happened, and up to where it had heard the log."""
 
     event_id: UUID
-    kind: str
     occurred_at: dt.datetime
-    data: dict[str, Any] = {}
     device: str = Field("", max_length=40)
     seen: int | None = None
+
+
+def _sent(kind: str, data: type[EventData]) -> type[Sent]:
+    """An event of one kind as a device sends it; its data are the core's own declaration."""
+    has_default = all(f.default is not dataclasses.MISSING for f in dataclasses.fields(data))
+    default: Any = Field(default_factory=data) if has_default else ...
+    made: type[Sent] = create_model(
+        f"{kind}In", __base__=Sent, __doc__=data.__doc__, kind=(cast(Any, Literal[kind]), ...), data=(data, default)
+    )
+    return made
+
+
+class EventIn(RootModel[Annotated[Union[tuple(_sent(*k) for k in KINDS.items())], Field(discriminator="kind")]]):  # type: ignore[misc] # noqa: UP007
+    """An event from a device, of any kind."""
 
 
 class BoardOut(Schema):

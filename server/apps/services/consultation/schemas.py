@@ -8,6 +8,7 @@ from uuid import UUID
 from ninja import Schema
 from pydantic import Field
 
+from apps.common.schemas import In
 from apps.services.schemas import ConflictOut, UndoOut
 from fervens_core.chair import CurvePoint
 from fervens_core.colour import Undertone
@@ -34,7 +35,7 @@ from fervens_core.planning import Verdict
 from fervens_core.safety import Caution
 
 
-class HairIn(Schema):
+class HairIn(In):
     """Hair as read."""
 
     start_level: float
@@ -86,7 +87,7 @@ class ZoneOut(ZoneIn):
     touches_scalp: bool
 
 
-class StrandReadingIn(Schema):
+class StrandReadingIn(In):
     """A level read on a strand, so many minutes in."""
 
     minutes: float
@@ -122,7 +123,7 @@ class StrandOut(StrandIn):
     label_max_min: float
 
 
-class StretchIn(Schema):
+class StretchIn(In):
     """A wet hair on a ruler: at rest, pulled, and where it came back to, mm."""
 
     rest_mm: float
@@ -138,7 +139,7 @@ class StretchOut(StretchIn):
     return_percent: float
 
 
-class ConsultationIn(Schema):
+class ConsultationIn(In):
     """What was read at the consultation; `revision` is the one it was read at.
 
     `salts_signs` and `stretch` are the small tests' observations; given, the results follow from them.
@@ -213,7 +214,7 @@ class ServiceOut(Schema):
     server_now: dt.datetime
 
 
-class ServiceIn(Schema):
+class ServiceIn(In):
     """A new service."""
 
     client_id: UUID

@@ -18,7 +18,7 @@ from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
 from apps.studio.models import Studio
 from fervens_core.formats import ServiceFile, choice_to_json, findings_to_json
-from fervens_core.log import SCHEMA_VERSION, Event, EventData, TonerApplied, check_addition, data_to_json, fold
+from fervens_core.log import Event, EventData, TonerApplied, check_addition, data_to_json, fold, version_of
 
 
 def _client(studio: Studio, file: ServiceFile, now: dt.datetime) -> Client:
@@ -95,7 +95,7 @@ def take_in(
             occurred_at=at,
             recorded_at=at,
             by_name=entry.by,
-            schema_version=SCHEMA_VERSION,
+            schema_version=version_of(type(entry.data).__name__),
             data=_own_keys(entry.data, shade_keys),
         )
         event = event_value(row)

@@ -9,8 +9,10 @@ from uuid import UUID
 from ninja import Schema
 from pydantic import Field
 
+from apps.common.schemas import In
 
-class CsvIn(Schema):
+
+class CsvIn(In):
     """Strand tests as CSV."""
 
     revision: int
@@ -23,7 +25,7 @@ class CsvOut(Schema):
     text: str
 
 
-class ImportIn(Schema):
+class ImportIn(In):
     """A service file, as JSON, and when the visit is."""
 
     document: dict[str, Any]

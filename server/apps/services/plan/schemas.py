@@ -9,12 +9,13 @@ from uuid import UUID
 from ninja import Schema
 from pydantic import Field
 
+from apps.common.schemas import In
 from fervens_core.chair import Crossing, CurvePoint, Window
 from fervens_core.head import Part
 from fervens_core.planning import Aim, BowlStyle, ChairItem, DeveloperMove, Fill, Placed, VolumeStep, WavePlan
 
 
-class PlanIn(Schema):
+class PlanIn(In):
     """Choices of a plan. `order` empty keeps the saved one; missing lines and null `wave_starts` are proposed."""
 
     revision: int
@@ -168,7 +169,7 @@ class AimOut(Schema):
     lanes: list[AimLane]
 
 
-class VersionIn(Schema):
+class VersionIn(In):
     """Keep the plan as it stands under a number and a few words."""
 
     revision: int
@@ -190,20 +191,20 @@ class VersionOut(Schema):
     short_count: int
 
 
-class TakePlanIn(Schema):
+class TakePlanIn(In):
     """Take the saved plan to the chair, once for each id."""
 
     event_id: UUID
 
 
-class WeighedPourIn(Schema):
+class WeighedPourIn(In):
     """Grams of a developer, as weighed."""
 
     volume_strength: float
     mass_g: float
 
 
-class MixIn(Schema):
+class MixIn(In):
     """A bowl as weighed, and the strength that was wanted."""
 
     lightener_key: UUID

@@ -8,6 +8,7 @@ from uuid import UUID
 from ninja import Schema
 from pydantic import Field
 
+from apps.common.schemas import In
 from apps.services.schemas import ConflictOut, UndoOut
 from fervens_core.basin import Review, ToneStep
 from fervens_core.head import Tone
@@ -51,7 +52,7 @@ class WishesOut(Schema):
     cells: list[WishCell]
 
 
-class FormulaIn(Schema):
+class FormulaIn(In):
     """A formula of the technician's own, for some zones."""
 
     shade_key: str = Field(max_length=60)

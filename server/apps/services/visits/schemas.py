@@ -9,6 +9,7 @@ from uuid import UUID
 from ninja import Schema
 from pydantic import Field
 
+from apps.common.schemas import In
 from fervens_core.followup import LastFormula, NextVisit
 
 
@@ -18,7 +19,7 @@ class CancelledOut(Schema):
     client_id: UUID
 
 
-class AgainIn(Schema):
+class AgainIn(In):
     """When the client comes, and for how long the diary has them; `after` is the service to start from."""
 
     starts_at: dt.datetime | None = None
@@ -33,7 +34,7 @@ class VisitAt(Schema):
     starts_at: dt.datetime
 
 
-class ReminderIn(Schema):
+class ReminderIn(In):
     """Whether the client was told."""
 
     is_sent: bool = True

@@ -1,0 +1,295 @@
+"""A contract is declared once: a frozen dataclass whose fields with their limits are check, reader and JSON Schema.
+
+Limits stand beside the field as `Annotated[...]`. Made in Python, a value out of its limit raises LimitError; read from
+JSON, the same limit is named with the path of the field. What is unknown is refused. docs/decisions/0011-contracts.md.
+"""
+
+from __future__ import annotations
+
+import dataclasses
+import types
+import typing
+from collections.abc import Callable, Mapping
+from enum import StrEnum
+from functools import cache
+from typing import Annotated, Any, TypeVar, Union, get_args, get_origin, get_type_hints
+
+from pydantic import ConfigDict, Strict, TypeAdapter, ValidationError
+from pydantic.annotated_handlers import GetJsonSchemaHandler
+from pydantic_core import CoreSchema, to_jsonable_python
+
+from fervens_core.base.errors import CoreError, LimitError
+from fervens_core.base.quantities import LEVEL_MAX, LEVEL_MIN, VOLUME_MAX, VOLUME_MIN, check_range, check_text
+
+T = TypeVar("T")
+Check = Callable[[str, Any], None]
+
+
+@dataclasses.dataclass(frozen=True, slots=True)
+class Within:
+    """Limit of a number: from `low` to `high`, in a unit."""
+
+    low: float
+    high: float
+    unit: str = ""
+
+    def check(self, field: str, value: Any) -> None:
+        """Raises LimitError outside, and for what is no finite number."""
+        check_range(field, value, self.low, self.high, self.unit)
+
+    def __get_pydantic_json_schema__(self, schema: CoreSchema, handler: GetJsonSchemaHandler) -> dict[str, Any]:
+        """The limit in JSON Schema's words."""
+        found = handler(schema) | {"minimum": self.low, "maximum": self.high}
+        return found | ({"description": self.unit} if self.unit else {})
+
+
+@dataclasses.dataclass(frozen=True, slots=True)
+class Text:
+    """Limit of a text: 1 to `longest` characters, not blank; empty as well where that says nothing was told."""
+
+    longest: int
+    is_optional: bool = False
+
+    def check(self, field: str, value: Any) -> None:
+        """Raises LimitError for one that is too long, or blank."""
+        if not self.is_optional:
+            check_text(field, value, self.longest)
+        elif len(value) > self.longest:
+            raise LimitError(field, f"at most {self.longest} characters", len(value))
+
+    def __get_pydantic_json_schema__(self, schema: CoreSchema, handler: GetJsonSchemaHandler) -> dict[str, Any]:
+        """The limit in JSON Schema's words."""
+        return handler(schema) | {"maxLength": self.longest} | ({} if self.is_optional else {"minLength": 1})
+
+
+@dataclasses.dataclass(frozen=True, slots=True)
+class Count:
+    """Limit of a list: `least` to `most` of what it holds."""
+
+    least: int
+    most: int
+    noun: str
+
+    def check(self, field: str, value: Any) -> None:
+        """Raises LimitError for too few or too many."""
+        if not self.least <= len(value) <= self.most:
+            raise LimitError(field, f"{self.least} to {self.most} {self.noun}", len(value))
+
+    def __get_pydantic_json_schema__(self, schema: CoreSchema, handler: GetJsonSchemaHandler) -> dict[str, Any]:
+        """The limit in JSON Schema's words."""
+        found = handler(schema)
+        many = ("minItems", "maxItems") if found.get("type") == "array" else ("minProperties", "maxProperties")
+        return found | {many[0]: self.least, many[1]: self.most}
+
+
+@dataclasses.dataclass(frozen=True, slots=True)
+class Personal:
+    """Marks a field that tells of a person: erased with them, handed out to them."""
+
+
+PERSONAL = Personal()
+Number = Annotated[float, Strict()]
+"""A number; a text or a truth value is none."""
+Whole = Annotated[int, Strict()]
+Flag = Annotated[bool, Strict()]
+Level = Annotated[Number, Within(LEVEL_MIN, LEVEL_MAX, "(level)")]
+Volume = Annotated[Number, Within(VOLUME_MIN, VOLUME_MAX, "vol")]
+Share = Annotated[Number, Within(0.0, 1.0)]
+Key = Annotated[str, Text(60)]
+LabNumbers = Annotated[tuple[Number, ...], Count(0, 3, "numbers: L*, a*, b*")]
+
+
+def _check_all(checks: list[Check]) -> Check | None:
+    if not checks:
+        return None
+    if len(checks) == 1:
+        return checks[0]
+
+    def both(field: str, value: Any) -> None:
+        for check in checks:
+            check(field, value)
+
+    return both
+
+
+def _checks_of(annotation: Any) -> Check | None:
+    """The check that an annotation asks for, or None."""
+    origin, arguments = get_origin(annotation), get_args(annotation)
+    if origin is Annotated:
+        inner = _checks_of(arguments[0])
+        return _check_all([m.check for m in arguments[1:] if hasattr(m, "check")] + ([inner] if inner else []))
+    if origin in (Union, types.UnionType):
+        arms = [c for a in arguments if a is not type(None) and (c := _checks_of(a))]
+        if not arms:
+            return None
+
+        def maybe(field: str, value: Any, check: Check = arms[0]) -> None:
+            if value is not None:
+                check(field, value)
+
+        return maybe
+    if origin is tuple and arguments[-1:] == (...,):
+        item = _checks_of(arguments[0])
+        if item is None:
+            return None
+
+        def each(field: str, value: Any, check: Check = item) -> None:
+            for x in value:
+                check(field, x)
+
+        return each
+    if origin is dict:
+        item = _checks_of(arguments[1])
+        if item is None:
+            return None
+
+        def values(field: str, value: Any, check: Check = item) -> None:
+            for key, x in value.items():
+                check(f"{field}.{key}", x)
+
+        return values
+    if origin is typing.Literal:
+
+        def one_of(field: str, value: Any, known: tuple[Any, ...] = arguments) -> None:
+            if value not in known:
+                raise LimitError(field, f"one of {', '.join(repr(k) for k in known)}", value)
+
+        return one_of
+    if isinstance(annotation, type) and issubclass(annotation, StrEnum):
+
+        def member(field: str, value: Any, kind: type[StrEnum] = annotation) -> None:
+            if not isinstance(value, kind):
+                raise LimitError(field, f"one of {', '.join(m.value for m in kind)}", value)
+
+        return member
+    return None
+
+
+@cache
+def _field_checks(kind: type) -> tuple[tuple[str, Check], ...]:
+    hints = get_type_hints(kind, include_extras=True)
+    fields = dataclasses.fields(kind)
+    return tuple((f.name, c) for f in fields if (c := _checks_of(hints[f.name])))
+
+
+def _may_be_left_out(schema: dict[str, Any]) -> None:
+    """A field with a default may be left out: told as `x-default`, for types made from `default` ask for the field."""
+    for field in schema.get("properties", {}).values():
+        if "default" in field:
+            field["x-default"] = field.pop("default")
+
+
+CONFIG = ConfigDict(
+    extra="forbid", json_schema_extra=_may_be_left_out, json_schema_serialization_defaults_required=True
+)
+
+
+def contract(cls: type[T]) -> type[T]:
+    """Class decorator, below `@dataclass`: values are held to the limits beside their fields, unknown fields refused.
+
+    A `__post_init__` of its own runs after them, for what holds between fields.
+    """
+    own = cls.__dict__.get("__post_init__")
+
+    def check_fields(self: Any) -> None:
+        for name, check in _field_checks(type(self)):  # type: ignore[arg-type]
+            check(name, getattr(self, name))
+        if own is not None:
+            own(self)
+
+    cls.__post_init__ = check_fields  # type: ignore[attr-defined]
+    cls.__pydantic_config__ = CONFIG  # type: ignore[attr-defined]
+    return cls
+
+
+@cache
+def adapter(kind: Any) -> TypeAdapter[Any]:
+    """Pydantic's own reader and writer of a contract."""
+    return TypeAdapter(kind)
+
+
+def path_of(place: typing.Sequence[str | int], within: str = "") -> str:
+    """A path as errors show it: `zones[3].length_mm`."""
+    found = within
+    for part in place:
+        found += f"[{part}]" if isinstance(part, int) else f".{part}" if found else str(part)
+    return found
+
+
+_WANTED = {
+    "float_type": "a number",
+    "finite_number": "a finite number",
+    "int_type": "a whole number",
+    "bool_type": "true or false",
+    "string_type": "a text",
+    "missing": "given",
+    "missing_argument": "given",
+}
+_LISTS = ("tuple_type", "list_type", "set_type", "frozen_set_type")
+_OBJECTS = ("dataclass_type", "dict_type", "model_type", "mapping_type", "model_attributes_type")
+
+
+def _shown(value: Any) -> Any:
+    text = repr(value)
+    return value if len(text) <= 60 else text[:57] + "..."
+
+
+def limit_error(first: Mapping[str, Any], within: str = "") -> CoreError:
+    """A complaint of pydantic's as the core's own error, with the whole path of the field."""
+    place, code, value = path_of(first["loc"], within), first["type"], _shown(first.get("input"))
+    own = first.get("ctx", {}).get("error")
+    if isinstance(own, LimitError):
+        field = own.field if not place else f"{place}.{own.field}" if own.field else place
+        return LimitError(field, own.limit, own.value)
+    if isinstance(own, CoreError):
+        return own
+    if code in ("unexpected_keyword_argument", "extra_forbidden"):
+        return LimitError(place, "a field that is known here", first["loc"][-1])
+    if code in ("missing", "missing_argument"):
+        return LimitError(place, "given", None)
+    if code in _LISTS:
+        return LimitError(place, "a list", value)
+    if code in _OBJECTS:
+        return LimitError(place or "file", "a JSON object", value)
+    if code in ("enum", "literal_error"):
+        expected = str(first["ctx"]["expected"]).replace("'", "").replace(" or ", ", ")
+        return LimitError(place, f"one of {expected}", value)
+    return LimitError(place, _WANTED.get(code, first["msg"][0].lower() + first["msg"][1:]), value)
+
+
+def read(kind: type[T], values: Any, within: str = "") -> T:
+    """A contract's value from plain JSON.
+
+    Args:
+        values: parsed JSON. within: path of it, for errors.
+    Raises:
+        LimitError: naming the path, the limit and the value.
+    """
+    try:
+        found: T = adapter(kind).validate_python(values)  # type: ignore[arg-type]
+        return found
+    except ValidationError as error:
+        first = error.errors(include_url=False)[0]
+        if first["type"] == "unexpected_keyword_argument" and len(first["loc"]) == 1:
+            known = ", ".join(f.name for f in dataclasses.fields(kind)) or "none"  # type: ignore[arg-type]
+            name = str(first["loc"][0])
+            raise LimitError(path_of((name,), within), f"a field of {kind.__name__} ({known})", name) from None
+        raise limit_error(first, within) from None
+
+
+def plain(value: Any) -> Any:
+    """A contract's value as plain JSON; `read` gives it back."""
+    return to_jsonable_python(value)
+
+
+def personal_fields(kind: type) -> frozenset[str]:
+    """The fields of a contract that tell of a person."""
+    hints = get_type_hints(kind, include_extras=True)
+    return frozenset(
+        f.name for f in dataclasses.fields(kind) if any(isinstance(m, Personal) for m in get_args(hints[f.name])[1:])
+    )
+
+
+def json_schema(kind: Any, mode: typing.Literal["validation", "serialization"] = "validation") -> Mapping[str, Any]:
+    """JSON Schema (2020-12) of a contract."""
+    return adapter(kind).json_schema(mode=mode)
