@@ -13,7 +13,6 @@ from collections.abc import Callable
 import numpy as np
 from scipy.integrate import solve_ivp
 
-from fervens_core.base import Ratio
 from fervens_core.chair import Chair, head_belief, make_board
 from fervens_core.head import Hair, Lightener, ReadingMode, Zone
 from fervens_core.lift import QUANTILES, Reading, effort_to_level, learn, level_to_effort, prior
@@ -29,7 +28,7 @@ from fervens_core.log import (
 
 SEED, LANES, REPEATS = 20260301, 12, 15
 START = dt.datetime(2026, 3, 1, 9, 0, tzinfo=dt.UTC)
-POWDER = Lightener("p", "Powder", Ratio(1.5), label_max_min=50)
+POWDER = Lightener("p", "Powder", 1.5, label_max_min=50)
 
 
 def twelve_lanes() -> tuple[list[Event], dict[str, Zone]]:

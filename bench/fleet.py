@@ -11,7 +11,6 @@ from collections.abc import Callable, Iterator, Sequence
 
 import numpy as np
 
-from fervens_core.base import Ratio
 from fervens_core.chair import LOOK_MIN, LaneEnd, follow_advice
 from fervens_core.head import Developer, Hair, Lightener, ReadingMode, Zone
 from fervens_core.lift import SimulatedHead, simulated_head
@@ -19,7 +18,7 @@ from fervens_core.planning import Plan, PlanRequest, make_plan
 
 SEED, HEADS = 20260301, 250
 BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (5, 10, 20, 30, 40))
-POWDER = Lightener("p", "Powder", Ratio(1.5), label_max_min=50)
+POWDER = Lightener("p", "Powder", 1.5, label_max_min=50)
 Ends = Sequence[LaneEnd]
 
 

@@ -12,15 +12,14 @@ from collections.abc import Callable
 import numpy as np
 from scipy.optimize import NonlinearConstraint, differential_evolution, minimize
 
-from fervens_core.base import Ratio
 from fervens_core.head import Developer, Hair, Lightener, Zone
 from fervens_core.lift import effort_gained, level_to_effort, zone_factors
 from fervens_core.planning import Aim, PlanChoice, PlanRequest, Solver, VolumeStep, make_plan
 
 SEED, REPEATS = 20260301, 31
 BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (5, 10, 20, 30, 40))
-POWDER = Lightener("p", "Powder", Ratio(1.5), label_max_min=50)
-LONG = Lightener("q", "Long powder", Ratio(1.5), label_max_min=90)
+POWDER = Lightener("p", "Powder", 1.5, label_max_min=50)
+LONG = Lightener("q", "Long powder", 1.5, label_max_min=90)
 
 
 def _timed(work: Callable[[], object]) -> tuple[float, float]:

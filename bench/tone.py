@@ -21,9 +21,8 @@ import numpy as np
 warnings.simplefilter("ignore")
 import colour  # noqa: E402
 
-from fervens_core.base import Floats, Ratio  # noqa: E402
+from fervens_core.base import Floats, read  # noqa: E402
 from fervens_core.colour import ALBEDO_FACTOR, SURFACE_REFLECTION, WAVELENGTHS_NM, delta_e_2000  # noqa: E402
-from fervens_core.formats import JsonReader, read_toner  # noqa: E402
 from fervens_core.head import DyeFamily, Porosity, Tone, TonerShade  # noqa: E402
 from fervens_core.toning import (  # noqa: E402
     Bowl,
@@ -54,9 +53,9 @@ def random_shelf(random: np.random.Generator) -> tuple[TonerShade, ...]:
     for i in range(SHADES):
         shares = random.dirichlet([0.5] * len(DyeFamily))
         dyes = tuple(zip(DyeFamily, (float(x) for x in shares), strict=True))
-        ratio, volume = Ratio(float(random.choice([1.0, 1.5, 2.0]))), float(random.choice([5.0, 7.0, 10.0]))
+        ratio, volume = float(random.choice([1.0, 1.5, 2.0])), float(random.choice([5.0, 7.0, 10.0]))
         level = float(random.integers(10, 21)) / 2.0
-        found.append(TonerShade(f"s{i}", f"S{i}", level, dyes, ratio, volume, float(random.choice([10.0, 20.0, 25.0]))))
+        found.append(TonerShade(f"s{i}", f"S{i}", level, dyes, float(random.choice([10.0, 20.0, 25.0])), ratio, volume))
     return tuple(found)
 
 
@@ -126,7 +125,7 @@ def time_search() -> None:
 def demo_shelf() -> tuple[Formula, ...]:
     """The demo's oxidative shades and their mixes."""
     made = json.loads((ROOT / "demo" / "studio.json").read_text(encoding="utf-8"))
-    shades = tuple(read_toner(JsonReader(t, "toners")) for t in made["toners"])
+    shades = tuple(read(TonerShade, t) for t in made["toners"])
     return all_formulas(tuple(s for s in shades if s.is_oxidative))
 
 

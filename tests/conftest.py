@@ -183,13 +183,16 @@ def demo(db):
     return Actor(get_user_model().objects.get(username="maren"))
 
 
+COMPUTED = ("start_hex", "target_hex", "root_hex", "ends_hex", "touches_scalp")
+"""What the server adds to a zone; it is not sent back."""
 ZONE = {"key": "crown", "name": "Crown", "start_level": 4, "target_level": 8, "foil_count": 5}
 
 
 def consult(
     actor: Actor, service: dict[str, Any], zones: list[dict[str, Any]] | None = None, **more: Any
 ) -> dict[str, Any]:
-    body = {"revision": service["revision"], "zones": [ZONE] if zones is None else zones, **more}
+    told = [ZONE] if zones is None else [{k: v for k, v in z.items() if k not in COMPUTED} for z in zones]
+    body = {"revision": service["revision"], "zones": told, **more}
     return actor.put(f"/services/{service['id']}/consultation", body)
 
 

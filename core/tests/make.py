@@ -5,13 +5,12 @@ from __future__ import annotations
 import datetime as dt
 import itertools
 
-from fervens_core.base import Ratio
 from fervens_core.head import Developer, Hair, Lightener, Zone
 from fervens_core.log import Event, EventData
 from fervens_core.planning import PlanChoice, PlanRequest
 
 START = dt.datetime(2026, 3, 1, 9, 0, tzinfo=dt.UTC)
-POWDER = Lightener("powder", "Powder", Ratio(1.5), label_max_min=50)
+POWDER = Lightener("powder", "Powder", 1.5, label_max_min=50)
 BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (7, 10, 20, 30, 40))
 HAIR_FIELDS = ("history", "thickness", "porosity", "undertone", "tint_level", "dye_hue", "elasticity", "breakage")
 _ids = itertools.count(1)

@@ -7,7 +7,7 @@ import pytest
 from make import BOTTLES, POWDER, at, event, request, zone
 from test_toning import SHELF, shade
 
-from fervens_core.base import ConflictError, Ratio
+from fervens_core.base import ConflictError
 from fervens_core.basin import lanes_today, make_review, read_zones, tone_step, toning_plans_for, try_formula
 from fervens_core.basin import parts as tone_parts_room
 from fervens_core.basin.review import Way
@@ -135,7 +135,7 @@ def test_another_application_is_planned_by_the_same_planner_and_ends_where_it_sa
         ([(60, HairNoted("crown", elasticity=Elasticity.SNAPS))], CLEAR, POWDER, "rinse at once"),
         ([(60, HairNoted("crown", scalp=ScalpFeel.WARM))], CLEAR, POWDER, "the scalp was felt"),
         ([], dataclasses.replace(CLEAR, elasticity=Elasticity.SLOW), POWDER, "does not simply return"),
-        ([], CLEAR, Lightener("p", "Once", Ratio(1.5), 50, max_applications=1), "allows 1 application a visit"),
+        ([], CLEAR, Lightener("p", "Once", 1.5, 50, max_applications=1), "allows 1 application a visit"),
         ([(60, TonerApplied("crown", "fog", "Fog", 9.0, 5.0, 7.5))], CLEAR, POWDER, "it has been toned"),
     ],
 )

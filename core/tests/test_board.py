@@ -5,7 +5,7 @@ from dataclasses import replace
 import pytest
 from make import POWDER, at, event, zone
 
-from fervens_core.base import LimitError, Ratio
+from fervens_core.base import LimitError
 from fervens_core.chair import Chair, achieved_level, make_board
 from fervens_core.chair.advice import Act
 from fervens_core.colour import hair_hex
@@ -118,7 +118,7 @@ def test_readings_after_the_rinse_say_what_was_reached():
 
 
 def test_dark_lightener_makes_a_reading_count_for_less():
-    dark = Lightener("dark", "Dark", Ratio(2), 50, is_dark=True)
+    dark = Lightener("dark", "Dark", 2, 50, is_dark=True)
     log = [*BACK_ON, read(19, 8.0, ReadingMode.THROUGH_PRODUCT)]
     plain, hidden = (board(log, 25, x).lanes[0].ratio_rate for x in (POWDER, dark))
     assert 1.0 < hidden < plain

@@ -7,7 +7,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from make import POWDER, request, zone
 
-from fervens_core.base import LimitError, Ratio
+from fervens_core.base import LimitError
 from fervens_core.chair import paint_plan
 from fervens_core.head import DyeHue, History, Lightener
 from fervens_core.lift import effective_volume, level_at, zone_factors
@@ -94,7 +94,7 @@ def test_own_developer_is_kept_but_not_over_the_limit():
 
 
 def test_a_label_weaker_than_every_bottle_leaves_the_zone_out_with_its_reason():
-    gentle = Lightener("g", "Gentle", Ratio(1.5), 50, max_volume=6, max_volume_on_scalp=6)
+    gentle = Lightener("g", "Gentle", 1.5, 50, max_volume=6, max_volume_on_scalp=6)
     plan = make_plan(request(zone("a"), lightener=gentle))
     assert plan.zones == ()
     assert "allows 6 vol, the weakest bottle is 7 vol" in plan.left_out[0].reason

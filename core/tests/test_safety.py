@@ -5,7 +5,7 @@ from dataclasses import replace
 import pytest
 from make import POWDER, request, zone
 
-from fervens_core.base import LimitError, Ratio
+from fervens_core.base import LimitError
 from fervens_core.head import (
     Breakage,
     Developer,
@@ -35,8 +35,8 @@ from fervens_core.safety import Severity, lightening_cautions, strongest_volume,
 from fervens_core.toning import Formula
 
 CLEAR = {"patch_test": TestResult.NEGATIVE, "patch_test_age_h": 50.0}
-DYE = TonerShade("t", "Fog", 9, ((DyeFamily.VIOLET, 1.0),), Ratio(1), 7, 20)
-WASH = TonerShade("w", "Wash", 9, ((DyeFamily.VIOLET, 1.0),), None, None, 10, is_oxidative=False)
+DYE = TonerShade("t", "Fog", 9, ((DyeFamily.VIOLET, 1.0),), 20, 1, 7)
+WASH = TonerShade("w", "Wash", 9, ((DyeFamily.VIOLET, 1.0),), 10, is_oxidative=False)
 
 
 def codes(severity, zones=None, **findings):
@@ -190,7 +190,7 @@ def test_unsound_hair_and_old_dye_have_their_own_limits():
 
 
 def test_the_labels_own_hours_hold():
-    slow = TonerShade("t", "Fog", 9, ((DyeFamily.VIOLET, 1.0),), Ratio(1), 7, 20, patch_test_wait_h=72)
+    slow = TonerShade("t", "Fog", 9, ((DyeFamily.VIOLET, 1.0),), 20, 1, 7, patch_test_wait_h=72)
     assert toner_block(Findings(**CLEAR), slow).code == "patch_test_early"
     assert "72 h" in toner_block(Findings(**CLEAR), slow).title
     old = Findings(patch_test=TestResult.NEGATIVE, patch_test_age_h=24 * 200.0)

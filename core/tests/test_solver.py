@@ -10,7 +10,6 @@ from hypothesis import strategies as st
 from make import BOTTLES, POWDER, request, zone
 from scipy.optimize import minimize
 
-from fervens_core.base import Ratio
 from fervens_core.head import Lightener
 from fervens_core.lift import effort_gained, effort_to_level, level_to_effort, zone_factors
 from fervens_core.lift.kinetics import times_to_effort
@@ -104,7 +103,7 @@ def test_gentle_has_the_least_contact_load_of_all_that_reach():
 
 
 def test_never_worse_than_a_general_optimiser_and_far_quicker():
-    label = Lightener("long", "Long", Ratio(1.5), label_max_min=60)
+    label = Lightener("long", "Long", 1.5, label_max_min=60)
     zones = tuple(zone(f"z{i}", 4.5 + (i % 4) / 2, 8.0, foil_count=2 + i % 2, pace_min_per_foil=0.5) for i in range(12))
     wanted = request(*zones, lightener=label, step=VolumeStep.EXACT, wave_starts=(), aim=Aim.GENTLE, bottles=BOTTLES)
     make_plan(wanted)

@@ -8,7 +8,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from fervens_core.base import LimitError, Ratio
+from fervens_core.base import LimitError
 from fervens_core.basin.uptake import HEAD_STD, STRAND_STD, ZONE_STD, UptakeSeen, learn_uptake
 from fervens_core.colour import XYZ_WEIGHTS, absorption_to_lab, delta_e_2000, hue_deg
 from fervens_core.head import DyeFamily, DyeHue, Porosity, Tone, TonerShade
@@ -42,8 +42,8 @@ from fervens_core.toning.neutralise import colour_word, counter_tone
 def shade(key, level, ratio=1.5, longest=20.0, vol=7.0, **dyes):
     is_oxidative = dyes.pop("is_oxidative", True)
     parts = tuple((DyeFamily(k), v) for k, v in dyes.items())
-    with_developer = (Ratio(ratio), vol) if is_oxidative else (None, None)
-    return TonerShade(key, key, level, parts, *with_developer, longest, is_oxidative=is_oxidative)
+    with_developer = (ratio, vol) if is_oxidative else (None, None)
+    return TonerShade(key, key, level, parts, longest, *with_developer, is_oxidative=is_oxidative)
 
 
 SHELF = (

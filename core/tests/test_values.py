@@ -54,15 +54,15 @@ def test_ratio_splits_without_loss(parts, total):
 
 def test_label_limits_must_make_sense():
     with pytest.raises(LimitError, match="max_volume_on_scalp"):
-        Lightener("l", "L", Ratio(1.5), 50, max_volume=10, max_volume_on_scalp=20)
+        Lightener("l", "L", 1.5, 50, max_volume=10, max_volume_on_scalp=20)
     with pytest.raises(LimitError, match=r"label_max_min: .*10 to 90 min, got 5"):
-        Lightener("l", "L", Ratio(1.5), 5)
+        Lightener("l", "L", 1.5, 5)
     with pytest.raises(LimitError, match=r"dyes: must be shares that sum to 1, got 0\.9"):
-        TonerShade("t", "T", 9, ((DyeFamily.VIOLET, 0.9),), Ratio(1), 7, 20)
+        TonerShade("t", "T", 9, ((DyeFamily.VIOLET, 0.9),), 20, 1, 7)
     with pytest.raises(LimitError, match="dyes: must be at least one"):
-        TonerShade("t", "T", 9, (), Ratio(1), 7, 20)
+        TonerShade("t", "T", 9, (), 20, 1, 7)
     with pytest.raises(LimitError, match="label_min_min"):
-        TonerShade("t", "T", 9, ((DyeFamily.VIOLET, 1.0),), Ratio(1), 7, 5, label_min_min=6)
+        TonerShade("t", "T", 9, ((DyeFamily.VIOLET, 1.0),), 5, 1, 7, label_min_min=6)
 
 
 def test_values_are_frozen():

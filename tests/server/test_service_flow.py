@@ -218,7 +218,7 @@ def test_the_wish_and_a_shadow_are_set_and_the_scale_is_painted(owner):
     step = owner.get(f"/services/{sid}/tone")["tone_step"]
     assert (step["wish"]["tone"], step["is_own_wish"]) == ("pearl", True)
     assert {lane["part"] for lane in step["lanes"]} == {"", "shadow"}
-    assert owner.event(sid, "WishSet", 422, tone="mauve", level=7)["field"] == "tone"
+    assert owner.event(sid, "WishSet", 422, tone="mauve", level=7)["field"] == "data.tone"
 
 
 def test_developer_over_the_limit_is_refused_at_the_plan_and_at_the_chair(owner):
@@ -278,7 +278,7 @@ def test_an_act_is_undone_by_a_later_event(owner):
     board = owner.event(sid, "ApplicationStarted", zone_key="crown", volume_strength=20)
     assert board["undo"]["text"] == "Crown: application started, 20 vol"
     undone = owner.event(sid, "EventVoided", event_id_of=None, expect=422)
-    assert undone["field"] == "event_id_of"
+    assert undone["field"] == "data.event_id"
     owner.post(
         f"/services/{sid}/events",
         {

@@ -3,7 +3,6 @@
 import numpy as np
 import pytest
 
-from fervens_core.base import Ratio
 from fervens_core.colour import chroma, hair_lab, hue_deg, undertone
 from fervens_core.head import (
     Developer,
@@ -25,7 +24,7 @@ from fervens_core.toning.formula import whole_minutes
 from fervens_core.toning.neutralise import counter_tone
 
 BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (7, 10, 20, 30, 40))
-POWDER = Lightener("p", "Powder", Ratio(1.5), label_max_min=50)
+POWDER = Lightener("p", "Powder", 1.5, label_max_min=50)
 LEVELS = np.arange(3.0, 11.0)
 LIFTED_FROM_3 = hair_lab(3.0, LEVELS)
 
@@ -144,7 +143,7 @@ def test_ladder_from_first_zone_to_last(start, target, zone_count, finish_min, f
 
 
 def shade(level, ratio=1.0, **dyes):
-    return TonerShade("s", "Shade", level, tuple((DyeFamily(k), v) for k, v in dyes.items()), Ratio(ratio), 7.0, 20.0)
+    return TonerShade("s", "Shade", level, tuple((DyeFamily(k), v) for k, v in dyes.items()), 20.0, ratio, 7.0)
 
 
 def result(level, start=4.0, **more):
@@ -191,9 +190,9 @@ def test_palest_violet_on_pale_yellow_is_cool_and_hardly_darker(level):
         "V",
         10,
         ((DyeFamily.VIOLET, 0.85), (DyeFamily.BLUE, 0.15)),
-        Ratio(2.0),
-        developer_volume=5.0,
         label_max_min=20,
+        developer_parts=2.0,
+        developer_volume=5.0,
     )
     before = result(level, start=6.0)
     after = toned_lab(before, Formula((violet,)), 10.0)
@@ -212,8 +211,8 @@ def picked(level, *shades, start=3.0):
 
 
 def test_violet_is_for_yellow_and_not_for_orange():
-    blue = TonerShade("b", "B", 5, ((DyeFamily.BLUE, 1.0),), Ratio(1.0), 7.0, 20.0)
-    violet = TonerShade("v", "V", 5, ((DyeFamily.VIOLET, 1.0),), Ratio(1.0), 7.0, 20.0)
+    blue = TonerShade("b", "B", 5, ((DyeFamily.BLUE, 1.0),), 20.0, 1.0, 7.0)
+    violet = TonerShade("v", "V", 5, ((DyeFamily.VIOLET, 1.0),), 20.0, 1.0, 7.0)
     assert picked(9.0, blue, violet) == "v"
     assert picked(5.5, blue, violet) == "b"
 

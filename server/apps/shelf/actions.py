@@ -10,13 +10,14 @@ from django.db import transaction
 from django.db.models import ProtectedError
 from django.shortcuts import get_object_or_404
 
-from apps.shelf.adapters import developer_value, lightener_value, toner_value
+from apps.shelf.adapters import developer_value, label_fields, lightener_value, toner_value
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.shelf.queries import SHELF_MAX
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.base import ConflictError, LimitError, check_range, check_text
+from fervens_core import head as core
+from fervens_core.base import ConflictError, LimitError, check_range
 
 Row = Lightener | Developer | Toner
 KINDS: dict[str, type[Lightener] | type[Developer] | type[Toner]] = {
@@ -34,33 +35,11 @@ TONER_OPTIONAL = {"developer_parts", "developer_volume"}
 
 def _check(row: Row) -> None:
     """Raises LimitError for a value out of its limits: the core's own checks, and those of stock and price."""
-    check_text("name", row.name)
     if isinstance(row, Lightener):
-        for field, low, high, unit in (
-            ("developer_parts", 0.5, 4.0, ""),
-            ("label_max_min", 10.0, 90.0, "min"),
-            ("max_volume", 0.5, 40.0, "vol"),
-            ("max_volume_on_scalp", 0.5, row.max_volume, "vol"),
-            ("bowl_life_min", 5.0, 60.0, "min"),
-            ("lift_factor", 0.5, 1.2, ""),
-        ):
-            check_range(field, getattr(row, field), low, high, unit)
-        if row.max_applications is not None:
-            check_range("max_applications", row.max_applications, 1, 4)
         lightener_value(row)
     elif isinstance(row, Developer):
-        check_range("volume_strength", row.volume_strength, 0.5, 40.0, "vol")
         developer_value(row)
     else:
-        for field, low, high, unit in (
-            ("level", 1.0, 10.0, ""),
-            ("label_max_min", 1.0, 60.0, "min"),
-            ("label_min_min", 0.5, row.label_max_min, "min"),
-            ("patch_test_wait_h", 1.0, 168.0, "h"),
-        ):
-            check_range(field, getattr(row, field), low, high, unit)
-        if abs(sum(row.dyes.values()) - 1.0) > 0.005:
-            raise LimitError("dyes", "shares that sum to 1", round(sum(row.dyes.values()), 4))
         toner_value(row)
     for field, most in (("stock_g", STOCK_MAX_G), ("low_g", STOCK_MAX_G), ("price_per_g", PRICE_MAX)):
         value = getattr(row, field)
@@ -75,16 +54,11 @@ def _check(row: Row) -> None:
 
 
 FIELDS = {
-    "lightener": {
-        "developer_parts", "label_max_min", "max_volume", "max_volume_on_scalp", "bowl_life_min", "is_dark",
-        "is_heat_allowed", "max_applications",
-    },
-    "developer": {"volume_strength"},
-    "toner": {
-        "level", "dyes", "developer_parts", "developer_volume", "label_min_min", "label_max_min", "is_oxidative",
-        "patch_test_wait_h",
-    },
-}  # fmt: skip
+    "lightener": set(label_fields(core.Lightener)) - {"name", "lift_factor"},
+    "developer": set(label_fields(core.Developer)) - {"name"},
+    "toner": set(label_fields(core.TonerShade)) - {"name"},
+}
+"""What of a product's label can be written; how far it lifts is learnt, not written."""
 COMMON = {"name", "stock_g", "low_g", "price_per_g"}
 
 

@@ -2,19 +2,20 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Literal
+from typing import Annotated, Any, Literal, get_type_hints
 from uuid import UUID
 
 from django.http import HttpRequest
 from ninja import Router, Schema
-from pydantic import Field
+from pydantic import Field, create_model
 
 from apps.common.problems import ERRORS, Problem
 from apps.common.schemas import In
 from apps.shelf import actions, queries
-from apps.shelf.adapters import shade_hex, toner_value
+from apps.shelf.adapters import label_fields, shade_hex, toner_value
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.studio.auth import member_of
+from fervens_core import head as core
 from fervens_core.base import nominal_percent
 from fervens_core.head import DyeFamily
 
@@ -71,7 +72,7 @@ def read_shelf(request: HttpRequest) -> ShelfOut:
             LightenerOut(
                 key=x.key,
                 name=x.name,
-                developer_parts=x.ratio.developer_parts,
+                developer_parts=x.developer_parts,
                 label_max_min=x.label_max_min,
                 max_volume=x.max_volume,
                 max_volume_on_scalp=x.max_volume_on_scalp,
@@ -104,31 +105,29 @@ Number = Annotated[float, Field(allow_inf_nan=False)]
 Kind = Literal["lightener", "developer", "toner"]
 
 
-class ProductIn(In):
+def _optional(*kinds: type) -> dict[str, Any]:
+    """Every field of some products' labels, each of which may be missing; their limits are the core's to hold."""
+    found: dict[str, Any] = {}
+    for kind in kinds:
+        hints = get_type_hints(kind)
+        found |= {name: (hints[name] | None, None) for name in label_fields(kind) if name not in ("name", "dyes")}
+    return found
+
+
+_LABEL = _optional(core.Lightener, core.Developer, core.TonerShade)
+
+
+class ProductBase(In):
     """What can be written of a product; a field that is missing stays as it is. Grams, and price a gram."""
 
     name: str | None = Field(None, min_length=1, max_length=80)
     stock_g: Number | None = None
     low_g: Number | None = None
     price_per_g: Number | None = None
-    developer_parts: Number | None = None
-    label_min_min: Number | None = None
-    label_max_min: Number | None = None
-    max_volume: Number | None = None
-    max_volume_on_scalp: Number | None = None
-    bowl_life_min: Number | None = None
-    is_dark: bool | None = None
-    is_heat_allowed: bool | None = None
-    max_applications: int | None = Field(None, ge=1, le=4)
-    volume_strength: Number | None = None
-    level: Number | None = None
     dyes: dict[DyeFamily, Annotated[float, Field(ge=0, le=1)]] | None = None
-    developer_volume: Number | None = None
-    is_oxidative: bool | None = None
-    patch_test_wait_h: Number | None = None
 
 
-class ProductOut(Schema):
+class ProductShown(Schema):
     """A product as the shelf's page shows it; fields of other kinds are empty."""
 
     key: UUID
@@ -139,23 +138,16 @@ class ProductOut(Schema):
     price_per_g: float | None
     is_low: bool
     hex: str | None = None
-    developer_parts: float | None = None
-    label_min_min: float | None = None
-    label_max_min: float | None = None
-    max_volume: float | None = None
-    max_volume_on_scalp: float | None = None
-    bowl_life_min: float | None = None
-    lift_factor: float | None = None
     lift_factor_before: float | None = None
-    is_dark: bool | None = None
-    is_heat_allowed: bool | None = None
-    max_applications: int | None = None
-    volume_strength: float | None = None
-    level: float | None = None
     dyes: dict[str, float] | None = None
-    developer_volume: float | None = None
-    is_oxidative: bool | None = None
-    patch_test_wait_h: float | None = None
+
+
+class ProductIn(create_model("LabelIn", __base__=ProductBase, **_LABEL)):  # type: ignore[misc]
+    """What can be written of a product; a field that is missing stays as it is. Grams, and price a gram."""
+
+
+class ProductOut(create_model("LabelOut", __base__=ProductShown, **_LABEL)):  # type: ignore[misc]
+    """A product as the shelf's page shows it; fields of other kinds are empty."""
 
 
 class StockOut(Schema):
@@ -179,9 +171,9 @@ def product_out(row: actions.Row) -> ProductOut:
 
 def _values(payload: ProductIn) -> dict[str, object]:
     """What was sent."""
-    sent = payload.dict(exclude_unset=True)
-    if sent.get("dyes"):
-        sent["dyes"] = {f.value: share for f, share in sent["dyes"].items() if share > 0}
+    sent: dict[str, object] = payload.dict(exclude_unset=True)
+    if payload.dyes:
+        sent["dyes"] = {f.value: share for f, share in payload.dyes.items() if share > 0}
     return sent
 
 

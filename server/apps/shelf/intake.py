@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from apps.shelf.adapters import label_of
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.studio.models import Studio
 from fervens_core import head as core
@@ -26,19 +27,7 @@ class MatchedShelf:
 def _lightener(studio: Studio, value: core.Lightener, added: list[str]) -> Lightener:
     row = Lightener.objects.filter(studio=studio, name=value.name).first()
     if row is None:
-        row = Lightener.objects.create(
-            studio=studio,
-            name=value.name,
-            developer_parts=value.ratio.developer_parts,
-            label_max_min=value.label_max_min,
-            max_volume=value.max_volume,
-            max_volume_on_scalp=value.max_volume_on_scalp,
-            bowl_life_min=value.bowl_life_min,
-            lift_factor=value.lift_factor,
-            is_dark=value.is_dark,
-            is_heat_allowed=value.is_heat_allowed,
-            max_applications=value.max_applications,
-        )
+        row = Lightener.objects.create(studio=studio, **label_of(value))
         added.append(value.name)
     return row
 
@@ -46,18 +35,7 @@ def _lightener(studio: Studio, value: core.Lightener, added: list[str]) -> Light
 def _toner(studio: Studio, value: core.TonerShade, added: list[str]) -> Toner:
     row = Toner.objects.filter(studio=studio, name=value.name).first()
     if row is None:
-        row = Toner.objects.create(
-            studio=studio,
-            name=value.name,
-            level=value.level,
-            dyes={family.value: share for family, share in value.dyes},
-            developer_parts=value.ratio.developer_parts if value.ratio else None,
-            developer_volume=value.developer_volume,
-            label_min_min=value.label_min_min,
-            label_max_min=value.label_max_min,
-            is_oxidative=value.is_oxidative,
-            patch_test_wait_h=value.patch_test_wait_h,
-        )
+        row = Toner.objects.create(studio=studio, **label_of(value))
         added.append(value.name)
     return row
 

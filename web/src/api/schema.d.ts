@@ -1582,10 +1582,14 @@ export interface components {
             is_low: boolean;
             /** Hex */
             hex?: string | null;
+            /** Lift Factor Before */
+            lift_factor_before?: number | null;
+            /** Dyes */
+            dyes?: {
+                [key: string]: number;
+            } | null;
             /** Developer Parts */
             developer_parts?: number | null;
-            /** Label Min Min */
-            label_min_min?: number | null;
             /** Label Max Min */
             label_max_min?: number | null;
             /** Max Volume */
@@ -1596,8 +1600,6 @@ export interface components {
             bowl_life_min?: number | null;
             /** Lift Factor */
             lift_factor?: number | null;
-            /** Lift Factor Before */
-            lift_factor_before?: number | null;
             /** Is Dark */
             is_dark?: boolean | null;
             /** Is Heat Allowed */
@@ -1608,12 +1610,10 @@ export interface components {
             volume_strength?: number | null;
             /** Level */
             level?: number | null;
-            /** Dyes */
-            dyes?: {
-                [key: string]: number;
-            } | null;
             /** Developer Volume */
             developer_volume?: number | null;
+            /** Label Min Min */
+            label_min_min?: number | null;
             /** Is Oxidative */
             is_oxidative?: boolean | null;
             /** Patch Test Wait H */
@@ -1648,10 +1648,12 @@ export interface components {
             low_g?: number | null;
             /** Price Per G */
             price_per_g?: number | null;
+            /** Dyes */
+            dyes?: {
+                [key: string]: number;
+            } | null;
             /** Developer Parts */
             developer_parts?: number | null;
-            /** Label Min Min */
-            label_min_min?: number | null;
             /** Label Max Min */
             label_max_min?: number | null;
             /** Max Volume */
@@ -1660,6 +1662,8 @@ export interface components {
             max_volume_on_scalp?: number | null;
             /** Bowl Life Min */
             bowl_life_min?: number | null;
+            /** Lift Factor */
+            lift_factor?: number | null;
             /** Is Dark */
             is_dark?: boolean | null;
             /** Is Heat Allowed */
@@ -1670,12 +1674,10 @@ export interface components {
             volume_strength?: number | null;
             /** Level */
             level?: number | null;
-            /** Dyes */
-            dyes?: {
-                [key: string]: number;
-            } | null;
             /** Developer Volume */
             developer_volume?: number | null;
+            /** Label Min Min */
+            label_min_min?: number | null;
             /** Is Oxidative */
             is_oxidative?: boolean | null;
             /** Patch Test Wait H */

@@ -279,6 +279,10 @@ def read(kind: type[T], values: Any, within: str = "") -> T:
 
 def plain(value: Any) -> Any:
     """A contract's value as plain JSON; `read` gives it back."""
+    if isinstance(value, list | tuple):
+        return [plain(x) for x in value]
+    if dataclasses.is_dataclass(value):
+        return adapter(type(value)).dump_python(value, mode="json")
     return to_jsonable_python(value)
 
 

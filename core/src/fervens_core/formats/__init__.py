@@ -24,7 +24,7 @@ from fervens_core.formats.head_file import (
 )
 from fervens_core.formats.json_reader import JsonReader
 from fervens_core.formats.reading_csv import ReadingLine, readings_to_csv
-from fervens_core.formats.service_file import FORMAT, VERSION, FileEvent, ServiceFile, read_service_file, read_toner
+from fervens_core.formats.service_file import FORMAT, VERSION, FileEvent, ServiceFile, read_service_file
 from fervens_core.formats.service_write import plan_to_json, write_service_file
 from fervens_core.formats.strand_csv import strands_from_csv, strands_to_csv
 
@@ -55,7 +55,6 @@ __all__ = [
     "read_findings",
     "read_service_file",
     "read_strand",
-    "read_toner",
     "read_zone",
     "readings_to_csv",
     "samples_from_cgats",

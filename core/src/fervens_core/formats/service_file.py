@@ -7,17 +7,18 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
-from typing import Any
+from typing import Any, TypeVar
 
-from fervens_core.base import CoreError, LimitError, Ratio, check_range
+from fervens_core.base import CoreError, LimitError, check_range, read
 from fervens_core.formats.head_file import read_choice, read_findings, read_strand, read_zone
 from fervens_core.formats.json_reader import JsonReader, short
-from fervens_core.head import Developer, DyeFamily, Findings, Lightener, Tone, TonerShade, Zone
+from fervens_core.head import Developer, Findings, Lightener, Tone, TonerShade, Zone
 from fervens_core.lift import STRANDS_MAX, Strand
 from fervens_core.log import EventData, data_from_json
 from fervens_core.planning import PlanChoice, PlanRequest
 
 FORMAT = "fervens-service"
+T = TypeVar("T")
 VERSION = 3
 VERSIONS = (1, 2, 3)
 """Version 1 knew neither segments nor strands and had one finish line; up to version 2 what nobody had said was false:
@@ -74,63 +75,8 @@ def _whole(r: JsonReader, field: str, low: int, high: int) -> int | None:
     return int(value)
 
 
-def _lightener(r: JsonReader) -> Lightener:
-    most = r.number("max_volume", 0.5, 40, 40, "vol")
-    made = Lightener(
-        key=r.text("key", longest=40),
-        name=r.text("name"),
-        ratio=Ratio(r.number("developer_parts", 0.5, 4, 1.5)),
-        label_max_min=r.number("label_max_min", 10, 90, unit="min"),
-        max_volume=most,
-        max_volume_on_scalp=r.number("max_volume_on_scalp", 0.5, most, min(20.0, most), "vol"),
-        bowl_life_min=r.number("bowl_life_min", 5, 60, 20, "min"),
-        lift_factor=r.number("lift_factor", 0.5, 1.2, 1.0),
-        is_dark=r.flag("is_dark"),
-        is_heat_allowed=r.flag("is_heat_allowed"),
-        max_applications=_whole(r, "max_applications", 1, 4),
-    )
-    r.done()
-    return made
-
-
-def _developer(r: JsonReader) -> Developer:
-    made = Developer(
-        key=r.text("key", longest=40),
-        name=r.text("name"),
-        volume_strength=r.number("volume_strength", 0.5, 40, unit="vol"),
-    )
-    r.done()
-    return made
-
-
-def read_toner(r: JsonReader) -> TonerShade:
-    dyes = r.raw("dyes", {})
-    if not isinstance(dyes, Mapping):
-        raise LimitError(r.at("dyes"), "an object of dye families and shares", short(dyes))
-    for family in dyes:
-        if family not in [f.value for f in DyeFamily]:
-            raise LimitError(r.at("dyes"), f"made of {', '.join(f.value for f in DyeFamily)}", family)
-    longest = r.number("label_max_min", 1, 60, unit="min")
-    shares = tuple((DyeFamily(f), check_range(r.at(f"dyes.{f}"), v, 0, 1)) for f, v in dyes.items())
-    if abs(sum(v for _, v in shares) - 1.0) > 0.005:
-        raise LimitError(r.at("dyes"), "shares that sum to 1", round(sum(v for _, v in shares), 4))
-    is_oxidative = r.flag("is_oxidative", True)
-    if not is_oxidative:  # older files gave washes a developer too; it never belongs there
-        r.raw("developer_parts"), r.raw("developer_volume")
-    made = TonerShade(
-        key=r.text("key", longest=40),
-        name=r.text("name"),
-        level=r.number("level", 1, 10, unit="(level)"),
-        dyes=shares,
-        ratio=Ratio(r.number("developer_parts", 0.5, 4, 1.5)) if is_oxidative else None,
-        developer_volume=r.number("developer_volume", 0.5, 40, 7, "vol") if is_oxidative else None,
-        label_max_min=longest,
-        label_min_min=r.number("label_min_min", 0.5, longest, min(2.0, longest), "min"),
-        is_oxidative=is_oxidative,
-        patch_test_wait_h=r.number("patch_test_wait_h", 1, 168, 48, "h"),
-    )
-    r.done()
-    return made
+def _products(r: JsonReader, field: str, kind: type[T], most: int) -> tuple[T, ...]:
+    return tuple(read(kind, x.values, x.path) for x in r.objects(field, most))
 
 
 def _version(r: JsonReader) -> int | None:
@@ -160,6 +106,7 @@ def _upcast(document: Any) -> Any:
     zones = found.get("zones")
     if isinstance(zones, list):
         found["zones"] = [_unsaid(z, "is_on_scalp") for z in zones]
+    found["toners"] = [_washed(x) for x in found.get("toners") or []]
     events = found.get("events")
     if isinstance(events, list):
         found["events"] = [{"version": 1, **e} if isinstance(e, Mapping) else e for e in events]
@@ -170,6 +117,15 @@ def _upcast(document: Any) -> Any:
             "reacts_to_oxidative": told["has_reacted_before"]
         }
     return found
+
+
+def _washed(shade: Any) -> Any:
+    """A shade of an older file: what it did not say was usual, and washes had a developer that never belonged there."""
+    if not isinstance(shade, Mapping):
+        return shade
+    if shade.get("is_oxidative") is False:
+        return dict(shade) | {"developer_parts": None, "developer_volume": None}
+    return {"developer_parts": 1.5, "developer_volume": 7} | dict(shade)
 
 
 def _unsaid(values: Any, field: str) -> Any:
@@ -193,8 +149,8 @@ def read_service_file(document: Any) -> ServiceFile:
     for i, key in enumerate(keys):
         if key in keys[:i]:
             raise LimitError(f"zones[{i}].key", "different from the other zones'", key)
-    lightener = None if r.raw("lightener") is None else _lightener(r.child("lightener"))
-    others = tuple(_lightener(x) for x in r.objects("strand_lighteners", 12))
+    lightener = None if r.raw("lightener") is None else read(Lightener, r.raw("lightener"), "lightener")
+    others = _products(r, "strand_lighteners", Lightener, 12)
     by_key = {x.key: x for x in (*others, *((lightener,) if lightener else ()))}
     plan = r.child("plan")
     idea = plan.raw("toner_idea")
@@ -208,8 +164,8 @@ def read_service_file(document: Any) -> ServiceFile:
         findings=replace(read_findings(r.child("findings")), told_elsewhere=told),
         zones=zones,
         lightener=lightener,
-        developers=tuple(_developer(d) for d in r.objects("developers", 40)),
-        toners=tuple(read_toner(t) for t in r.objects("toners", 200)),
+        developers=_products(r, "developers", Developer, 40),
+        toners=_products(r, "toners", TonerShade, 200),
         choice=read_choice(plan, keys),
         strands=tuple(read_strand(x, by_key, lightener) for x in r.objects("strands", STRANDS_MAX)),
         toner_idea=None if idea is None else plan.text("toner_idea", longest=60),

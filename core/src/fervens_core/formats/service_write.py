@@ -4,46 +4,11 @@ from __future__ import annotations
 
 from typing import Any
 
+from fervens_core.base import plain
 from fervens_core.formats.head_file import choice_to_json, findings_to_json, strand_to_json, zone_to_json
 from fervens_core.formats.service_file import FORMAT, VERSION, ServiceFile
-from fervens_core.head import Developer, Lightener, TonerShade
 from fervens_core.log import data_to_json, version_of
 from fervens_core.planning import Plan, PlannedBowl, ZonePlan
-
-
-def _lightener_to_json(lightener: Lightener) -> dict[str, Any]:
-    return {
-        "key": lightener.key,
-        "name": lightener.name,
-        "developer_parts": lightener.ratio.developer_parts,
-        "label_max_min": lightener.label_max_min,
-        "max_volume": lightener.max_volume,
-        "max_volume_on_scalp": lightener.max_volume_on_scalp,
-        "bowl_life_min": lightener.bowl_life_min,
-        "lift_factor": lightener.lift_factor,
-        "is_dark": lightener.is_dark,
-        "is_heat_allowed": lightener.is_heat_allowed,
-        "max_applications": lightener.max_applications,
-    }
-
-
-def _developer_to_json(developer: Developer) -> dict[str, Any]:
-    return {"key": developer.key, "name": developer.name, "volume_strength": developer.volume_strength}
-
-
-def _toner_to_json(shade: TonerShade) -> dict[str, Any]:
-    return {
-        "key": shade.key,
-        "name": shade.name,
-        "level": shade.level,
-        "dyes": {family.value: share for family, share in shade.dyes},
-        "developer_parts": shade.ratio and shade.ratio.developer_parts,
-        "developer_volume": shade.developer_volume,
-        "label_max_min": shade.label_max_min,
-        "label_min_min": shade.label_min_min,
-        "is_oxidative": shade.is_oxidative,
-        "patch_test_wait_h": shade.patch_test_wait_h,
-    }
 
 
 def write_service_file(file: ServiceFile) -> dict[str, Any]:
@@ -60,10 +25,10 @@ def write_service_file(file: ServiceFile) -> dict[str, Any]:
         "findings": findings_to_json(file.findings),
         "zones": [zone_to_json(z) for z in file.zones],
         "strands": [strand_to_json(s) for s in file.strands],
-        "lightener": _lightener_to_json(file.lightener) if file.lightener else None,
-        "strand_lighteners": [_lightener_to_json(x) for x in others.values()],
-        "developers": [_developer_to_json(d) for d in file.developers],
-        "toners": [_toner_to_json(t) for t in file.toners],
+        "lightener": plain(file.lightener),
+        "strand_lighteners": plain(list(others.values())),
+        "developers": plain(file.developers),
+        "toners": plain(file.toners),
         "plan": choice_to_json(file.choice) | {"toner_idea": file.toner_idea},
         "events": [
             {

@@ -1,11 +1,34 @@
-"""What stands on the shelf: lighteners, developers and toner shades, each with its label's limits."""
+"""What stands on the shelf: lighteners, developers and toner shades, each with its label's limits.
+
+These are contracts: the shelf's forms, the service file, its JSON Schema and the page's types follow from them.
+"""
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from enum import StrEnum
+from typing import Annotated, Any
 
-from fervens_core.base import LimitError, Ratio, check_level, check_range, check_text, check_volume_strength
+from pydantic import BeforeValidator, PlainSerializer, WithJsonSchema
+
+from fervens_core.base import (
+    Flag,
+    Key,
+    Level,
+    LimitError,
+    Number,
+    Ratio,
+    Text,
+    Volume,
+    Whole,
+    Within,
+    check_range,
+    contract,
+)
+
+Name = Annotated[str, Text(80)]
+DeveloperParts = Annotated[Number, Within(0.5, 4.0, "parts to one")]
 
 
 class DyeFamily(StrEnum):
@@ -19,12 +42,38 @@ class DyeFamily(StrEnum):
     GREEN = "green"
 
 
+def _dyes(value: Any) -> Any:
+    """Dyes as JSON has them, an object of families and shares, as pairs."""
+    if not isinstance(value, Mapping):
+        return value
+    for family in value:
+        if family not in [f.value for f in DyeFamily]:
+            raise LimitError("", f"made of {', '.join(f.value for f in DyeFamily)}", family)
+    return tuple((DyeFamily(f), share) for f, share in value.items())
+
+
+Dyes = Annotated[
+    tuple[tuple[DyeFamily, Number], ...],
+    BeforeValidator(_dyes),
+    PlainSerializer(lambda dyes: {family.value: share for family, share in dyes}),
+    WithJsonSchema(
+        {
+            "type": "object",
+            "minProperties": 1,
+            "propertyNames": {"enum": [f.value for f in DyeFamily]},
+            "additionalProperties": {"type": "number", "minimum": 0, "maximum": 1},
+        }
+    ),
+]
+
+
 @dataclass(frozen=True, slots=True)
+@contract
 class Lightener:
     """A lightener as its label tells it.
 
     Args:
-        ratio: developer parts to one, by weight.
+        developer_parts: to one of lightener, by weight.
         label_max_min: longest time of one application, 10 to 90 min.
         max_volume: strongest developer the label allows, up to 40 vol.
         max_volume_on_scalp: strongest on the scalp, commonly 20 vol.
@@ -36,54 +85,49 @@ class Lightener:
             read the label for that yet: the technician is asked.
     """
 
-    key: str
-    name: str
-    ratio: Ratio
-    label_max_min: float
-    max_volume: float = 40.0
-    max_volume_on_scalp: float = 20.0
-    bowl_life_min: float = 20.0
-    lift_factor: float = 1.0
-    is_dark: bool = False
-    is_heat_allowed: bool = False
-    max_applications: int | None = None
+    key: Key
+    name: Name
+    developer_parts: DeveloperParts
+    label_max_min: Annotated[Number, Within(10.0, 90.0, "min")]
+    max_volume: Volume = 40.0
+    max_volume_on_scalp: Volume = 20.0
+    bowl_life_min: Annotated[Number, Within(5.0, 60.0, "min")] = 20.0
+    lift_factor: Annotated[Number, Within(0.5, 1.2)] = 1.0
+    is_dark: Flag = False
+    is_heat_allowed: Flag = False
+    max_applications: Annotated[Whole, Within(1, 4)] | None = None
 
     def __post_init__(self) -> None:
-        check_text("name", self.name)
-        check_range("label_max_min", self.label_max_min, 10.0, 90.0, "min")
-        check_volume_strength("max_volume", self.max_volume)
-        check_volume_strength("max_volume_on_scalp", self.max_volume_on_scalp)
-        check_range("bowl_life_min", self.bowl_life_min, 5.0, 60.0, "min")
-        check_range("lift_factor", self.lift_factor, 0.5, 1.2)
-        if self.max_applications is not None:
-            check_range("max_applications", self.max_applications, 1, 4)
         if self.max_volume_on_scalp > self.max_volume:
             raise LimitError(
                 "max_volume_on_scalp", f"at most max_volume {self.max_volume:g} vol", self.max_volume_on_scalp
             )
 
+    @property
+    def ratio(self) -> Ratio:
+        """How it is mixed, by weight."""
+        return Ratio(self.developer_parts)
+
 
 @dataclass(frozen=True, slots=True)
+@contract
 class Developer:
     """A bottle of developer, 0.5 to 40 vol."""
 
-    key: str
-    name: str
-    volume_strength: float
-
-    def __post_init__(self) -> None:
-        check_text("name", self.name)
-        check_volume_strength("volume_strength", self.volume_strength)
+    key: Key
+    name: Name
+    volume_strength: Volume
 
 
 @dataclass(frozen=True, slots=True)
+@contract
 class TonerShade:
     """A toner shade: how deep it is, which dyes it is made of, and its label's limits.
 
     Args:
         dyes: share of each dye family, each 0 to 1, summing to 1.
         level: the depth the shade is meant for, 1 to 10; a deeper shade holds more dye.
-        ratio: developer parts to one; None for a pigment wash.
+        developer_parts: to one of the shade; None for a pigment wash.
         developer_volume: the weak developer it is mixed with, vol; None for a pigment wash.
         label_min_min, label_max_min: the label's processing time.
         is_oxidative: an oxidative dye: patch test, not under 16. One that is not is a pigment wash or mask: it is used
@@ -91,32 +135,25 @@ class TonerShade:
         patch_test_wait_h: hours after which its label has the patch test read, 1 to 168.
     """
 
-    key: str
-    name: str
-    level: float
-    dyes: tuple[tuple[DyeFamily, float], ...]
-    ratio: Ratio | None
-    developer_volume: float | None
-    label_max_min: float
-    label_min_min: float = 2.0
-    is_oxidative: bool = True
-    patch_test_wait_h: float = 48.0
+    key: Key
+    name: Name
+    level: Level
+    dyes: Dyes
+    label_max_min: Annotated[Number, Within(1.0, 60.0, "min")]
+    developer_parts: DeveloperParts | None = None
+    developer_volume: Volume | None = None
+    label_min_min: Annotated[Number, Within(0.5, 60.0, "min")] = 2.0
+    is_oxidative: Flag = True
+    patch_test_wait_h: Annotated[Number, Within(1.0, 168.0, "h")] = 48.0
 
     def __post_init__(self) -> None:
-        check_text("name", self.name)
-        check_level("level", self.level)
-        if self.is_oxidative:
-            if self.ratio is None:
-                raise LimitError("developer_parts", "given for an oxidative shade", None)
-            if self.developer_volume is None:
-                raise LimitError("developer_volume", "given for an oxidative shade", None)
-            check_volume_strength("developer_volume", self.developer_volume)
-        elif self.developer_volume is not None or self.ratio is not None:
-            value = self.developer_volume if self.ratio is None else self.ratio.developer_parts
-            raise LimitError("developer_volume", "nothing for a pigment wash: it never goes on with peroxide", value)
-        check_range("label_max_min", self.label_max_min, 1.0, 60.0, "min")
+        for field in ("developer_parts", "developer_volume"):
+            value = getattr(self, field)
+            if self.is_oxidative and value is None:
+                raise LimitError(field, "given for an oxidative shade", None)
+            if not self.is_oxidative and value is not None:
+                raise LimitError(field, "nothing for a pigment wash: it never goes on with peroxide", value)
         check_range("label_min_min", self.label_min_min, 0.5, self.label_max_min, "min")
-        check_range("patch_test_wait_h", self.patch_test_wait_h, 1.0, 168.0, "h")
         if not self.dyes:
             raise LimitError("dyes", "at least one dye family", self.dyes)
         for family, share in self.dyes:

@@ -89,7 +89,7 @@ def _mix_advice(
             add = developer * off / reach
             return f"{volume:.1f} vol instead of {wanted:g}: add {add:.0f} g of {other.volume_strength:g} vol."
         return f"{volume:.1f} vol instead of {wanted:g}: mix anew."
-    wanted_parts = lightener.ratio.developer_parts
+    wanted_parts = lightener.developer_parts
     if parts > wanted_parts * (1.0 + RATIO_OFF_WARN):
         return f"Thin, 1 : {parts:.2f}: add {developer / wanted_parts - product:.0f} g of lightener."
     if parts < wanted_parts * (1.0 - RATIO_OFF_WARN):

@@ -150,7 +150,7 @@ class Formula:
         if self.parts is not None:
             return self.parts
         pairs = zip(self.shades, self.shares, strict=True)
-        return sum(s.ratio.developer_parts * x for s, x in pairs if s.ratio is not None)
+        return sum(s.developer_parts * x for s, x in pairs if s.developer_parts is not None)
 
     @property
     def developer_volume(self) -> float | None:
