@@ -20,6 +20,7 @@ from fervens_core.head import (
     Hair,
     History,
     Lightener,
+    Part,
     Porosity,
     ReadingMode,
     ScalpFeel,
@@ -111,7 +112,7 @@ def test_unread_zones_are_read_first():
 
 def test_a_segment_that_differs_is_a_band_as_wide_as_it_is():
     zones = (zone("back", 4.0, 8.5, length_mm=300.0), zone("back.root", 4.0, 8.5, length_mm=12.0))
-    root = dataclasses.replace(zones[1], part="root", parent_key="back")
+    root = dataclasses.replace(zones[1], part=Part.ROOT, parent_key="back")
     found = review(chair(rinsed({"back": 7.5, "back.root": 8.5}, zones=(zones[0], root)), zones=(zones[0], root)))
     band = next(x for x in found.lanes if x.key == "back.root").band
     assert band == "1.0 level lighter than the rest of the zone, 12 mm wide"

@@ -57,7 +57,7 @@ def test_left_out_and_lone_parts():
 
 
 def test_segments_fit_in_the_hair():
-    with pytest.raises(LimitError, match="at most the hair's length, 60 mm, got 70"):
+    with pytest.raises(LimitError, match="at least root and ends together, 70 mm, got 60"):
         zone("a", length_mm=60, root=Segment(Hair(5), 30), ends=Segment(Hair(5), 40))
     with pytest.raises(LimitError, match="length_mm: must be a number from 1 to 300 mm"):
         Segment(Hair(5), 400.0)

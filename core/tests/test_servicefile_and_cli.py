@@ -48,8 +48,8 @@ def test_version_1_is_read_still():
         "plan": {"finish_min": 48, "volumes": {"low_back": 30}, "has_additive": True},
     }
     file = read_service_file(old)
-    assert file.choice.finish_mins == (48.0,)
-    assert file.choice.volumes == {"low_back": 30.0}
+    assert file.plan.finish_mins == (48.0,)
+    assert file.plan.volumes == {"low_back": 30.0}
     assert make_plan(file.plan_request()).waves[0].finish_min == 48.0
 
 
@@ -67,23 +67,23 @@ def test_version_1_is_read_still():
         (("zones", 0, "history"), "dyed", r"zones\[0\].history: must be one of virgin, tinted"),
         (("zones", 0, "colour"), "x", r"zones\[0\].colour: must be one of"),
         (("zones", 0, "is_delicate"), "yes", r"zones\[0\].is_delicate: must be true or false"),
-        (("zones",), {}, "zones: must be a list of at most 60"),
+        (("zones",), {}, "zones: must be a list"),
         (("lightener", "label_max_min"), 500, r"lightener.label_max_min: must be a number from 10 to 90 min, got 500"),
         (("lightener",), None, "lightener: must be given"),
         (("developers",), [], "bottles: must be at least one developer"),
         (("toners", 0, "dyes"), {"violet": 0.4}, r"toners\[0\].dyes: must be shares that sum to 1"),
         (("toners", 0, "dyes"), {"mauve": 1}, r"toners\[0\].dyes: must be made of yellow"),
         (("plan",), {"volumes": {"chin": 20}}, "plan.volumes: must be one of the zones"),
-        (("plan",), {"finish_min": -4}, "plan.finish_min: must be a number from 1 to 900 min, got -4"),
+        (("plan",), {"finish_min": -4}, "plan.finish_min: must be a field that is known here"),
         (("events", 0, "kind"), "Sang", r"events\[0\].kind: must be one of"),
         (("events", 0, "at_min"), -1, r"events\[0\].at_min"),
         (("findings",), {"age_years": 400}, "findings.age_years: must be a number from 0 to 120 years, got 400"),
-        (("extra",), 1, "extra: must be one of"),
+        (("extra",), 1, "extra: must be a field of ServiceFile"),
         (("zones", 0, "key"), "a.b", r"zones\[0\].key: must be without a dot"),
         (
             ("zones", 0, "root"),
             {"start_level": 3},
-            r"zones\[0\].root.length_mm: must be a number from 1 to 300 mm, got None",
+            r"zones\[0\].root.length_mm: must be given, got None",
         ),
         (
             ("zones", 0, "root"),
@@ -91,13 +91,17 @@ def test_version_1_is_read_still():
             r"zones\[0\].length_mm: must be at least root and",
         ),
         (("zones", 0, "dye_hue"), "teal", r"zones\[0\].dye_hue: must be one of red, pink"),
-        (("zones", 0, "areas"), "crown", r"zones\[0\].areas: must be a list of at most 24"),
+        (("zones", 0, "areas"), "crown", r"zones\[0\].areas: must be a list"),
         (("findings",), {"home_care": ["tea"]}, r"findings.home_care\[0\]: must be one of violet_shampoo"),
-        (("plan",), {"finish_mins": [40, "x"]}, r"plan.finish_mins\[1\]: must be a number from 1 to 900 min"),
+        (("plan",), {"finish_mins": [40, "x"]}, r"plan.finish_mins\[1\]: must be a number"),
         (("plan",), {"wave_starts": ["chin"]}, "plan.wave_starts: must be one of the zones"),
         (("plan",), {"aim": "cheap"}, "plan.aim: must be one of gentle, even, quick"),
-        (("strands",), [{"key": "s", "start_level": 3}], r"strands\[0\].volume_strength: must be a number"),
-        (("strands",), [{"key": "s", "lightener_key": "z"}], r"strands\[0\].lightener_key: must be one of chalk"),
+        (("strands",), [{"key": "s", "start_level": 3}], r"strands\[0\].volume_strength: must be given"),
+        (
+            ("strands",),
+            [{"key": "s", "lightener_key": "z", "start_level": 3, "volume_strength": 20}],
+            r"strands\[0\].lightener_key: must be one of chalk",
+        ),
         (
             ("strands",),
             [{"key": "s", "start_level": 3, "volume_strength": 20, "readings": [{"minutes": 500, "level": 4}]}],
@@ -155,9 +159,9 @@ def test_published_schema_is_a_schema_and_holds_the_demo():
 
 def test_published_schema_and_reader_know_the_same_fields():
     for place, kind in (
-        (SCHEMA["properties"]["zones"]["items"], WREN["zones"][0]),
-        (SCHEMA["properties"]["lightener"]["anyOf"][1], WREN["lightener"]),
-        (SCHEMA["properties"]["toners"]["items"], WREN["toners"][0]),
+        (SCHEMA["$defs"]["Zone"], WREN["zones"][0]),
+        (SCHEMA["$defs"]["Lightener"], WREN["lightener"]),
+        (SCHEMA["$defs"]["TonerShade"], WREN["toners"][0]),
     ):
         for field in place["properties"]:
             document = copy.deepcopy(WREN)

@@ -37,7 +37,7 @@ def test_text_refuses(bad):
 
 
 def test_a_zone_cannot_be_planned_darker():
-    with pytest.raises(LimitError, match=r"target_level: must be at or above the start level 7"):
+    with pytest.raises(LimitError, match=r"target_level: must be at or above start_level 7"):
         zone(start=7, target=6)
 
 

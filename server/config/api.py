@@ -12,7 +12,7 @@ from django.core.exceptions import PermissionDenied, RequestDataTooBig
 from django.db import DataError, OperationalError
 from django.http import Http404, HttpRequest, HttpResponse
 from ninja import NinjaAPI
-from ninja.errors import AuthenticationError, HttpError, ValidationError
+from ninja.errors import AuthenticationError, HttpError, ValidationError, ValidationErrorContext
 
 from apps.clients.api import router as clients_router
 from apps.common.problems import problem
@@ -34,7 +34,21 @@ from fervens_core.base import BlockedError, ConflictError, CoreError, LimitError
 from fervens_core.log import KINDS
 
 log = logging.getLogger("fervens")
-api = NinjaAPI(title="Fervens", version="1", auth=member_auth, docs_url=None, openapi_url=None)
+
+
+class Api(NinjaAPI):
+    """The API; a complaint about a body keeps the core's own error, with its field, limit and value."""
+
+    def validation_error_from_error_contexts(self, error_contexts: list[ValidationErrorContext[Any]]) -> ValidationError:
+        """All complaints, the core's own errors among them as they are."""
+        found = super().validation_error_from_error_contexts(error_contexts)
+        raised = [e for c in error_contexts for e in c.pydantic_validation_error.errors(include_url=False)]
+        for told, known in zip(found.errors, raised, strict=True):
+            told["ctx"] = known.get("ctx", {})
+        return found
+
+
+api = Api(title="Fervens", version="1", auth=member_auth, docs_url=None, openapi_url=None)
 api.add_router("", studio_router)
 api.add_router("", clients_router)
 api.add_router("", shelf_router)

@@ -123,6 +123,6 @@ def test_a_simulated_readers_measurement_is_called_simulated_in_the_log(owner, r
 def test_short_nape_hair_is_planned_and_taken_within_the_skins_limit(owner):
     nape = ZONE | {"key": "nape", "name": "Nape", "length_mm": 40, "target_level": 9}
     service = to_plan(owner, zones=[nape])
-    assert service["zones"][0]["touches_scalp"]
+    assert service["zones"][0]["touches_the_scalp"]
     plan = owner.get(f"/services/{service['id']}/plan")
     assert plan["lanes"][0]["volume_strength"] <= 20

@@ -12,17 +12,9 @@ from django.utils import timezone
 from apps.clients.models import Client
 from apps.services.models import Service, ServiceEvent, Zone
 from fervens_core import head
-from fervens_core.formats import (
-    JsonReader,
-    read_choice,
-    read_findings,
-    read_strand,
-    read_zone,
-    strand_to_json,
-    zone_to_json,
-)
+from fervens_core.base import plain, read
 from fervens_core.head import Findings, Lightener
-from fervens_core.lift import Strand
+from fervens_core.lift import Strand, ToldStrand, told
 from fervens_core.log import Event, data_from_json
 from fervens_core.planning import PlanChoice
 
@@ -32,12 +24,12 @@ FACTS = ("allergies", "medication", "home_care", "is_clarified", "time_min", "bo
 
 def zone_value(row: Zone) -> head.Zone:
     """A zone row as the core knows it."""
-    return read_zone(JsonReader(row.data, row.key))
+    return read(head.Zone, row.data, row.key)
 
 
 def zone_row(service: Service, zone: head.Zone, position: int) -> Zone:
     """A new row of a zone value."""
-    return Zone(service=service, key=zone.key, position=position, data=zone_to_json(zone))
+    return Zone(service=service, key=zone.key, position=position, data=plain(zone))
 
 
 @dataclass(frozen=True, slots=True)
@@ -57,10 +49,10 @@ def strand_rows(service: Service, lighteners: Mapping[str, Lightener]) -> tuple[
     """The service's strands; one whose lightener has left the shelf is left out."""
     found = []
     for data in service.strands:
-        plain = {k: v for k, v in data.items() if k not in ("started_at", "ended_at")}
-        if plain.get("lightener_key") not in lighteners:
+        values = {k: v for k, v in data.items() if k not in ("started_at", "ended_at")}
+        if values.get("lightener_key") not in lighteners:
             continue
-        value = read_strand(JsonReader(plain, "strands"), lighteners, None)
+        value = read(ToldStrand, values, "strands").strand(lighteners)
         found.append(StrandRow(value, _moment(data.get("started_at")), _moment(data.get("ended_at"))))
     return tuple(found)
 
@@ -68,7 +60,8 @@ def strand_rows(service: Service, lighteners: Mapping[str, Lightener]) -> tuple[
 def strand_data(row: StrandRow) -> dict[str, Any]:
     """A strand as the service row keeps it."""
     times = {"started_at": row.started_at, "ended_at": row.ended_at}
-    return strand_to_json(row.value) | {k: v and v.isoformat() for k, v in times.items()}
+    values: dict[str, Any] = plain(told(row.value))
+    return values | {k: v and v.isoformat() for k, v in times.items()}
 
 
 def choice_value(service: Service, keys: list[str]) -> PlanChoice:
@@ -80,7 +73,7 @@ def choice_value(service: Service, keys: list[str]) -> PlanChoice:
         kept, data["finish_mins"] = None, []
     data["wave_starts"] = kept
     data["volumes"] = {k: v for k, v in (data.get("volumes") or {}).items() if k.split(".")[0] in keys}
-    return read_choice(JsonReader(data, "plan"), keys)
+    return read(PlanChoice, data, "plan")
 
 
 def zone_values(service: Service) -> tuple[head.Zone, ...]:
@@ -119,6 +112,6 @@ def findings_value(service: Service, client: Client) -> Findings:
         "reacts_to_oxidative": client.reacts_to_oxidative,
         "age_years": age_years(client.birth_date, now.date()),
     }
-    told = {k: v for k, v in service.facts.items() if k in FACTS}
-    found = read_findings(JsonReader(known | told, "findings"))
+    facts = {k: v for k, v in service.facts.items() if k in FACTS}
+    found = read(Findings, known | facts, "findings")
     return replace(found, told_elsewhere=f"{client.notes} {service.wish}")

@@ -1874,35 +1874,33 @@ export interface components {
          */
         Scalp: "sound" | "sensitive" | "broken";
         /**
-         * SegmentIn
+         * SegmentOut
          * @description Root or ends, read apart.
          */
-        SegmentIn: {
-            /** Start Level */
-            start_level: number;
-            /** @default virgin */
-            history: components["schemas"]["History"];
-            /** @default medium */
-            thickness: components["schemas"]["Thickness"];
-            /** @default normal */
-            porosity: components["schemas"]["Porosity"];
-            undertone?: components["schemas"]["Undertone"] | null;
-            /** Tint Level */
-            tint_level?: number | null;
-            dye_hue?: components["schemas"]["DyeHue"] | null;
-            /** @default returns */
-            elasticity: components["schemas"]["Elasticity"];
-            /** @default none */
-            breakage: components["schemas"]["Breakage"];
-            /** Length Mm */
+        SegmentOut: {
+            /**
+             * Length Mm
+             * @description mm
+             */
             length_mm: number;
             /** Target Level */
-            target_level?: number | null;
-            /**
-             * Is Left Out
-             * @default false
-             */
+            target_level: number | null;
+            /** Is Left Out */
             is_left_out: boolean;
+            /**
+             * Start Level
+             * @description (level)
+             */
+            start_level: number;
+            history: components["schemas"]["History"];
+            thickness: components["schemas"]["Thickness"];
+            porosity: components["schemas"]["Porosity"];
+            undertone: components["schemas"]["Undertone"] | null;
+            /** Tint Level */
+            tint_level: number | null;
+            dye_hue: components["schemas"]["DyeHue"] | null;
+            elasticity: components["schemas"]["Elasticity"];
+            breakage: components["schemas"]["Breakage"];
         };
         /**
          * ServiceOut
@@ -2007,53 +2005,30 @@ export interface components {
          * @description A strand with its fitted curve, painted, and what it says.
          */
         StrandOut: {
-            /** Start Level */
-            start_level: number;
-            /** @default virgin */
-            history: components["schemas"]["History"];
-            /** @default medium */
-            thickness: components["schemas"]["Thickness"];
-            /** @default normal */
-            porosity: components["schemas"]["Porosity"];
-            undertone?: components["schemas"]["Undertone"] | null;
-            /** Tint Level */
-            tint_level?: number | null;
-            dye_hue?: components["schemas"]["DyeHue"] | null;
-            /** @default returns */
-            elasticity: components["schemas"]["Elasticity"];
-            /** @default none */
-            breakage: components["schemas"]["Breakage"];
             /** Key */
             key: string;
             /**
-             * Zone Key
-             * @default
+             * Volume Strength
+             * @description vol
              */
+            volume_strength: number;
+            /** Zone Key */
             zone_key: string;
             /** Lightener Key */
-            lightener_key: string;
-            /** Volume Strength */
-            volume_strength: number;
-            /** @default foil */
+            lightener_key: string | null;
             covering: components["schemas"]["Covering"];
-            /**
-             * Has Additive
-             * @default false
-             */
+            /** Has Additive */
             has_additive: boolean;
-            /**
-             * Readings
-             * @default []
-             */
-            readings: components["schemas"]["StrandReadingIn"][];
+            /** Readings */
+            readings: components["schemas"]["StrandReading"][];
             /** Stretch Before Percent */
-            stretch_before_percent?: number | null;
+            stretch_before_percent: number | null;
             /** Stretch After Percent */
-            stretch_after_percent?: number | null;
+            stretch_after_percent: number | null;
             /** Started At */
-            started_at?: string | null;
+            started_at: string | null;
             /** Ended At */
-            ended_at?: string | null;
+            ended_at: string | null;
             /** Curve */
             curve: components["schemas"]["CurvePoint"][];
             /** Reading Hexes */
@@ -2068,17 +2043,39 @@ export interface components {
             has_suffered: boolean;
             /** Label Max Min */
             label_max_min: number;
+            /**
+             * Start Level
+             * @description (level)
+             */
+            start_level: number;
+            history: components["schemas"]["History"];
+            thickness: components["schemas"]["Thickness"];
+            porosity: components["schemas"]["Porosity"];
+            undertone: components["schemas"]["Undertone"] | null;
+            /** Tint Level */
+            tint_level: number | null;
+            dye_hue: components["schemas"]["DyeHue"] | null;
+            elasticity: components["schemas"]["Elasticity"];
+            breakage: components["schemas"]["Breakage"];
         };
         /**
-         * StrandReadingIn
-         * @description A level read on a strand, so many minutes in.
+         * StrandReading
+         * @description A level read on a strand.
+         *
+         *     Args:
+         *         minutes: since the product went on, 0 to 180. level: 1 to 10.
          */
-        StrandReadingIn: {
-            /** Minutes */
+        StrandReading: {
+            /**
+             * Minutes
+             * @description min
+             */
             minutes: number;
-            /** Level */
+            /**
+             * Level
+             * @description (level)
+             */
             level: number;
-            /** @default wiped */
             mode: components["schemas"]["ReadingMode"];
         };
         /**
@@ -2183,64 +2180,43 @@ export interface components {
          * @description A zone with the colours it has and is to have; a segment's stand beside it.
          */
         ZoneOut: {
-            /** Start Level */
-            start_level: number;
-            /** @default virgin */
-            history: components["schemas"]["History"];
-            /** @default medium */
-            thickness: components["schemas"]["Thickness"];
-            /** @default normal */
-            porosity: components["schemas"]["Porosity"];
-            undertone?: components["schemas"]["Undertone"] | null;
-            /** Tint Level */
-            tint_level?: number | null;
-            dye_hue?: components["schemas"]["DyeHue"] | null;
-            /** @default returns */
-            elasticity: components["schemas"]["Elasticity"];
-            /** @default none */
-            breakage: components["schemas"]["Breakage"];
             /** Key */
             key: string;
             /** Name */
             name: string;
-            /** Target Level */
+            /**
+             * Target Level
+             * @description (level)
+             */
             target_level: number;
-            /** Foil Count */
+            /**
+             * Foil Count
+             * @description sections
+             */
             foil_count: number;
             /**
              * Pace Min Per Foil
-             * @default 1.2
+             * @description min
              */
             pace_min_per_foil: number;
-            /** @default foil */
             covering: components["schemas"]["Covering"];
-            /**
-             * Is Delicate
-             * @default false
-             */
+            /** Is Delicate */
             is_delicate: boolean;
             /** Is On Scalp */
-            is_on_scalp?: boolean | null;
-            /** @default medium */
+            is_on_scalp: boolean | null;
             density: components["schemas"]["Density"];
             /**
              * Length Mm
-             * @default 250
+             * @description mm
              */
             length_mm: number;
-            root?: components["schemas"]["SegmentIn"] | null;
-            ends?: components["schemas"]["SegmentIn"] | null;
-            /**
-             * Keeps Depth
-             * @default false
-             */
+            /** Keeps Depth */
             keeps_depth: boolean;
-            tone?: components["schemas"]["Tone"] | null;
-            /**
-             * Areas
-             * @default []
-             */
+            tone: components["schemas"]["Tone"] | null;
+            /** Areas */
             areas: string[];
+            root: components["schemas"]["SegmentOut"] | null;
+            ends: components["schemas"]["SegmentOut"] | null;
             /** Start Hex */
             start_hex: string;
             /** Target Hex */
@@ -2249,8 +2225,22 @@ export interface components {
             root_hex: string | null;
             /** Ends Hex */
             ends_hex: string | null;
-            /** Touches Scalp */
-            touches_scalp: boolean;
+            /** Touches The Scalp */
+            touches_the_scalp: boolean;
+            /**
+             * Start Level
+             * @description (level)
+             */
+            start_level: number;
+            history: components["schemas"]["History"];
+            thickness: components["schemas"]["Thickness"];
+            porosity: components["schemas"]["Porosity"];
+            undertone: components["schemas"]["Undertone"] | null;
+            /** Tint Level */
+            tint_level: number | null;
+            dye_hue: components["schemas"]["DyeHue"] | null;
+            elasticity: components["schemas"]["Elasticity"];
+            breakage: components["schemas"]["Breakage"];
         };
         /**
          * CsvIn
@@ -2591,7 +2581,7 @@ export interface components {
             /** Booked Min */
             booked_min?: number | null;
             /** Zones */
-            zones: components["schemas"]["ZoneIn"][];
+            zones: components["schemas"]["Zone"][];
             /**
              * Strands
              * @default []
@@ -2599,49 +2589,60 @@ export interface components {
             strands: components["schemas"]["StrandIn"][];
         };
         /**
-         * StrandIn
-         * @description A strand of a test, with the times of its clock.
+         * Segment
+         * @description Root or ends of a zone, read apart from its lengths.
+         *
+         *     Args:
+         *         hair: as read. length_mm: regrowth for a root, 1 to 300 mm; for ends how much of the hair they are.
+         *         target_level: None for the zone's own.
+         *         is_left_out: no product goes there today.
          */
-        StrandIn: {
-            /** Start Level */
+        Segment: {
+            /**
+             * Length Mm
+             * @description mm
+             */
+            length_mm: number;
+            /** Target Level */
+            target_level?: number | null;
+            /** Is Left Out */
+            is_left_out?: boolean;
+            /**
+             * Start Level
+             * @description (level)
+             */
             start_level: number;
-            /** @default virgin */
-            history: components["schemas"]["History"];
-            /** @default medium */
-            thickness: components["schemas"]["Thickness"];
-            /** @default normal */
-            porosity: components["schemas"]["Porosity"];
+            history?: components["schemas"]["History"];
+            thickness?: components["schemas"]["Thickness"];
+            porosity?: components["schemas"]["Porosity"];
             undertone?: components["schemas"]["Undertone"] | null;
             /** Tint Level */
             tint_level?: number | null;
             dye_hue?: components["schemas"]["DyeHue"] | null;
-            /** @default returns */
-            elasticity: components["schemas"]["Elasticity"];
-            /** @default none */
-            breakage: components["schemas"]["Breakage"];
+            elasticity?: components["schemas"]["Elasticity"];
+            breakage?: components["schemas"]["Breakage"];
+        };
+        /**
+         * StrandIn
+         * @description A strand of a test, with the times of its clock.
+         */
+        StrandIn: {
             /** Key */
             key: string;
             /**
-             * Zone Key
-             * @default
+             * Volume Strength
+             * @description vol
              */
-            zone_key: string;
-            /** Lightener Key */
-            lightener_key: string;
-            /** Volume Strength */
             volume_strength: number;
-            /** @default foil */
-            covering: components["schemas"]["Covering"];
-            /**
-             * Has Additive
-             * @default false
-             */
-            has_additive: boolean;
-            /**
-             * Readings
-             * @default []
-             */
-            readings: components["schemas"]["StrandReadingIn"][];
+            /** Zone Key */
+            zone_key?: string;
+            /** Lightener Key */
+            lightener_key?: string | null;
+            covering?: components["schemas"]["Covering"];
+            /** Has Additive */
+            has_additive?: boolean;
+            /** Readings */
+            readings?: components["schemas"]["StrandReading"][];
             /** Stretch Before Percent */
             stretch_before_percent?: number | null;
             /** Stretch After Percent */
@@ -2650,6 +2651,20 @@ export interface components {
             started_at?: string | null;
             /** Ended At */
             ended_at?: string | null;
+            /**
+             * Start Level
+             * @description (level)
+             */
+            start_level: number;
+            history?: components["schemas"]["History"];
+            thickness?: components["schemas"]["Thickness"];
+            porosity?: components["schemas"]["Porosity"];
+            undertone?: components["schemas"]["Undertone"] | null;
+            /** Tint Level */
+            tint_level?: number | null;
+            dye_hue?: components["schemas"]["DyeHue"] | null;
+            elasticity?: components["schemas"]["Elasticity"];
+            breakage?: components["schemas"]["Breakage"];
         };
         /**
          * StretchIn
@@ -2669,68 +2684,78 @@ export interface components {
             has_snapped: boolean;
         };
         /**
-         * ZoneIn
-         * @description A zone as read.
+         * Zone
+         * @description A part of the head handled as one, with what is wanted of it; or a lane: one part of it in one application.
+         *
+         *     Args:
+         *         key: stable within a service; name: what the technician calls it.
+         *         hair: as read; with `root` or `ends` given, the hair of the lengths between them.
+         *         target_level: not below the start level, up to 10.
+         *         foil_count: 1 to 60 sections; application time and bowl amounts follow from it.
+         *         pace_min_per_foil: the technician's pace, 0.1 to 6 min a section.
+         *         covering: open air, foil or film.
+         *         is_delicate: hairline, temples, nape, fine baby hair: weaker developer, never the whole time.
+         *         is_on_scalp: product touches the scalp: the label's on-scalp limit holds and warmth speeds the lift. None when
+         *             nobody said: short hair of nape and hairline does, other hair does not.
+         *         density; length_mm: of the hair, 5 to 1500 mm: bowl amounts follow from them.
+         *         root, ends: read apart, or None.
+         *         keeps_depth: the zone stays as it is.
+         *         tone: wanted here, None for the head's.
+         *         areas: areas of the head's map it covers; none means its own key.
+         *         part, parent_key, waits_for, note: of a lane: which part, of which zone, the lane whose lift it waits for, why.
          */
-        ZoneIn: {
-            /** Start Level */
-            start_level: number;
-            /** @default virgin */
-            history: components["schemas"]["History"];
-            /** @default medium */
-            thickness: components["schemas"]["Thickness"];
-            /** @default normal */
-            porosity: components["schemas"]["Porosity"];
-            undertone?: components["schemas"]["Undertone"] | null;
-            /** Tint Level */
-            tint_level?: number | null;
-            dye_hue?: components["schemas"]["DyeHue"] | null;
-            /** @default returns */
-            elasticity: components["schemas"]["Elasticity"];
-            /** @default none */
-            breakage: components["schemas"]["Breakage"];
+        Zone: {
             /** Key */
             key: string;
             /** Name */
             name: string;
-            /** Target Level */
+            /**
+             * Target Level
+             * @description (level)
+             */
             target_level: number;
-            /** Foil Count */
-            foil_count: number;
+            /**
+             * Foil Count
+             * @description sections
+             */
+            foil_count?: number;
             /**
              * Pace Min Per Foil
-             * @default 1.2
+             * @description min
              */
-            pace_min_per_foil: number;
-            /** @default foil */
-            covering: components["schemas"]["Covering"];
-            /**
-             * Is Delicate
-             * @default false
-             */
-            is_delicate: boolean;
+            pace_min_per_foil?: number;
+            covering?: components["schemas"]["Covering"];
+            /** Is Delicate */
+            is_delicate?: boolean;
             /** Is On Scalp */
             is_on_scalp?: boolean | null;
-            /** @default medium */
-            density: components["schemas"]["Density"];
+            density?: components["schemas"]["Density"];
             /**
              * Length Mm
-             * @default 250
+             * @description mm
              */
-            length_mm: number;
-            root?: components["schemas"]["SegmentIn"] | null;
-            ends?: components["schemas"]["SegmentIn"] | null;
-            /**
-             * Keeps Depth
-             * @default false
-             */
-            keeps_depth: boolean;
+            length_mm?: number;
+            root?: components["schemas"]["Segment"] | null;
+            ends?: components["schemas"]["Segment"] | null;
+            /** Keeps Depth */
+            keeps_depth?: boolean;
             tone?: components["schemas"]["Tone"] | null;
+            /** Areas */
+            areas?: string[];
             /**
-             * Areas
-             * @default []
+             * Start Level
+             * @description (level)
              */
-            areas: string[];
+            start_level: number;
+            history?: components["schemas"]["History"];
+            thickness?: components["schemas"]["Thickness"];
+            porosity?: components["schemas"]["Porosity"];
+            undertone?: components["schemas"]["Undertone"] | null;
+            /** Tint Level */
+            tint_level?: number | null;
+            dye_hue?: components["schemas"]["DyeHue"] | null;
+            elasticity?: components["schemas"]["Elasticity"];
+            breakage?: components["schemas"]["Breakage"];
         };
         /**
          * Aim

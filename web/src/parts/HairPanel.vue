@@ -310,8 +310,8 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
             Delicate: fine, baby hair
           </Tick>
           <Tick
-            :model-value="sameZone('touches_scalp') === true"
-            @update:model-value="(v) => emit('edit', (z) => ((z.is_on_scalp = v), (z.touches_scalp = v)))"
+            :model-value="sameZone('touches_the_scalp') === true"
+            @update:model-value="(v) => emit('edit', (z) => ((z.is_on_scalp = v), (z.touches_the_scalp = v)))"
           >
             Product on the scalp
           </Tick>

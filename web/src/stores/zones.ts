@@ -2,7 +2,7 @@ import type { Schemas } from '../api/client'
 
 /** Handling zones on the page: making, filling, copying, splitting, merging. What they mean is the server's. */
 export type Zone = Schemas['ZoneOut']
-export type Segment = Schemas['SegmentIn']
+export type Segment = Schemas['SegmentOut']
 export type Part = 'lengths' | 'root' | 'ends'
 /** The fields that root, lengths and ends share. */
 export type HairPart = Omit<Segment, 'length_mm' | 'target_level' | 'is_left_out'>
@@ -42,7 +42,7 @@ export function newZone(usual: Schemas['HeadZoneOut'], level: number, target: nu
     target_hex: hex,
     root_hex: null,
     ends_hex: null,
-    touches_scalp: false,
+    touches_the_scalp: false,
   }
 }
 

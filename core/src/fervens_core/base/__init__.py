@@ -2,6 +2,8 @@
 
 from fervens_core.base.arrays import AnyFloats, Floats
 from fervens_core.base.contracts import (
+    FLAT,
+    INTERNAL,
     PERSONAL,
     Count,
     Flag,
@@ -15,6 +17,7 @@ from fervens_core.base.contracts import (
     Whole,
     Within,
     contract,
+    json_schema,
     limit_error,
     plain,
     read,
@@ -33,6 +36,8 @@ from fervens_core.base.quantities import (
 )
 
 __all__ = [
+    "FLAT",
+    "INTERNAL",
     "LEVEL_MAX",
     "LEVEL_MIN",
     "PERSONAL",
@@ -60,6 +65,7 @@ __all__ = [
     "check_text",
     "check_volume_strength",
     "contract",
+    "json_schema",
     "limit_error",
     "nominal_percent",
     "plain",

@@ -15,8 +15,8 @@ from functools import cache
 from typing import Annotated, Any, TypeVar, Union, get_args, get_origin, get_type_hints
 
 from pydantic import ConfigDict, Strict, TypeAdapter, ValidationError
-from pydantic.annotated_handlers import GetJsonSchemaHandler
-from pydantic_core import CoreSchema, to_jsonable_python
+from pydantic.annotated_handlers import GetCoreSchemaHandler, GetJsonSchemaHandler
+from pydantic_core import CoreSchema, core_schema, to_jsonable_python
 
 from fervens_core.base.errors import CoreError, LimitError
 from fervens_core.base.quantities import LEVEL_MAX, LEVEL_MIN, VOLUME_MAX, VOLUME_MIN, check_range, check_text
@@ -87,7 +87,17 @@ class Personal:
     """Marks a field that tells of a person: erased with them, handed out to them."""
 
 
-PERSONAL = Personal()
+@dataclasses.dataclass(frozen=True, slots=True)
+class Flat:
+    """Marks a field whose own fields stand beside it in JSON, not inside it."""
+
+
+@dataclasses.dataclass(frozen=True, slots=True)
+class Internal:
+    """Marks a field that is worked out and never told: it stands in no file and is taken from none."""
+
+
+PERSONAL, FLAT, INTERNAL = Personal(), Flat(), Internal()
 Number = Annotated[float, Strict()]
 """A number; a text or a truth value is none."""
 Whole = Annotated[int, Strict()]
@@ -184,6 +194,78 @@ CONFIG = ConfigDict(
 )
 
 
+@cache
+def _marked(kind: type, mark: type) -> dict[str, Any]:
+    """The fields of a contract that bear a mark, with their types."""
+    hints = get_type_hints(kind, include_extras=True)
+    return {
+        f.name: get_args(hints[f.name])[0]
+        for f in dataclasses.fields(kind)
+        if get_origin(hints[f.name]) is Annotated and any(isinstance(m, mark) for m in get_args(hints[f.name])[1:])
+    }
+
+
+def _told(kind: type) -> set[str]:
+    """The fields of a contract that JSON may have, those of its flat ones among them."""
+    flat = _marked(kind, Flat)
+    own = {f.name for f in dataclasses.fields(kind)} - set(_marked(kind, Internal)) - set(flat)
+    return own.union(*(_told(inner) for inner in flat.values()))
+
+
+def _gather(kind: type, value: Any) -> Any:
+    """JSON's fields as the contract has them: flat ones gathered, internal ones refused."""
+    if not isinstance(value, Mapping):
+        return value
+    found = dict(value)
+    known = _told(kind)
+    for name in found:
+        if name not in known:
+            raise LimitError(str(name), f"one of {', '.join(sorted(known))}", name)
+    for name, inner in _marked(kind, Flat).items():
+        found[name] = read(inner, {k: found.pop(k) for k in _told(inner) if k in found})
+    return found
+
+
+def _spread(kind: type, values: Any) -> Any:
+    """A contract's fields as JSON has them: flat ones spread, internal ones left out."""
+    found = {k: v for k, v in values.items() if k not in _marked(kind, Internal)}
+    for name in _marked(kind, Flat):
+        found |= found.pop(name)
+    return found
+
+
+def _core_schema(cls: type, source: Any, handler: GetCoreSchemaHandler) -> CoreSchema:
+    inner = handler(source)
+    if not (_marked(cls, Flat) or _marked(cls, Internal)):
+        return inner
+    # what is around the dataclass takes its name, or a second field of this kind would go past it
+    bare: Any = dict(handler.resolve_ref_schema(inner))
+    return core_schema.no_info_before_validator_function(
+        lambda value: _gather(cls, value),
+        bare,
+        ref=bare.pop("ref", None),
+        serialization=core_schema.wrap_serializer_function_ser_schema(lambda value, dump: _spread(cls, dump(value))),
+    )
+
+
+def _json_schema(cls: type, schema: CoreSchema, handler: GetJsonSchemaHandler) -> dict[str, Any]:
+    inner = schema["schema"] if schema["type"] == "function-before" else schema
+    found = handler(inner)
+    plain_schema = handler.resolve_ref_schema(found)
+    properties, required = plain_schema.get("properties", {}), list(plain_schema.get("required", []))
+    for name in _marked(cls, Internal):
+        properties.pop(name, None)
+        required = [r for r in required if r != name]
+    for name in _marked(cls, Flat):
+        if name in properties:
+            own = handler.resolve_ref_schema(properties.pop(name))
+            required = [r for r in required if r != name] + own.get("required", [])
+            properties |= own["properties"]
+    if required:
+        plain_schema["required"] = required
+    return found
+
+
 def contract(cls: type[T]) -> type[T]:
     """Class decorator, below `@dataclass`: values are held to the limits beside their fields, unknown fields refused.
 
@@ -198,6 +280,8 @@ def contract(cls: type[T]) -> type[T]:
             own(self)
 
     cls.__post_init__ = check_fields  # type: ignore[attr-defined]
+    cls.__get_pydantic_core_schema__ = classmethod(_core_schema)  # type: ignore[attr-defined]
+    cls.__get_pydantic_json_schema__ = classmethod(_json_schema)  # type: ignore[attr-defined]
     cls.__pydantic_config__ = CONFIG  # type: ignore[attr-defined]
     return cls
 
@@ -242,7 +326,7 @@ def limit_error(first: Mapping[str, Any], within: str = "") -> CoreError:
         field = own.field if not place else f"{place}.{own.field}" if own.field else place
         return LimitError(field, own.limit, own.value)
     if isinstance(own, CoreError):
-        return own
+        return CoreError(own.code, f"{place}.{own.message}" if place else own.message)
     if code in ("unexpected_keyword_argument", "extra_forbidden"):
         return LimitError(place, "a field that is known here", first["loc"][-1])
     if code in ("missing", "missing_argument"):
@@ -282,7 +366,8 @@ def plain(value: Any) -> Any:
     if isinstance(value, list | tuple):
         return [plain(x) for x in value]
     if dataclasses.is_dataclass(value):
-        return adapter(type(value)).dump_python(value, mode="json")
+        kind: Any = type(value)
+        return adapter(kind).dump_python(value, mode="json")
     return to_jsonable_python(value)
 
 

@@ -1,28 +1,41 @@
 """The open service file: one service as plain JSON. docs/format/service-file.md.
 
-Reading is strict: a bad field is named by its path, with its limit and its value; nothing is guessed.
+Its contract is the class below; reader, writer and JSON Schema are made from it. Older versions are brought up to date
+before they are read; nothing is guessed.
 """
 
 from __future__ import annotations
 
 from collections.abc import Mapping
-from dataclasses import dataclass, replace
-from typing import Any, TypeVar
+from dataclasses import dataclass, field, replace
+from typing import Annotated, Any, Literal
 
-from fervens_core.base import CoreError, LimitError, check_range, read
-from fervens_core.formats.head_file import read_choice, read_findings, read_strand, read_zone
-from fervens_core.formats.json_reader import JsonReader, short
+from pydantic import BeforeValidator, PlainSerializer, WithJsonSchema
+
+from fervens_core.base import (
+    PERSONAL,
+    Count,
+    Key,
+    Level,
+    LimitError,
+    Text,
+    check_range,
+    contract,
+    json_schema,
+    plain,
+    read,
+)
 from fervens_core.head import Developer, Findings, Lightener, Tone, TonerShade, Zone
-from fervens_core.lift import STRANDS_MAX, Strand
-from fervens_core.log import EventData, data_from_json
+from fervens_core.lift import STRANDS_MAX, Strand, ToldStrand
+from fervens_core.log import KINDS, EventData, data_from_json, data_to_json, version_of
 from fervens_core.planning import PlanChoice, PlanRequest
 
-FORMAT = "fervens-service"
-T = TypeVar("T")
-VERSION = 3
+FORMAT: Literal["fervens-service"] = "fervens-service"
+VERSION: Literal[3] = 3
 VERSIONS = (1, 2, 3)
 """Version 1 knew neither segments nor strands and had one finish line; up to version 2 what nobody had said was false:
 whether product touches the scalp, whether the person has reacted before. They are read still."""
+MINUTES_MAX = 6000.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -30,27 +43,117 @@ class FileEvent:
     """An event of a file: minutes after the service's start, who, and what."""
 
     at_min: float
-    by: str
+    by: Annotated[str, PERSONAL]
     data: EventData
 
 
-@dataclass(frozen=True, slots=True)
-class ServiceFile:
-    """Everything a service file holds. Shelf parts may be empty when the file is to be read into a studio."""
+def _event(value: Any) -> Any:
+    if not isinstance(value, Mapping) or not isinstance(value.get("kind"), str):
+        raise LimitError("", "an event with a kind and its data", value)
+    unknown = sorted(set(value) - {"at_min", "by", "kind", "version", "data"})
+    if unknown:
+        raise LimitError(unknown[0], "one of at_min, by, data, kind, version", unknown[0])
+    values = value.get("data", {})
+    if not isinstance(values, Mapping):
+        raise LimitError("data", "a JSON object", values)
+    at_min = check_range("at_min", value.get("at_min"), 0.0, MINUTES_MAX, "min")  # type: ignore[arg-type]
+    by = value.get("by")
+    if not isinstance(by, str) or not 1 <= len(by) <= 80:
+        raise LimitError("by", "1 to 80 characters", by)
+    version = value.get("version")
+    if version is not None and (isinstance(version, bool) or not isinstance(version, int)):
+        raise LimitError("version", "a whole number", version)
+    return FileEvent(at_min, by, data_from_json(value["kind"], values, version))
 
-    client_name: str
-    wish: str
-    tone: Tone
-    wanted_level: float | None
-    findings: Findings
-    zones: tuple[Zone, ...]
-    lightener: Lightener | None
-    developers: tuple[Developer, ...]
-    toners: tuple[TonerShade, ...]
-    choice: PlanChoice
-    events: tuple[FileEvent, ...]
-    strands: tuple[Strand, ...] = ()
-    toner_idea: str | None = None
+
+def _event_to_json(event: FileEvent) -> dict[str, Any]:
+    kind = type(event.data).__name__
+    return {
+        "at_min": event.at_min,
+        "by": event.by,
+        "kind": kind,
+        "version": version_of(kind),
+        "data": data_to_json(event.data),
+    }
+
+
+def _event_schema(shared: dict[str, Any]) -> dict[str, Any]:
+    """JSON Schema of an event: one of all kinds, each with its own data; what they share goes into `shared`."""
+    common = {
+        "at_min": {"type": "number", "minimum": 0, "maximum": MINUTES_MAX, "description": "min"},
+        "by": {"type": "string", "minLength": 1, "maxLength": 80},
+    }
+    arms = []
+    for kind, data in KINDS.items():
+        own: dict[str, Any] = {
+            "kind": {"const": kind},
+            "version": {"const": version_of(kind)},
+            "data": json_schema(data),
+        }
+        required = ["at_min", "by", "kind"] + (["data"] if own["data"].get("required") else [])
+        arms.append({"type": "object", "properties": common | own, "required": required, "additionalProperties": False})
+    return {"oneOf": arms}
+
+
+Entry = Annotated[
+    FileEvent, BeforeValidator(_event), PlainSerializer(_event_to_json), WithJsonSchema({"type": "object"})
+]
+
+
+@dataclass(frozen=True, slots=True)
+@contract
+class ServiceFile:
+    """Everything a service file holds. Shelf parts may be empty when the file is to be read into a studio.
+
+    Args:
+        strands: tests, each with its lightener's key; lighteners beside the plan's own are `strand_lighteners`.
+        toner_idea: key of the shade in mind, or None. events: of the log, in order.
+    """
+
+    client: Annotated[str, Text(80), PERSONAL]
+    wish: Annotated[str, Text(2000, is_optional=True), PERSONAL] = ""
+    tone: Tone = Tone.NEUTRAL
+    wanted_level: Level | None = None
+    findings: Findings = field(default_factory=Findings)
+    zones: Annotated[tuple[Zone, ...], Count(0, 60, "zones")] = ()
+    strands: Annotated[tuple[ToldStrand, ...], Count(0, STRANDS_MAX, "strands")] = ()
+    lightener: Lightener | None = None
+    strand_lighteners: Annotated[tuple[Lightener, ...], Count(0, 12, "lighteners")] = ()
+    developers: Annotated[tuple[Developer, ...], Count(0, 40, "developers")] = ()
+    toners: Annotated[tuple[TonerShade, ...], Count(0, 200, "toners")] = ()
+    plan: PlanChoice = field(default_factory=PlanChoice)
+    toner_idea: Key | None = None
+    events: Annotated[tuple[Entry, ...], Count(0, 3000, "events")] = ()
+    format: Literal["fervens-service"] = FORMAT
+    version: Literal[3] = VERSION
+
+    def __post_init__(self) -> None:
+        for name in ("zones", "strands"):
+            keys = [x.key for x in getattr(self, name)]
+            for i, key in enumerate(keys):
+                if key in keys[:i]:
+                    raise LimitError(f"{name}[{i}].key", f"different from the other {name}'", key)
+        known = [z.key for z in self.zones]
+        for key in self.plan.volumes:
+            if key.split(".")[0] not in known:
+                raise LimitError("plan.volumes", f"one of the zones {', '.join(known)}", key)
+        for key in self.plan.wave_starts or ():
+            if key not in known:
+                raise LimitError("plan.wave_starts", f"one of the zones {', '.join(known)}", key)
+        for i, strand in enumerate(self.strands):
+            try:
+                strand.strand(self._lighteners, self.lightener)
+            except LimitError as error:
+                raise LimitError(f"strands[{i}].{error.field}", error.limit, error.value) from None
+
+    @property
+    def _lighteners(self) -> dict[str, Lightener]:
+        return {x.key: x for x in (*self.strand_lighteners, *((self.lightener,) if self.lightener else ()))}
+
+    @property
+    def tested(self) -> tuple[Strand, ...]:
+        """The strands with their lighteners."""
+        return tuple(s.strand(self._lighteners, self.lightener) for s in self.strands)
 
     def plan_request(self) -> PlanRequest:
         """What the plan is made from. Raises LimitError when the file has no lightener or no developer."""
@@ -60,62 +163,34 @@ class ServiceFile:
             zones=self.zones,
             lightener=self.lightener,
             bottles=self.developers,
-            choice=self.choice,
-            strands=self.strands,
+            choice=self.plan,
+            strands=self.tested,
             elasticity=self.findings.elasticity,
         )
 
 
-def _whole(r: JsonReader, field: str, low: int, high: int) -> int | None:
-    if r.raw(field) is None:
-        return None
-    value = r.number(field, low, high)
-    if value != int(value):
-        raise LimitError(r.at(field), f"a whole number from {low} to {high}", value)
-    return int(value)
-
-
-def _products(r: JsonReader, field: str, kind: type[T], most: int) -> tuple[T, ...]:
-    return tuple(read(kind, x.values, x.path) for x in r.objects(field, most))
-
-
-def _version(r: JsonReader) -> int | None:
-    """The version of an event's kind; None for today's."""
-    return _whole(r, "version", 1, 99)
-
-
-def _event(r: JsonReader) -> FileEvent:
-    kind = r.raw("kind")
-    values = r.raw("data", {})
-    if not isinstance(kind, str) or not isinstance(values, Mapping):
-        raise LimitError(r.path, "an event with a kind and its data", short(kind))
-    try:
-        data = data_from_json(kind, values, _version(r))
-    except CoreError as error:
-        raise CoreError(error.code, f"{r.path}.{error.message}") from error
-    made = FileEvent(at_min=r.number("at_min", 0, 6000, unit="min"), by=r.text("by"), data=data)
-    r.done()
-    return made
-
-
-def _upcast(document: Any) -> Any:
-    """An older file as one of today's; what is no file is left for the reader to refuse."""
-    if not isinstance(document, Mapping) or document.get("version") not in (1, 2):
-        return document
-    found = dict(document)
-    zones = found.get("zones")
-    if isinstance(zones, list):
-        found["zones"] = [_unsaid(z, "is_on_scalp") for z in zones]
-    found["toners"] = [_washed(x) for x in found.get("toners") or []]
-    events = found.get("events")
-    if isinstance(events, list):
-        found["events"] = [{"version": 1, **e} if isinstance(e, Mapping) else e for e in events]
+def _upcast(document: Mapping[str, Any]) -> dict[str, Any]:
+    """A file of version 1 or 2 as one of today's; what is not as it should be is left for the reader to refuse."""
+    found = dict(document) | {"version": VERSION}
+    if isinstance(found.get("zones"), list):
+        found["zones"] = [_unsaid(z, "is_on_scalp") for z in found["zones"]]
+    if isinstance(found.get("toners"), list):
+        found["toners"] = [_washed(x) for x in found["toners"]]
+    if isinstance(found.get("events"), list):
+        found["events"] = [{"version": 1, **e} if isinstance(e, Mapping) else e for e in found["events"]]
+    plan = found.get("plan")
+    if isinstance(plan, Mapping):
+        kept = dict(plan)
+        line, idea = kept.pop("finish_min", None), kept.pop("toner_idea", None)
+        if line is not None and not kept.get("finish_mins"):
+            kept["finish_mins"] = [line]
+        found |= {"plan": kept, "toner_idea": idea}
     findings = found.get("findings")
-    if isinstance(findings, Mapping) and "has_reacted_before" in findings:
-        told = _unsaid(findings, "has_reacted_before")
-        found["findings"] = {k: v for k, v in told.items() if k != "has_reacted_before"} | {
-            "reacts_to_oxidative": told["has_reacted_before"]
-        }
+    if isinstance(findings, Mapping):
+        told = dict(_unsaid(findings, "has_reacted_before"))
+        if "has_reacted_before" in told:
+            told["reacts_to_oxidative"] = told.pop("has_reacted_before")
+        found["findings"] = told
     return found
 
 
@@ -137,42 +212,31 @@ def _unsaid(values: Any, field: str) -> Any:
 
 def read_service_file(document: Any) -> ServiceFile:
     """A service from parsed JSON. Raises CoreError, LimitError naming the path."""
-    r = JsonReader(_upcast(document), "")
-    if r.raw("format") != FORMAT:
-        raise LimitError("format", repr(FORMAT), short(r.raw("format")))
-    version = r.raw("version")
+    if not isinstance(document, Mapping):
+        raise LimitError("file", "a JSON object", str(document)[:60])
+    if document.get("format") != FORMAT:
+        raise LimitError("format", repr(FORMAT), document.get("format"))
+    version = document.get("version")
     if isinstance(version, bool) or version not in VERSIONS:
         known = ", ".join(str(v) for v in VERSIONS)
-        raise LimitError("version", f"{known}, the versions this program reads", short(version))
-    zones = tuple(read_zone(z) for z in r.objects("zones", 60))
-    keys = [z.key for z in zones]
-    for i, key in enumerate(keys):
-        if key in keys[:i]:
-            raise LimitError(f"zones[{i}].key", "different from the other zones'", key)
-    lightener = None if r.raw("lightener") is None else read(Lightener, r.raw("lightener"), "lightener")
-    others = _products(r, "strand_lighteners", Lightener, 12)
-    by_key = {x.key: x for x in (*others, *((lightener,) if lightener else ()))}
-    plan = r.child("plan")
-    idea = plan.raw("toner_idea")
-    wanted = r.raw("wanted_level")
-    told = r.text("wish", "", 2000)
-    made = ServiceFile(
-        client_name=r.text("client"),
-        wish=told,
-        tone=r.choice("tone", Tone, Tone.NEUTRAL),
-        wanted_level=None if wanted is None else check_range("wanted_level", wanted, 1, 10, "(level)"),
-        findings=replace(read_findings(r.child("findings")), told_elsewhere=told),
-        zones=zones,
-        lightener=lightener,
-        developers=_products(r, "developers", Developer, 40),
-        toners=_products(r, "toners", TonerShade, 200),
-        choice=read_choice(plan, keys),
-        strands=tuple(read_strand(x, by_key, lightener) for x in r.objects("strands", STRANDS_MAX)),
-        toner_idea=None if idea is None else plan.text("toner_idea", longest=60),
-        events=tuple(_event(e) for e in r.objects("events", 2000)),
-    )
-    r.done()
-    for i, strand in enumerate(made.strands):
-        if strand.key in [x.key for x in made.strands[:i]]:
-            raise LimitError(f"strands[{i}].key", "different from the other strands'", strand.key)
-    return made
+        raise LimitError("version", f"{known}, the versions this program reads", version)
+    file = read(ServiceFile, document if version == VERSION else _upcast(document))
+    return replace(file, findings=replace(file.findings, told_elsewhere=file.wish))
+
+
+def write_service_file(file: ServiceFile) -> dict[str, Any]:
+    """A service as plain JSON values; `read_service_file` gives the same service back."""
+    found: dict[str, Any] = plain(file)
+    return {"format": FORMAT, "version": VERSION} | found
+
+
+def service_file_schema() -> dict[str, Any]:
+    """JSON Schema (2020-12) of the service file of today's version."""
+    own = dict(json_schema(ServiceFile))
+    own["required"] = ["format", "version", *own.get("required", [])]
+    own["properties"]["events"]["items"] = _event_schema(own["$defs"])
+    return {
+        "$schema": "https://json-schema.org/draft/2020-12/schema",
+        "title": "Fervens service file",
+        **own,
+    }

@@ -4,8 +4,11 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from enum import StrEnum
+from typing import Annotated
 
-from fervens_core.base import LimitError, check_range
+from pydantic import PlainSerializer
+
+from fervens_core.base import INTERNAL, PERSONAL, Flag, Number, Text, Whole, Within, check_range, contract
 from fervens_core.head.hair import Elasticity
 
 PATCH_TEST_WAIT_H = 48.0
@@ -66,6 +69,7 @@ BUILD_UP = frozenset({HomeCare.VIOLET_SHAMPOO, HomeCare.ASH_SHAMPOO, HomeCare.MI
 
 
 @dataclass(frozen=True, slots=True)
+@contract
 class Findings:
     """What the consultation found out about the person.
 
@@ -82,28 +86,16 @@ class Findings:
     elasticity: Elasticity = Elasticity.RETURNS
     salts_test: TestResult = TestResult.NOT_DONE
     patch_test: TestResult = TestResult.NOT_DONE
-    patch_test_age_h: float | None = None
-    reacts_to_oxidative: bool | None = None
-    age_years: int | None = None
-    allergies: str = ""
-    medication: str = ""
-    home_care: frozenset[HomeCare] = frozenset()
-    is_clarified: bool = False
-    time_min: float | None = None
-    booked_min: float | None = None
-    told_elsewhere: str = ""
-
-    def __post_init__(self) -> None:
-        if self.age_years is not None:
-            check_range("age_years", self.age_years, 0, 120, "years")
-        if self.patch_test_age_h is not None:
-            check_range("patch_test_age_h", self.patch_test_age_h, 0.0, 24.0 * 3650, "h")
-        for field, minutes in (("time_min", self.time_min), ("booked_min", self.booked_min)):
-            if minutes is not None:
-                check_range(field, minutes, 15.0, 900.0, "min")
-        for field, text in (("allergies", self.allergies), ("medication", self.medication)):
-            if len(text) > 500:
-                raise LimitError(field, "at most 500 characters", len(text))
+    patch_test_age_h: Annotated[Number, Within(0.0, 87600.0, "h")] | None = None
+    reacts_to_oxidative: Annotated[Flag | None, PERSONAL] = None
+    age_years: Annotated[Annotated[Whole, Within(0, 120, "years")] | None, PERSONAL] = None
+    allergies: Annotated[str, Text(500, is_optional=True), PERSONAL] = ""
+    medication: Annotated[str, Text(500, is_optional=True), PERSONAL] = ""
+    home_care: Annotated[frozenset[HomeCare], PlainSerializer(sorted)] = frozenset()
+    is_clarified: Flag = False
+    time_min: Annotated[Number, Within(15.0, 900.0, "min")] | None = None
+    booked_min: Annotated[Number, Within(15.0, 900.0, "min")] | None = None
+    told_elsewhere: Annotated[str, INTERNAL, PERSONAL] = ""
 
     @property
     def has_open_reaction(self) -> bool:

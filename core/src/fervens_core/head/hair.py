@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from enum import StrEnum
+from typing import Annotated
 
-from fervens_core.base import check_level
+from fervens_core.base import INTERNAL, Level, contract
 from fervens_core.colour import Undertone
 
 
@@ -97,6 +98,7 @@ class Tone(StrEnum):
 
 
 @dataclass(frozen=True, slots=True)
+@contract
 class Hair:
     """One piece of hair of one kind.
 
@@ -111,21 +113,16 @@ class Hair:
         lifted_from: level it was lightened from, at most start_level, where that is known; None for hair as it grew.
     """
 
-    start_level: float
+    start_level: Level
     history: History = History.VIRGIN
     thickness: Thickness = Thickness.MEDIUM
     porosity: Porosity = Porosity.NORMAL
     undertone: Undertone | None = None
-    tint_level: float | None = None
+    tint_level: Level | None = None
     dye_hue: DyeHue | None = None
     elasticity: Elasticity = Elasticity.RETURNS
     breakage: Breakage = Breakage.NONE
-    lifted_from: float | None = None
-
-    def __post_init__(self) -> None:
-        check_level("start_level", self.start_level)
-        if self.tint_level is not None:
-            check_level("tint_level", self.tint_level)
+    lifted_from: Annotated[float | None, INTERNAL] = None
 
     @property
     def colour_start(self) -> float:

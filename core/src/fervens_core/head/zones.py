@@ -4,8 +4,24 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 from enum import StrEnum
+from typing import Annotated
 
-from fervens_core.base import LimitError, check_level, check_range, check_text
+from pydantic import AfterValidator
+
+from fervens_core.base import (
+    FLAT,
+    INTERNAL,
+    Count,
+    Flag,
+    Level,
+    LimitError,
+    Number,
+    Text,
+    Whole,
+    Within,
+    check_range,
+    contract,
+)
 from fervens_core.head.hair import Covering, Density, Hair, History, Tone
 
 ROOT_MM = 12.0
@@ -40,6 +56,7 @@ def regrowth_mm(days: float) -> float:
 
 
 @dataclass(frozen=True, slots=True)
+@contract
 class Segment:
     """Root or ends of a zone, read apart from its lengths.
 
@@ -49,18 +66,21 @@ class Segment:
         is_left_out: no product goes there today.
     """
 
-    hair: Hair
-    length_mm: float
-    target_level: float | None = None
-    is_left_out: bool = False
+    hair: Annotated[Hair, FLAT]
+    length_mm: Annotated[Number, Within(1.0, 300.0, "mm")]
+    target_level: Level | None = None
+    is_left_out: Flag = False
 
-    def __post_init__(self) -> None:
-        check_range("length_mm", self.length_mm, 1.0, 300.0, "mm")
-        if self.target_level is not None:
-            check_level("target_level", self.target_level)
+
+def _no_dot(key: str) -> str:
+    """A zone's own key has no dot: behind one stands the part that a lane is."""
+    if "." in key:
+        raise LimitError("", "without a dot", key)
+    return key
 
 
 @dataclass(frozen=True, slots=True)
+@contract
 class Zone:
     """A part of the head handled as one, with what is wanted of it; or a lane: one part of it in one application.
 
@@ -82,44 +102,38 @@ class Zone:
         part, parent_key, waits_for, note: of a lane: which part, of which zone, the lane whose lift it waits for, why.
     """
 
-    key: str
-    name: str
-    hair: Hair
-    target_level: float
-    foil_count: int = 6
-    pace_min_per_foil: float = 1.2
+    key: Annotated[str, Text(60), AfterValidator(_no_dot)]
+    name: Annotated[str, Text(60)]
+    hair: Annotated[Hair, FLAT]
+    target_level: Level
+    foil_count: Annotated[Whole, Within(1, 60, "sections")] = 6
+    pace_min_per_foil: Annotated[Number, Within(0.1, 6.0, "min")] = 1.2
     covering: Covering = Covering.FOIL
-    is_delicate: bool = False
-    is_on_scalp: bool | None = None
+    is_delicate: Flag = False
+    is_on_scalp: Flag | None = None
     density: Density = Density.MEDIUM
-    length_mm: float = USUAL_LENGTH_MM
+    length_mm: Annotated[Number, Within(5.0, 1500.0, "mm")] = USUAL_LENGTH_MM
     root: Segment | None = None
     ends: Segment | None = None
-    keeps_depth: bool = False
+    keeps_depth: Flag = False
     tone: Tone | None = None
-    areas: tuple[str, ...] = ()
-    part: Part = Part.WHOLE
-    parent_key: str | None = None
-    waits_for: str | None = None
-    note: str = ""
+    areas: Annotated[tuple[Annotated[str, Text(44)], ...], Count(0, 24, "areas")] = ()
+    part: Annotated[Part, INTERNAL] = Part.WHOLE
+    parent_key: Annotated[str | None, INTERNAL] = None
+    waits_for: Annotated[str | None, INTERNAL] = None
+    note: Annotated[str, INTERNAL] = ""
 
     def __post_init__(self) -> None:
-        check_text("key", self.key, 50)
-        check_text("name", self.name, 60)
-        check_level("target_level", self.target_level)
-        check_range("foil_count", self.foil_count, 1, 60, "sections")
-        check_range("pace_min_per_foil", self.pace_min_per_foil, 0.1, 6.0, "min")
-        check_range("length_mm", self.length_mm, 5.0, 1500.0, "mm")
         if self.target_level < self.hair.start_level:
             raise LimitError(
                 "target_level",
-                f"at or above the start level {self.hair.start_level:g} (lightening does not darken)",
+                f"at or above start_level {self.hair.start_level:g} (lightening does not darken)",
                 self.target_level,
             )
         taken = sum(s.length_mm for s in (self.root, self.ends) if s)
         if taken > self.length_mm:
-            limit = f"root and ends together at most the hair's length, {self.length_mm:g} mm"
-            raise LimitError("length_mm", limit, taken)
+            limit = f"at least root and ends together, {taken:g} mm"
+            raise LimitError("length_mm", limit, self.length_mm)
 
     @property
     def application_min(self) -> float:

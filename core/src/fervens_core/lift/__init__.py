@@ -35,10 +35,12 @@ from fervens_core.lift.strands import (
     Strand,
     StrandReading,
     Taught,
+    ToldStrand,
     fit_strands,
     head_move,
     strand_readings,
     teach,
+    told,
 )
 
 __all__ = [
@@ -63,6 +65,7 @@ __all__ = [
     "Strand",
     "StrandReading",
     "Taught",
+    "ToldStrand",
     "capacity",
     "dries_from_by",
     "effective_volume",
@@ -81,6 +84,7 @@ __all__ = [
     "strand_readings",
     "teach",
     "time_to_level",
+    "told",
     "volume_for",
     "working_minutes",
     "zone_factors",

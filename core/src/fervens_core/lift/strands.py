@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
-from dataclasses import dataclass
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, fields
+from typing import Annotated
 
 import numpy as np
 
-from fervens_core.base import Floats, LimitError, check_range, check_text, check_volume_strength
+from fervens_core.base import FLAT, Count, Flag, Floats, Key, Level, LimitError, Number, Text, Volume, Within, contract
 from fervens_core.head import Covering, Hair, Lightener, ReadingMode, Zone
 from fervens_core.lift.belief import Belief, LaneKinetics, Reading, learn, prior
 from fervens_core.lift.course import Application, make_course
@@ -22,6 +23,7 @@ MOVED_LEAST = 0.03
 
 
 @dataclass(frozen=True, slots=True)
+@contract
 class StrandReading:
     """A level read on a strand.
 
@@ -29,16 +31,47 @@ class StrandReading:
         minutes: since the product went on, 0 to 180. level: 1 to 10.
     """
 
-    minutes: float
-    level: float
+    minutes: Annotated[Number, Within(0.0, 180.0, "min")]
+    level: Level
     mode: ReadingMode = ReadingMode.WIPED
 
-    def __post_init__(self) -> None:
-        check_range("minutes", self.minutes, 0.0, 180.0, "min")
-        Reading(0, self.minutes, self.level, self.mode)
+
+Percent = Annotated[Number, Within(0.0, 200.0, "%")]
 
 
 @dataclass(frozen=True, slots=True)
+@contract
+class ToldStrand:
+    """One strand of a test, as files and devices tell it: its lightener by key, the plan's own when there is none."""
+
+    key: Annotated[str, Text(40)]
+    hair: Annotated[Hair, FLAT]
+    volume_strength: Volume
+    zone_key: Annotated[str, Text(40, is_optional=True)] = ""
+    lightener_key: Key | None = None
+    covering: Covering = Covering.FOIL
+    has_additive: Flag = False
+    readings: Annotated[tuple[StrandReading, ...], Count(0, READINGS_MAX, "readings")] = ()
+    stretch_before_percent: Percent | None = None
+    stretch_after_percent: Percent | None = None
+
+    def strand(self, lighteners: Mapping[str, Lightener], usual: Lightener | None = None) -> Strand:
+        """The strand with its lightener. Raises LimitError for one that is not known."""
+        own = usual if self.lightener_key is None else lighteners.get(self.lightener_key)
+        if own is None:
+            raise LimitError("lightener_key", f"one of {', '.join(lighteners) or 'none given'}", self.lightener_key)
+        rest = {f.name: getattr(self, f.name) for f in fields(Strand) if f.name != "lightener"}
+        return Strand(lightener=own, **rest)
+
+
+def told(strand: Strand) -> ToldStrand:
+    """A strand as files and devices tell it."""
+    rest = {f.name: getattr(strand, f.name) for f in fields(ToldStrand) if f.name != "lightener_key"}
+    return ToldStrand(lightener_key=strand.lightener.key, **rest)
+
+
+@dataclass(frozen=True, slots=True)
+@contract
 class Strand:
     """One strand of a test.
 
@@ -48,28 +81,16 @@ class Strand:
         stretch_before_percent, stretch_after_percent: how far it stretched wet, 0 to 200 %, None when not measured.
     """
 
-    key: str
+    key: Annotated[str, Text(40)]
     zone_key: str
     hair: Hair
     lightener: Lightener
-    volume_strength: float
+    volume_strength: Volume
     covering: Covering = Covering.FOIL
     has_additive: bool = False
-    readings: tuple[StrandReading, ...] = ()
-    stretch_before_percent: float | None = None
-    stretch_after_percent: float | None = None
-
-    def __post_init__(self) -> None:
-        check_text("key", self.key, 40)
-        check_volume_strength("volume_strength", self.volume_strength)
-        if len(self.readings) > READINGS_MAX:
-            raise LimitError("readings", f"at most {READINGS_MAX}", len(self.readings))
-        for field, value in (
-            ("stretch_before_percent", self.stretch_before_percent),
-            ("stretch_after_percent", self.stretch_after_percent),
-        ):
-            if value is not None:
-                check_range(field, value, 0.0, 200.0, "%")
+    readings: Annotated[tuple[StrandReading, ...], Count(0, READINGS_MAX, "readings")] = ()
+    stretch_before_percent: Percent | None = None
+    stretch_after_percent: Percent | None = None
 
     @property
     def kinetics(self) -> LaneKinetics:

@@ -11,10 +11,10 @@ from fervens_core.planning.bowls import (
     section_mix_g,
 )
 from fervens_core.planning.chairtime import ChairItem, chair_time, total_min
-from fervens_core.planning.mixing import MIX_PER_FOIL_G, Pour, blend
+from fervens_core.planning.mixing import Pour, blend
 from fervens_core.planning.order import Placed, propose_order
 from fervens_core.planning.plan import DeveloperMove, Plan, WavePlan, ZonePlan, make_plan, strand_moves
-from fervens_core.planning.request import FINISH_MAX_MIN, Aim, PlanChoice, PlanRequest
+from fervens_core.planning.request import Aim, PlanChoice, PlanRequest
 from fervens_core.planning.scale import WeighedMix, WeighedPour, simulated_pour, weigh_mix
 from fervens_core.planning.solver import Solver, entries_of, mixing_of
 from fervens_core.planning.verdict import Verdict, make_verdict
@@ -23,8 +23,6 @@ from fervens_core.planning.wave import CHANGEOVER_MIN, PROCESSING_MIN_MIN, Entry
 
 __all__ = [
     "CHANGEOVER_MIN",
-    "FINISH_MAX_MIN",
-    "MIX_PER_FOIL_G",
     "PROCESSING_MIN_MIN",
     "Aim",
     "BowlStyle",

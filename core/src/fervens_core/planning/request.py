@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from dataclasses import dataclass, field
 from enum import StrEnum
+from typing import Annotated
 
-from fervens_core.base import LimitError, check_range
+from fervens_core.base import Count, Flag, Key, LimitError, Number, Volume, Within, contract
 from fervens_core.head import Developer, Elasticity, Lightener, Zone
 from fervens_core.lift import Strand
 from fervens_core.planning.bowls import BowlStyle
@@ -13,6 +14,7 @@ from fervens_core.planning.mixing import MIX_PER_FOIL_G
 from fervens_core.planning.wave import VolumeStep
 
 FINISH_MAX_MIN = 900.0
+FinishMinutes = Annotated[Number, Within(1.0, FINISH_MAX_MIN, "min")]
 
 
 class Aim(StrEnum):
@@ -24,6 +26,7 @@ class Aim(StrEnum):
 
 
 @dataclass(frozen=True, slots=True)
+@contract
 class PlanChoice:
     """What a technician chose for a plan; as it stands, everything is proposed.
 
@@ -35,23 +38,14 @@ class PlanChoice:
         mix_per_foil_g: mixed product for a medium section, 1 to 40 g.
     """
 
-    finish_mins: tuple[float, ...] = ()
-    wave_starts: tuple[str, ...] | None = None
-    volumes: dict[str, float] = field(default_factory=dict)
-    has_additive: bool = False
+    finish_mins: Annotated[tuple[FinishMinutes, ...], Count(0, 60, "lines")] = ()
+    wave_starts: Annotated[tuple[Key, ...], Count(0, 60, "zones")] | None = None
+    volumes: dict[str, Volume] = field(default_factory=dict)
+    has_additive: Flag = False
     aim: Aim = Aim.EVEN
     step: VolumeStep = VolumeStep.WHOLE
     bowl_style: BowlStyle = BowlStyle.FRESH
-    mix_per_foil_g: float = MIX_PER_FOIL_G
-
-    def __post_init__(self) -> None:
-        if len(self.finish_mins) > 60:
-            raise LimitError("finish_mins", "at most 60 lines", len(self.finish_mins))
-        check_range("mix_per_foil_g", self.mix_per_foil_g, 1.0, 40.0, "g")
-        for minutes in self.finish_mins:
-            check_range("finish_mins", minutes, 1.0, FINISH_MAX_MIN, "min")
-        for key, volume in self.volumes.items():
-            check_range(f"volumes.{key}", volume, 0.5, 40.0, "vol")
+    mix_per_foil_g: Annotated[Number, Within(1.0, 40.0, "g")] = MIX_PER_FOIL_G
 
 
 @dataclass(frozen=True, slots=True)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import fields
 from typing import Any
 
 import numpy as np
@@ -9,18 +10,22 @@ from django.utils import timezone
 
 from apps.services.adapters import StrandRow
 from apps.services.consultation import queries as consultation_queries
-from apps.services.consultation.schemas import CautionOut, ServiceOut, StrandOut, StretchOut, ZoneOut
+from apps.services.consultation.schemas import CautionOut, SegmentOut, ServiceOut, StrandOut, StretchOut, ZoneOut
 from apps.services.hexes import _zone_hexes
 from apps.services.loading import Loaded
 from apps.services.wording import conflicts_out, undo_of
 from apps.shelf.adapters import lightener_value
 from fervens_core.chair import curve_points, minute_grid
 from fervens_core.colour import hair_lab, lab_to_hex
-from fervens_core.formats import strand_to_json, zone_to_json
-from fervens_core.head import Stretch, Tone, patch_state
-from fervens_core.lift import HeadMove, fit_strands, head_move, teach
+from fervens_core.head import Segment, Stretch, Tone, Zone, patch_state
+from fervens_core.lift import HeadMove, ToldStrand, fit_strands, head_move, teach, told
 from fervens_core.log import CautionAcknowledged, Step, live_events
 from fervens_core.toning import natural_lab
+
+
+def _fields(value: object, kind: type, *but: str) -> dict[str, Any]:
+    """A contract's fields, to make a wider one of."""
+    return {f.name: getattr(value, f.name) for f in fields(kind) if f.name not in but}
 
 
 def _zones_out(loaded: Loaded) -> list[ZoneOut]:
@@ -31,15 +36,16 @@ def _zones_out(loaded: Loaded) -> list[ZoneOut]:
             lab_to_hex(hair_lab(s.hair.start_level, np.array([s.hair.start_level])))[0] if s else None
             for s in (zone.root, zone.ends)
         ]
-        values = zone_to_json(zone)
         found.append(
             ZoneOut(
-                **values,
+                **_fields(zone, Zone, "root", "ends"),
+                root=SegmentOut(**_fields(zone.root, Segment)) if zone.root else None,
+                ends=SegmentOut(**_fields(zone.ends, Segment)) if zone.ends else None,
                 start_hex=before,
                 target_hex=wanted,
                 root_hex=parts[0],
                 ends_hex=parts[1],
-                touches_scalp=zone.touches_scalp,
+                touches_the_scalp=zone.touches_scalp,
             )
         )
     return found
@@ -74,7 +80,7 @@ def _strands_out(rows: tuple[StrandRow, ...]) -> list[StrandOut]:
         n = minutes.size
         found.append(
             StrandOut(
-                **strand_to_json(strand),
+                **_fields(told(strand), ToldStrand),
                 started_at=row.started_at,
                 ended_at=row.ended_at,
                 curve=list(curve_points(minutes, bands, hexes[:n])),

@@ -8,13 +8,10 @@ from typing import Any
 from apps.services.adapters import FACTS, StrandRow
 from apps.services.consultation.actions import Consultation
 from apps.services.consultation.schemas import ConsultationIn
-from fervens_core.formats import JsonReader, read_strand, read_zone
+from fervens_core.base import LimitError
 from fervens_core.head import Lightener, Stretch, judge_salts
 
 COLUMNS = ("wish", "tone", "wanted_level", "scalp")
-
-
-_CLOCK = {"started_at", "ended_at"}
 
 
 def consultation_of(payload: ConsultationIn, lighteners: Mapping[str, Lightener]) -> Consultation:
@@ -27,14 +24,16 @@ def consultation_of(payload: ConsultationIn, lighteners: Mapping[str, Lightener]
     columns["elasticity"] = (measured.elasticity if measured else payload.elasticity).value
     facts = {k: sent[k] for k in FACTS} | {"salts_signs": sent["salts_signs"], "stretch": sent["stretch"]}
     strands = []
-    for i, (row, plain) in enumerate(zip(payload.strands, sent["strands"], strict=True)):
-        values = {k: v for k, v in plain.items() if k not in _CLOCK}
-        value = read_strand(JsonReader(values, f"strands[{i}]"), lighteners, None)
-        strands.append(StrandRow(value, row.started_at, row.ended_at))
+    for i, sent_strand in enumerate(payload.strands):
+        try:
+            value = sent_strand.strand(lighteners)
+        except LimitError as error:
+            raise LimitError(f"strands[{i}].{error.field}", error.limit, error.value) from None
+        strands.append(StrandRow(value, sent_strand.started_at, sent_strand.ended_at))
     return Consultation(
         columns=columns,
         facts=facts,
         reacts_to_oxidative=payload.reacts_to_oxidative,
-        zones=tuple(read_zone(JsonReader(z, f"zones[{i}]")) for i, z in enumerate(sent["zones"])),
+        zones=tuple(payload.zones),
         strands=tuple(strands),
     )

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import datetime as dt
+from dataclasses import dataclass
 from uuid import UUID
 
 from ninja import Schema
@@ -10,107 +11,56 @@ from pydantic import Field
 
 from apps.common.schemas import In
 from apps.services.schemas import ConflictOut, UndoOut
+from fervens_core.base import contract
 from fervens_core.chair import CurvePoint
-from fervens_core.colour import Undertone
 from fervens_core.head import (
-    USUAL_LENGTH_MM,
-    Breakage,
-    Covering,
-    Density,
-    DyeHue,
     Elasticity,
-    History,
     HomeCare,
     PatchState,
-    Porosity,
-    ReadingMode,
     SaltsSign,
     Scalp,
+    Segment,
     TestResult,
-    Thickness,
     Tone,
+    Zone,
 )
+from fervens_core.lift import ToldStrand
 from fervens_core.log import Step
 from fervens_core.planning import Verdict
 from fervens_core.safety import Caution
 
 
-class HairIn(In):
-    """Hair as read."""
-
-    start_level: float
-    history: History = History.VIRGIN
-    thickness: Thickness = Thickness.MEDIUM
-    porosity: Porosity = Porosity.NORMAL
-    undertone: Undertone | None = None
-    tint_level: float | None = None
-    dye_hue: DyeHue | None = None
-    elasticity: Elasticity = Elasticity.RETURNS
-    breakage: Breakage = Breakage.NONE
-
-
-class SegmentIn(HairIn):
+@dataclass(frozen=True, slots=True, kw_only=True)
+@contract
+class SegmentOut(Segment):
     """Root or ends, read apart."""
 
-    length_mm: float
-    target_level: float | None = None
-    is_left_out: bool = False
 
-
-class ZoneIn(HairIn):
-    """A zone as read."""
-
-    key: str
-    name: str
-    target_level: float
-    foil_count: int
-    pace_min_per_foil: float = 1.2
-    covering: Covering = Covering.FOIL
-    is_delicate: bool = False
-    is_on_scalp: bool | None = None
-    density: Density = Density.MEDIUM
-    length_mm: float = USUAL_LENGTH_MM
-    root: SegmentIn | None = None
-    ends: SegmentIn | None = None
-    keeps_depth: bool = False
-    tone: Tone | None = None
-    areas: list[str] = []
-
-
-class ZoneOut(ZoneIn):
+@dataclass(frozen=True, slots=True, kw_only=True)
+@contract
+class ZoneOut(Zone):
     """A zone with the colours it has and is to have; a segment's stand beside it."""
 
+    root: SegmentOut | None = None
+    ends: SegmentOut | None = None
     start_hex: str
     target_hex: str
     root_hex: str | None
     ends_hex: str | None
-    touches_scalp: bool
+    touches_the_scalp: bool
 
 
-class StrandReadingIn(In):
-    """A level read on a strand, so many minutes in."""
-
-    minutes: float
-    level: float
-    mode: ReadingMode = ReadingMode.WIPED
-
-
-class StrandIn(HairIn):
+@dataclass(frozen=True, slots=True, kw_only=True)
+@contract
+class StrandIn(ToldStrand):
     """A strand of a test, with the times of its clock."""
 
-    key: str
-    zone_key: str = ""
-    lightener_key: str
-    volume_strength: float
-    covering: Covering = Covering.FOIL
-    has_additive: bool = False
-    readings: list[StrandReadingIn] = []
-    stretch_before_percent: float | None = None
-    stretch_after_percent: float | None = None
     started_at: dt.datetime | None = None
     ended_at: dt.datetime | None = None
 
 
+@dataclass(frozen=True, slots=True, kw_only=True)
+@contract
 class StrandOut(StrandIn):
     """A strand with its fitted curve, painted, and what it says."""
 
@@ -161,7 +111,7 @@ class ConsultationIn(In):
     is_clarified: bool = False
     time_min: float | None = None
     booked_min: float | None = None
-    zones: list[ZoneIn] = Field(max_length=60)
+    zones: list[Zone] = Field(max_length=60)
     strands: list[StrandIn] = Field([], max_length=12)
 
 

@@ -25,6 +25,7 @@ from apps.studio.policies import require_lead
 from fervens_core.base import ConflictError, LimitError
 from fervens_core.formats import FileEvent, ServiceFile, read_service_file, strands_from_csv
 from fervens_core.head import Tone
+from fervens_core.lift import told
 from fervens_core.log import Step, live_events
 
 YEARS_MAX = 2
@@ -36,8 +37,10 @@ def service_file(member: Membership, loaded: Loaded) -> ServiceFile:
     events = live_events(loaded.events)
     zero = min([row.starts_at, *(e.occurred_at for e in events)])
     audit(member, "service file taken out", row.pk)
+    own = str(row.lightener_id)
+    others = {s.lightener.key: s.lightener for s in loaded.strand_values if s.lightener.key != own}
     return ServiceFile(
-        client_name=row.client.name,
+        client=row.client.name,
         wish=row.wish,
         tone=Tone(row.tone),
         wanted_level=row.wanted_level,
@@ -46,8 +49,9 @@ def service_file(member: Membership, loaded: Loaded) -> ServiceFile:
         lightener=lightener_value(row.lightener) if row.lightener else None,
         developers=tuple(developers(row.studio_id)),
         toners=tuple(toners(row.studio_id)),
-        choice=choice_value(row, [z.key for z in loaded.zones]),
-        strands=loaded.strand_values,
+        plan=choice_value(row, [z.key for z in loaded.zones]),
+        strands=tuple(told(s) for s in loaded.strand_values),
+        strand_lighteners=tuple(others.values()),
         toner_idea=row.toner_idea or None,
         events=tuple(
             FileEvent(

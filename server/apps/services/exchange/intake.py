@@ -17,7 +17,8 @@ from apps.services.summary import summarise
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
 from apps.studio.models import Studio
-from fervens_core.formats import ServiceFile, choice_to_json, findings_to_json
+from fervens_core.base import plain
+from fervens_core.formats import ServiceFile
 from fervens_core.log import Event, EventData, TonerApplied, check_addition, data_to_json, fold, version_of
 
 
@@ -28,7 +29,7 @@ def _client(studio: Studio, file: ServiceFile, now: dt.datetime) -> Client:
         placed = now - dt.timedelta(hours=findings.patch_test_age_h)
     return Client.objects.create(
         studio=studio,
-        name=file.client_name,
+        name=file.client,
         birth_date=dt.date(now.year - findings.age_years - 1, 7, 1) if findings.age_years is not None else None,
         reacts_to_oxidative=findings.reacts_to_oxidative,
         patch_test_placed_at=placed,
@@ -74,13 +75,13 @@ def take_in(
         scalp=findings.scalp.value,
         elasticity=findings.elasticity.value,
         salts_test=findings.salts_test.value,
-        facts={k: v for k, v in findings_to_json(findings).items() if k in FACTS},
+        facts={k: v for k, v in plain(findings).items() if k in FACTS},
         strands=[
             strand_data(StrandRow(replace(s, lightener=lightener_value(lighteners[s.lightener.key])), None, None))
-            for s in file.strands
+            for s in file.tested
         ],
         lightener=lighteners[file.lightener.key] if file.lightener else None,
-        choice=choice_to_json(file.choice),
+        choice=plain(file.plan),
         toner_idea=shade_keys.get(file.toner_idea or "", ""),
     )
     service.zones.bulk_create([zone_row(service, z, i) for i, z in enumerate(file.zones)])

@@ -24,8 +24,7 @@ from apps.shelf.queries import developers
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.base import ConflictError, LimitError
-from fervens_core.formats import choice_to_json
+from fervens_core.base import ConflictError, LimitError, plain
 from fervens_core.log import PlanTaken, Step
 from fervens_core.planning import Plan, PlanChoice, PlanRequest, make_plan
 
@@ -73,7 +72,7 @@ def write_plan(
     plan = make_plan(request)
     row = loaded.row
     row.lightener_id = choices.lightener_key
-    row.choice = choice_to_json(choices.choice)
+    row.choice = plain(choices.choice)
     row.toner_idea = choices.toner_key
     check_toner_idea(loaded, must_be_there=True)
     row.revision += 1

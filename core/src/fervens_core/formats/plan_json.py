@@ -1,46 +1,10 @@
-"""Writing the open service file, and a plan as plain values. docs/format/service-file.md."""
+"""A plan as plain values, for other programs. docs/format/service-file.md."""
 
 from __future__ import annotations
 
 from typing import Any
 
-from fervens_core.base import plain
-from fervens_core.formats.head_file import choice_to_json, findings_to_json, strand_to_json, zone_to_json
-from fervens_core.formats.service_file import FORMAT, VERSION, ServiceFile
-from fervens_core.log import data_to_json, version_of
 from fervens_core.planning import Plan, PlannedBowl, ZonePlan
-
-
-def write_service_file(file: ServiceFile) -> dict[str, Any]:
-    """A service as plain JSON values; `read_service_file` gives the same service back."""
-    own = file.lightener.key if file.lightener else None
-    others = {s.lightener.key: s.lightener for s in file.strands if s.lightener.key != own}
-    return {
-        "format": FORMAT,
-        "version": VERSION,
-        "client": file.client_name,
-        "wish": file.wish,
-        "tone": file.tone.value,
-        "wanted_level": file.wanted_level,
-        "findings": findings_to_json(file.findings),
-        "zones": [zone_to_json(z) for z in file.zones],
-        "strands": [strand_to_json(s) for s in file.strands],
-        "lightener": plain(file.lightener),
-        "strand_lighteners": plain(list(others.values())),
-        "developers": plain(file.developers),
-        "toners": plain(file.toners),
-        "plan": choice_to_json(file.choice) | {"toner_idea": file.toner_idea},
-        "events": [
-            {
-                "at_min": e.at_min,
-                "by": e.by,
-                "kind": (kind := type(e.data).__name__),
-                "version": version_of(kind),
-                "data": data_to_json(e.data),
-            }
-            for e in file.events
-        ],
-    }
 
 
 def _finite(value: float) -> float | None:
