@@ -79,7 +79,7 @@ class Hub:
             self._listeners.discard(listener)
             if not self._listeners and self._task:
                 self._task.cancel()
-                self._task = None
+                self._task, self.is_live = None, False  # whoever comes next is told once the line stands again
 
     def _tell_all(self, notice: dict[str, Any]) -> None:
         for listener in self._listeners:
