@@ -82,6 +82,11 @@ class Cluster:
         )
         return status.returncode == 0
 
+    def find_port(self) -> int:
+        """The port of the server that runs on this folder."""
+        self.port = int((self.folder / "postmaster.pid").read_text().split("\n")[3])
+        return self.port
+
     def start(self, port: int = 0) -> None:
         """Start the server on a loopback port, a free one if none is given, and make the database.
 

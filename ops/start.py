@@ -51,7 +51,8 @@ def _is_loopback(host: str) -> bool:
         return host == "localhost"
 
 
-def _check_port(host: str, port: int) -> None:
+def check_port(host: str, port: int) -> None:
+    """Raise SetupError when a port is taken."""
     with socket.socket() as probe:
         probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
         try:
@@ -62,7 +63,8 @@ def _check_port(host: str, port: int) -> None:
             ) from None
 
 
-def _secret_key() -> str:
+def secret_key() -> str:
+    """The key of this checkout's own sessions, made once."""
     path = LOCAL / "secret-key"
     if not path.exists():
         path.touch(mode=0o600)
@@ -115,7 +117,7 @@ def _serve(command: list[str], env: dict[str, str], cluster: Cluster | None, add
 def start() -> None:
     """Everything from an empty machine to a served page."""
     args = _arguments()
-    _check_port(args.host, args.port)
+    check_port(args.host, args.port)
     LOCAL.mkdir(exist_ok=True)
     print("Fervens")
     own_url = os.environ.get("DATABASE_URL")
@@ -133,7 +135,7 @@ def start() -> None:
             cluster.start()
     reader = None
     try:
-        secret = os.environ.get("FERVENS_SECRET_KEY") or _secret_key()
+        secret = os.environ.get("FERVENS_SECRET_KEY") or secret_key()
         env = python_env(DATABASE_URL=own_url or (cluster.url if cluster else ""), FERVENS_SECRET_KEY=secret)
         # the demo has a simulated reader; elsewhere one is started only when it is asked for by that name
         asked = os.environ.get("FERVENS_READER", SIMULATED_READER if cluster else "")

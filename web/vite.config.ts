@@ -3,8 +3,11 @@ import vue from '@vitejs/plugin-vue'
 import { VitePWA } from 'vite-plugin-pwa'
 import { defineConfig } from 'vitest/config'
 
-export default defineConfig({
-  base: '/static/',
+/** Where Django stands while the page is served by Vite: bin/dev tells. */
+const behind = { target: process.env.FERVENS_BEHIND ?? 'http://127.0.0.1:8733', changeOrigin: false }
+
+export default defineConfig(({ command }) => ({
+  base: command === 'build' ? '/static/' : '/',
   plugins: [
     vue(),
     tailwindcss(),
@@ -29,6 +32,6 @@ export default defineConfig({
     }),
   ],
   build: { target: 'es2022', assetsInlineLimit: 0 },
-  server: { proxy: { '/api': 'http://127.0.0.1:8733' } },
+  server: { proxy: { '/api': behind, '/admin': behind, '/static/admin': behind } },
   test: { environment: 'jsdom', include: ['src/**/*.test.ts'] },
-})
+}))

@@ -1,10 +1,12 @@
-"""`bin/fervens curve | neutralise | plan | reader`: one line for bad input, exit code 2."""
+"""The core from the command line, `bin/fervens`: one line for bad input, exit code 2."""
 
 from __future__ import annotations
 
 import argparse
 import json
 import sys
+from collections.abc import Callable, Iterable
+from dataclasses import asdict
 from pathlib import Path
 from typing import Any, NoReturn
 
@@ -13,7 +15,15 @@ import numpy as np
 from fervens_cli.reader import serve
 from fervens_core.base import CoreError, LimitError, check_level, check_range, check_volume_strength
 from fervens_core.colour import hair_lab, lab_to_hex, undertone
-from fervens_core.formats import plan_to_json, read_service_file
+from fervens_core.formats import (
+    BANDS_MAX,
+    ServiceFile,
+    advise_answer,
+    learn_answer,
+    plan_to_json,
+    read_service_file,
+    tone_answer,
+)
 from fervens_core.lift import level_at
 from fervens_core.planning import make_plan
 from fervens_core.toning import rank_neutralisers
@@ -63,7 +73,11 @@ def _neutralise(args: argparse.Namespace) -> dict[str, Any]:
     }
 
 
-def _plan(args: argparse.Namespace) -> dict[str, Any]:
+def _file(args: argparse.Namespace) -> ServiceFile:
+    """The service file an argument names, or the one a line of `batch` holds."""
+    document = getattr(args, "document", None)
+    if document is not None:
+        return read_service_file(document)
     path = Path(args.file)
     try:
         if path.stat().st_size > MAX_FILE_BYTES:
@@ -74,10 +88,92 @@ def _plan(args: argparse.Namespace) -> dict[str, Any]:
     except UnicodeDecodeError:
         raise LimitError("FILE", "UTF-8 text", args.file) from None
     try:
-        document = json.loads(text)
+        return read_service_file(json.loads(text))
     except (json.JSONDecodeError, RecursionError) as error:
         raise LimitError("FILE", f"JSON ({error})", args.file) from None
-    return plan_to_json(make_plan(read_service_file(document).plan_request()))
+
+
+def _plan(args: argparse.Namespace) -> dict[str, Any]:
+    return plan_to_json(make_plan(_file(args).plan_request()))
+
+
+def _tone(args: argparse.Namespace) -> dict[str, Any]:
+    return asdict(tone_answer(_file(args)))
+
+
+def _advise(args: argparse.Namespace) -> dict[str, Any]:
+    return asdict(advise_answer(_file(args), None if args.at is None else _number("--at", str(args.at))))
+
+
+def _learn(args: argparse.Namespace) -> dict[str, Any]:
+    given = args.minutes if isinstance(args.minutes, str) else ",".join(str(m) for m in args.minutes or [])
+    minutes = tuple(_number("--minutes", m.strip()) for m in given.split(",") if m.strip())
+    if len(minutes) > BANDS_MAX:
+        raise LimitError("--minutes", f"at most {BANDS_MAX} values", len(minutes))
+    return asdict(learn_answer(_file(args), minutes))
+
+
+RUNS: dict[str, Callable[[argparse.Namespace], dict[str, Any]]] = {
+    "curve": _curve,
+    "neutralise": _neutralise,
+    "plan": _plan,
+    "tone": _tone,
+    "advise": _advise,
+    "learn": _learn,
+}
+_ASKED: dict[str, dict[str, Any]] = {
+    "curve": {"from": None, "volume": None, "minutes": "0,10,20,30,40,50"},
+    "neutralise": {"from": None, "level": None},
+    "plan": {"file": None},
+    "tone": {"file": None},
+    "advise": {"file": None, "at": ""},
+    "learn": {"file": None, "minutes": ""},
+}
+"""What a line of `batch` may hold beside `do`; None has to be given."""
+
+
+def _answer(line: str) -> dict[str, Any]:
+    """The answer to one line of `batch`. Raises CoreError."""
+    try:
+        asked = json.loads(line)
+    except (json.JSONDecodeError, RecursionError) as error:
+        raise LimitError("line", f"JSON ({error})", line[:60]) from None
+    if not isinstance(asked, dict) or asked.get("do") not in _ASKED:
+        raise LimitError("do", f"one of {', '.join(_ASKED)}", asked.get("do") if isinstance(asked, dict) else line[:60])
+    known = _ASKED[asked["do"]]
+    for name in asked:
+        if name not in (*known, "do", "id"):
+            raise LimitError(str(name), f"one of {', '.join([*known, 'do', 'id'])}", name)
+    for name, usual in known.items():
+        if usual is None and name not in asked:
+            raise LimitError(name, f"given for {asked['do']}", None)
+    values = {k: v for k, v in (known | asked).items() if k not in ("do", "id", "file", "from")}
+    values |= {"document": asked.get("file"), "start": str(asked.get("from", ""))}
+    if asked["do"] == "curve" and isinstance(values["minutes"], list):
+        values["minutes"] = ",".join(str(m) for m in values["minutes"])
+    if values.get("at") == "":
+        values["at"] = None
+    for name in ("volume", "level"):
+        if name in values:
+            values[name] = str(values[name])
+    return RUNS[asked["do"]](argparse.Namespace(**values))
+
+
+def _batch(lines: Iterable[str]) -> int:
+    """Answer JSON lines one by one, each by a line; a bad one gets an error and the next goes on."""
+    for line in lines:
+        if not line.strip():
+            continue
+        try:
+            given = json.loads(line).get("id")
+        except (ValueError, RecursionError, AttributeError):
+            given = None
+        try:
+            answer: dict[str, Any] = {"answer": _answer(line)}
+        except CoreError as error:
+            answer = {"error": {"code": error.code, "detail": error.message}}
+        print(json.dumps(answer | ({} if given is None else {"id": given})), flush=True)
+    return 0
 
 
 def _reader(args: argparse.Namespace) -> int:
@@ -119,8 +215,45 @@ def _print_plan(result: dict[str, Any]) -> None:
         print(f"  {x['name']}: left out. {x['reason']}")
     print("Mixing list:")
     for b in result["bowls"]:
-        pours = " + ".join(f"{p['mass_g']:g} g of {p['volume_strength']:g} vol" for p in b["developer"])
-        print(f"  {b['mix_min']:5.0f} min  {b['lightener_g']:g} g lightener, {pours}  for {', '.join(b['for'])}")
+        pours = " + ".join(f"{p['mass_g']:g} g of {p['volume_strength']:g} vol" for p in b["developers"])
+        print(f"  {b['at_min']:5.0f} min  {b['lightener_g']:g} g lightener, {pours}  for {', '.join(b['lane_names'])}")
+
+
+def _print_tone(result: dict[str, Any]) -> None:
+    if result["blocked"]:
+        print(result["blocked"])
+    for b in result["bowls"]:
+        shades = " + ".join(f"{s['share']:.0%} {s['key']}" for s in b["shades"])
+        volume = b["developer_volume"]
+        mixed = "neat" if volume is None else f"{b['developer_g']:g} g of {volume:g} vol"
+        print(f"Bowl {b['number']}: {b['shade_g']:g} g {shades}, {mixed}")
+    for p in result["parts"]:
+        if p["bowl"] is not None:
+            times = f"on {p['on_min']:.0f}, off {p['off_min']:.0f} min"
+            print(f"  {p['key']}: bowl {p['bowl']}, {times}, {p['difference']:.1f} from the wish")
+
+
+def _print_advise(result: dict[str, Any]) -> None:
+    for a in result["acts"]:
+        print(f"{a['due_min']:7.1f} min  {a['title']}" + (f" ({a['detail']})" if a["detail"] else ""))
+
+
+def _print_learn(result: dict[str, Any]) -> None:
+    for x in result["lanes"]:
+        early, late = ("never" if v is None else f"{v:.0f}" for v in (x["early_min"], x["late_min"]))
+        print(f"{x['key']}: {x['extent']:.2f} as far, {x['rate']:.2f} as fast, ready {early} to {late} min")
+        for b in x["bands"]:
+            print(f"    {b['minute']:5g} min  {b['low']:.1f}  {b['likely']:.1f}  {b['high']:.1f}")
+
+
+SHOWS: dict[str, Callable[[dict[str, Any]], None]] = {
+    "curve": _print_curve,
+    "neutralise": _print_neutralise,
+    "plan": _print_plan,
+    "tone": _print_tone,
+    "advise": _print_advise,
+    "learn": _print_learn,
+}
 
 
 def _parser() -> argparse.ArgumentParser:
@@ -135,9 +268,17 @@ def _parser() -> argparse.ArgumentParser:
     neutralise.add_argument("--level", required=True, metavar="LEVEL")
     plan = commands.add_parser("plan", help="the plan of a service file")
     plan.add_argument("file", metavar="FILE")
+    tone = commands.add_parser("tone", help="the toner of a service file's results")
+    advise = commands.add_parser("advise", help="what the chair advises at a minute of a service file")
+    advise.add_argument("--at", default=None, metavar="MIN")
+    learn = commands.add_parser("learn", help="what a service file's readings and strands taught")
+    learn.add_argument("--minutes", default="", metavar="0,10,...")
+    for command in (tone, advise, learn):
+        command.add_argument("file", metavar="FILE")
+    commands.add_parser("batch", help="JSON requests on standard input, a line each, answered by a line each")
     reader = commands.add_parser("reader", help="a simulated colour reader on loopback")
     reader.add_argument("--port", default="0", metavar="PORT")
-    for command in (curve, neutralise, plan):
+    for command in (curve, neutralise, plan, tone, advise, learn):
         command.add_argument("--json", action="store_true", help="print JSON")
     return parser
 
@@ -147,20 +288,17 @@ def main(arguments: list[str] | None = None) -> int:
     args = _parser().parse_args(arguments)
     if args.command == "reader":
         return _reader(args)
-    run, show = {
-        "curve": (_curve, _print_curve),
-        "neutralise": (_neutralise, _print_neutralise),
-        "plan": (_plan, _print_plan),
-    }[args.command]
+    if args.command == "batch":
+        return _batch(sys.stdin)
     try:
-        result = run(args)
+        result = RUNS[args.command](args)
     except CoreError as error:
         print(f"fervens {args.command}: {error.message}", file=sys.stderr)
         return 2
     if args.json:
         print(json.dumps(result, indent=2))
     else:
-        show(result)
+        SHOWS[args.command](result)
     return 0
 
 

@@ -246,3 +246,67 @@ def test_missing_arguments_exit_with_2(capsys):
         main(["curve", "--volume", "20"])
     assert caught.value.code == 2
     assert capsys.readouterr().err.count("\n") == 1
+
+
+DEMO_SERVICES = Path(__file__).parents[2] / "demo" / "services"
+
+
+def test_tone_advise_and_learn_answer_from_a_file(capsys):
+    code, out, _ = run(capsys, "tone", str(DEMO_SERVICES / "sanna-three-bands.json"), "--json")
+    tone = json.loads(out)
+    assert code == 0
+    assert {p["bowl"] for p in tone["parts"]} == {b["number"] for b in tone["bowls"]}
+    assert sorted(k for r in tone["rinses"] for k in r["parts"]) == sorted(p["key"] for p in tone["parts"])
+    assert all(p["off_min"] <= tone["minutes"] + 1e-6 for p in tone["parts"])
+    ilse = str(DEMO_SERVICES / "ilse-mid-lift.json")
+    code, out, _ = run(capsys, "advise", ilse, "--at", "45", "--json")
+    advice = json.loads(out)
+    assert (code, advice["at_min"]) == (0, 45.0)
+    assert advice["acts"][0]["code"] in ("read", "rinse", "mix", "start", "finish")
+    code, out, _ = run(capsys, "learn", ilse, "--minutes", "10,30", "--json")
+    lanes = json.loads(out)["lanes"]
+    assert code == 0
+    for lane in lanes:
+        assert [b["minute"] for b in lane["bands"]] == [10.0, 30.0]
+        assert all(b["low"] <= b["likely"] <= b["high"] for b in lane["bands"])
+    assert any(abs(lane["rate"] - 1.0) > 0.01 for lane in lanes)
+
+
+@pytest.mark.parametrize(
+    ("arguments", "words"),
+    [
+        (("advise", "wren-level-3-to-9.json"), "No plan has been taken"),
+        (("tone", "ilse-mid-lift.json"), "still have lightener on"),
+        (("advise", "ilse-mid-lift.json", "--at", "-3"), "at: must be a number from 0 to 6000 min, got -3"),
+        (("learn", "ilse-mid-lift.json", "--minutes", "500"), "minutes: must be a number from 0 to 240 min, got 500"),
+    ],
+)
+def test_what_a_file_cannot_answer_is_said_in_a_line(capsys, arguments, words):
+    command, name, *more = arguments
+    code, _, err = run(capsys, command, str(DEMO_SERVICES / name), *more)
+    assert (code, err.count("\n")) == (2, 1)
+    assert words in err
+
+
+def test_a_batch_answers_line_by_line_and_goes_on_after_a_bad_one(capsys, monkeypatch):
+    wren = json.loads((DEMO_SERVICES / "wren-level-3-to-9.json").read_text())
+    asked = [
+        {"do": "plan", "file": wren, "id": 1},
+        {"do": "curve", "from": 3, "volume": 20, "minutes": [10, 20], "id": "c"},
+        {"do": "plan", "id": 3},
+        {"do": "plan", "file": wren, "finish": 40},
+        {"do": "fly"},
+    ]
+    lines = [*(json.dumps(a) for a in asked), "{not json", ""]
+    monkeypatch.setattr("sys.stdin", iter(f"{x}\n" for x in lines))
+    code, out, _ = run(capsys, "batch")
+    answers = [json.loads(x) for x in out.splitlines()]
+    assert code == 0
+    assert [a.get("id") for a in answers] == [1, "c", 3, None, None, None]
+    assert answers[0]["answer"] == plan_to_json(make_plan(read_service_file(wren).plan_request()))
+    assert len(answers[1]["answer"]["points"]) == 2
+    told = [a["error"]["detail"] for a in answers[2:]]
+    assert told[0].startswith("file: must be given for plan")
+    assert told[1].startswith("finish: must be one of")
+    assert told[2].startswith("do: must be one of")
+    assert told[3].startswith("line: must be JSON")

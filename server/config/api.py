@@ -39,7 +39,9 @@ log = logging.getLogger("fervens")
 class Api(NinjaAPI):
     """The API; a complaint about a body keeps the core's own error, with its field, limit and value."""
 
-    def validation_error_from_error_contexts(self, error_contexts: list[ValidationErrorContext[Any]]) -> ValidationError:
+    def validation_error_from_error_contexts(
+        self, error_contexts: list[ValidationErrorContext[Any]]
+    ) -> ValidationError:
         """All complaints, the core's own errors among them as they are."""
         found = super().validation_error_from_error_contexts(error_contexts)
         raised = [e for c in error_contexts for e in c.pydantic_validation_error.errors(include_url=False)]

@@ -5,7 +5,7 @@ from __future__ import annotations
 from django.contrib.auth import authenticate, login, logout
 from django.http import HttpRequest, HttpResponse
 from django.utils import timezone
-from django.views.decorators.csrf import csrf_protect
+from django.views.decorators.csrf import csrf_protect, ensure_csrf_cookie
 from ninja import Router, Schema
 from ninja.decorators import decorate_view
 
@@ -53,6 +53,7 @@ def _member(user_id: int | None) -> Membership | None:
 
 
 @router.get("/session", auth=None, response=SessionOut)
+@decorate_view(ensure_csrf_cookie)
 def read_session(request: HttpRequest) -> SessionOut:
     """Who is signed in."""
     return _session(_member(request.user.pk))

@@ -70,6 +70,7 @@ class ToneProposal:
     formula_name: str
     minutes: float
     hex: str
+    lab: tuple[float, ...]
     delta_e: float
     depth_lost_levels: float
     is_too_dark: bool
@@ -105,6 +106,7 @@ class ToneLane:
     rest: str
     grab: str
     now_hex: str
+    now_lab: tuple[float, ...]
     wanted_hex: str
     proposal: ToneProposal | None
     toner: TonerClock | None
@@ -243,6 +245,7 @@ def _proposal(tone_part: TonePart, bowls: Sequence[ToneBowl], times: ToneTimes, 
         formula_name=formula.name,
         minutes=found.minutes,
         hex=lab_hex(found.lab),
+        lab=found.lab,
         delta_e=found.delta_e,
         depth_lost_levels=found.depth_lost_l / LEVEL_L,
         is_too_dark=found.is_too_dark,
@@ -293,6 +296,7 @@ def _lane(tone_part: TonePart, **more: object) -> ToneLane:
         rest=result.rest.value if result.rest and read.lane.grab is None else "",
         grab=read.lane.grab.value if read.lane.grab else "",
         now_hex=lab_hex(result.lab),
+        now_lab=tuple(result.lab.tolist()),
         wanted_hex=tone_part.wanted_hex,
         **more,  # type: ignore[arg-type]
     )

@@ -1,5 +1,6 @@
 """Files and lines of other programs: the service file, CSV, CGATS, the colour reader."""
 
+from fervens_core.formats.answers import BANDS_MAX, advise_answer, learn_answer, tone_answer
 from fervens_core.formats.cgats import ColourSample, samples_from_cgats, samples_to_cgats
 from fervens_core.formats.client_csv import ClientLine, ClientTable, clients_from_csv, clients_to_csv
 from fervens_core.formats.colour_reader import (
@@ -26,6 +27,7 @@ from fervens_core.formats.service_file import (
 from fervens_core.formats.strand_csv import strands_from_csv, strands_to_csv
 
 __all__ = [
+    "BANDS_MAX",
     "FORMAT",
     "LINE_MAX",
     "PROTOCOL",
@@ -39,9 +41,11 @@ __all__ = [
     "ReadingLine",
     "ServiceFile",
     "SimulatedReader",
+    "advise_answer",
     "clients_from_csv",
     "clients_to_csv",
     "lab_to_line",
+    "learn_answer",
     "level_of_lab",
     "line_to_lab",
     "plan_to_json",
@@ -52,5 +56,6 @@ __all__ = [
     "service_file_schema",
     "strands_from_csv",
     "strands_to_csv",
+    "tone_answer",
     "write_service_file",
 ]

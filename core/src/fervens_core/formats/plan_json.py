@@ -33,10 +33,10 @@ def _lane_to_json(z: ZonePlan) -> dict[str, Any]:
 def _bowl_to_json(b: PlannedBowl) -> dict[str, Any]:
     return {
         "number": b.number,
-        "mix_min": round(b.mix_min, 3),
+        "at_min": round(b.mix_min, 3),
         "volume_strength": round(b.volume_strength, 3),
         "lightener_g": round(b.product_g, 1),
-        "developer": [
+        "developers": [
             {
                 "name": p.developer.name,
                 "volume_strength": p.developer.volume_strength,
@@ -44,7 +44,8 @@ def _bowl_to_json(b: PlannedBowl) -> dict[str, Any]:
             }
             for p in b.pours
         ],
-        "for": [f.lane_name for f in b.fills],
+        "lanes": [f.lane_key for f in b.fills],
+        "lane_names": [f.lane_name for f in b.fills],
         "oldest_min": round(b.oldest_min, 1),
         "waste_g": round(b.waste_g, 1),
     }
