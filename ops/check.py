@@ -59,6 +59,10 @@ def _schema_drift(env: dict[str, str], node: dict[str, str]) -> None:
             ["npx", "--no-install", "openapi-typescript", str(fresh), "-o", str(fresh_types)],
             cwd=WEB, env=node, check=True, capture_output=True,
         )  # fmt: skip
+        subprocess.run([str(PYTHON), "ops/file_schema.py", folder], cwd=ROOT, env=env, check=True)
+        for name in ("service-file.schema.json", "answers.schema.json"):
+            if (Path(folder) / name).read_text() != (ROOT / "docs" / "format" / name).read_text():
+                raise SetupError(f"{name} has drifted: run bin/schema and commit what it writes.")
         if fresh.read_text().strip() != kept.read_text().strip() or fresh_types.read_text() != typed.read_text():
             raise SetupError("The API schema has drifted: run bin/schema and commit what it writes.")
     with _printing:

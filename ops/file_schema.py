@@ -1,13 +1,21 @@
-"""Writes the service file's JSON Schema, as the core's contract has it: file_schema.py PATH"""
+"""Writes the JSON Schemas of the service file and of the answers, as the core has them: file_schema.py FOLDER"""
 
 from __future__ import annotations
 
 import json
 import sys
+from collections.abc import Mapping
 from pathlib import Path
+from typing import Any
 
-from fervens_core.formats import service_file_schema
+from fervens_core.formats import answers_schema, service_file_schema
+
+
+def _write(path: Path, schema: Mapping[str, Any]) -> None:
+    path.write_text(f"{json.dumps(schema, indent=1, ensure_ascii=False)}\n", encoding="utf-8")
+
 
 if __name__ == "__main__":
-    text = json.dumps(service_file_schema(), indent=1, ensure_ascii=False)
-    Path(sys.argv[1]).write_text(f"{text}\n", encoding="utf-8")
+    folder = Path(sys.argv[1])
+    _write(folder / "service-file.schema.json", service_file_schema())
+    _write(folder / "answers.schema.json", answers_schema())

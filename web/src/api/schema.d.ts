@@ -5352,6 +5352,8 @@ export interface components {
             grab: string;
             /** Now Hex */
             now_hex: string;
+            /** Now Lab */
+            now_lab: number[];
             /** Wanted Hex */
             wanted_hex: string;
             proposal: components["schemas"]["ToneProposal"] | null;
@@ -5428,6 +5430,8 @@ export interface components {
             minutes: number;
             /** Hex */
             hex: string;
+            /** Lab */
+            lab: number[];
             /** Delta E */
             delta_e: number;
             /** Depth Lost Levels */

@@ -39,7 +39,6 @@ from fervens_core.safety import toner_block
 from fervens_core.toning import Formula, Result, ToneTimes, ToningPlan, Wish, explain, toned_lab
 
 USUAL_BOWLS = 3
-NO_HEAT = "No cap and no heat on a toner: it makes a stain that later refuses to lift."
 
 
 @dataclass(frozen=True, slots=True)

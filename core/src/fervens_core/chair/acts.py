@@ -39,7 +39,7 @@ class LaneView:
 
     Args:
         should_look: the level and undertone it should have now, in words.
-        bowl_age_min: age of its newest bowl, or None. is_refresh: what is being applied is a refresh.
+        bowl_at: when the bowl it takes from was mixed. is_refresh: what is being applied is a refresh.
     """
 
     key: str

@@ -1,6 +1,6 @@
 """Files and lines of other programs: the service file, CSV, CGATS, the colour reader."""
 
-from fervens_core.formats.answers import BANDS_MAX, advise_answer, learn_answer, tone_answer
+from fervens_core.formats.answers import BANDS_MAX, advise_answer, answers_schema, learn_answer, tone_answer
 from fervens_core.formats.cgats import ColourSample, samples_from_cgats, samples_to_cgats
 from fervens_core.formats.client_csv import ClientLine, ClientTable, clients_from_csv, clients_to_csv
 from fervens_core.formats.colour_reader import (
@@ -42,6 +42,7 @@ __all__ = [
     "ServiceFile",
     "SimulatedReader",
     "advise_answer",
+    "answers_schema",
     "clients_from_csv",
     "clients_to_csv",
     "lab_to_line",

@@ -6,12 +6,14 @@ docs/format/answers.md; each answer's JSON Schema is made from its class here.
 from __future__ import annotations
 
 import math
+from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from datetime import UTC, datetime, timedelta
+from typing import Any
 
 import numpy as np
 
-from fervens_core.base import ConflictError, check_range
+from fervens_core.base import ConflictError, check_range, json_schema
 from fervens_core.basin import ToneBowl, ToneLane, lanes_today, read_zones, tone_step
 from fervens_core.chair import Chair, after, head_belief, lane_times, make_board, minutes_between
 from fervens_core.colour import delta_e_2000
@@ -266,3 +268,14 @@ def tone_answer(file: ServiceFile) -> ToneAnswer:
     moments = sorted({p.off_min for p in parts if p.off_min is not None})
     rinses = tuple(AnsweredRinse(m, tuple(p.key for p in parts if p.off_min == m)) for m in moments)
     return ToneAnswer(tuple(_bowl(b) for b in step.bowls), parts, rinses, round(step.finish_min, 2), step.blocked)
+
+
+def answers_schema() -> Mapping[str, Any]:
+    """JSON Schema (2020-12) of the answers, by name."""
+    kinds = (("tone", ToneAnswer), ("advise", AdviceAnswer), ("learn", LearnAnswer))
+    found: dict[str, Any] = {"$schema": "https://json-schema.org/draft/2020-12/schema", "$defs": {}}
+    for name, kind in kinds:
+        own = dict(json_schema(kind, "serialization"))
+        found["$defs"] |= own.pop("$defs", {})
+        found["$defs"][name] = own
+    return found
