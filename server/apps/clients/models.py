@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import uuid
+from typing import Any, ClassVar
 
 from django.contrib.postgres.indexes import GinIndex, OpClass
 from django.db import models
@@ -13,6 +14,17 @@ from apps.studio.models import Studio
 
 class Client(models.Model):
     """A client of one studio, with the health facts that change the work."""
+
+    PERSONAL: ClassVar[dict[str, Any]] = {
+        "name": "Erased client",
+        "birth_date": None,
+        "notes": "",
+        "reacts_to_oxidative": None,
+        "patch_test_placed_at": None,
+        "patch_test_result": "not_done",
+    }
+    """What tells of the client, and what it becomes when they are erased."""
+    IMPERSONAL: ClassVar[set[str]] = set()
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="clients")

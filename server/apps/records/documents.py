@@ -10,7 +10,7 @@ from apps.records.paper import Sheet, Swatches
 from apps.records.record import RecordOut
 from apps.services.models import Service
 from apps.services.visits.actions import propose_next, summary_of
-from fervens_core.base import CoreError
+from fervens_core.base import ON_TARGET_LEVELS, CoreError
 from fervens_core.followup import handout, reminder_text
 
 CAUTION = (
@@ -146,7 +146,7 @@ def take_home(row: Service, studio_name: str, paper: str) -> bytes:
     parts = handout(
         [(x["name"], x["before"], x["level"]) for x in lanes if x["level"] is not None],
         tones=[toned.get(t["wanted"], f"a {t['wanted']} tone") for t in summary["toners"] if t["wanted"]],
-        is_short=any(x["level"] is not None and x["target"] - x["level"] > 0.5 for x in lanes),
+        is_short=any(x["level"] is not None and x["target"] - x["level"] > ON_TARGET_LEVELS for x in lanes),
         reminder=reminder_text(visit.on, is_toned=bool(summary["toners"]), since=visit.remind_on) if visit else None,
     )
     sheet = Sheet("For you to take home", paper)

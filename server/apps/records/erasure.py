@@ -10,14 +10,17 @@ from django.utils import timezone
 
 from apps.clients.models import Client
 from apps.clients.queries import of_studio
-from apps.services.models import Addendum, Photo, Service, ServiceEvent
+from apps.services.models import Addendum, Photo, PlanVersion, Service, ServiceEvent
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.base import LimitError
+from fervens_core.base import LimitError, personal_fields
+from fervens_core.log import KINDS
 
-ERASED = "Erased client"
-NOT_DONE = "not_done"
+
+def _blank(row: Client | Service) -> None:
+    for field, value in row.PERSONAL.items():
+        setattr(row, field, value.copy() if isinstance(value, dict | list) else value)
 
 
 @transaction.atomic
@@ -33,21 +36,21 @@ def erase_client(member: Membership, client_id: UUID, *, typed_name: str) -> Cli
     require_lead(member, "erase a client")
     if typed_name.strip() != row.name:
         raise LimitError("typed_name", f"the client's name, {row.name}", typed_name[:80])
-    row.name, row.notes, row.birth_date = ERASED, "", None
-    row.reacts_to_oxidative, row.patch_test_placed_at, row.patch_test_result = None, None, NOT_DONE
+    _blank(row)
     row.erased_at = timezone.now()
     row.save()
     services = Service.objects.filter(client=row)
     Photo.objects.filter(service__in=services).delete()
-    Addendum.objects.filter(service__in=services).update(text="Erased on request.")
-    for event in ServiceEvent.objects.filter(service__in=services, kind="ServiceClosed"):
-        event.data = event.data | {"worked": "", "change": ""}
+    for kind in (Addendum, PlanVersion):
+        kind.objects.filter(service__in=services).update(**kind.PERSONAL)
+    told = [kind for kind, data in KINDS.items() if personal_fields(data)]
+    for event in ServiceEvent.objects.filter(service__in=services, kind__in=told):
+        event.data = event.data | {name: "" for name in personal_fields(KINDS[event.kind]) if name in event.data}
         event.save(update_fields=["data"])
     for service in services:
-        service.wish, service.facts, service.strands = "", {}, []
-        service.scalp, service.elasticity, service.salts_test = "sound", "returns", NOT_DONE
-        if service.summary:
-            service.summary = service.summary | {"worked": "", "change": ""}
+        summary = service.summary and service.summary | Service.PERSONAL["summary"]
+        _blank(service)
+        service.summary = summary
         service.revision += 1
         service.save()
     audit(member, "client erased", row.pk)

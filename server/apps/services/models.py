@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import uuid
+from typing import Any, ClassVar
 
 from django.conf import settings
 from django.contrib.postgres.indexes import GinIndex, OpClass
@@ -16,6 +17,18 @@ from apps.studio.models import Studio
 
 class Service(models.Model):
     """One visit of one client."""
+
+    PERSONAL: ClassVar[dict[str, Any]] = {
+        "wish": "",
+        "facts": {},
+        "strands": [],
+        "scalp": "sound",
+        "elasticity": "returns",
+        "salts_test": "not_done",
+        "summary": {"worked": "", "change": ""},
+    }
+    """What tells of the client, and what it becomes when they are erased; of a summary, these of its keys."""
+    IMPERSONAL: ClassVar[set[str]] = {"step", "tone", "choice", "toner_idea", "source"}
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     studio = models.ForeignKey(Studio, on_delete=models.CASCADE)
@@ -54,6 +67,9 @@ class Service(models.Model):
 class Zone(models.Model):
     """A zone of the head in one service, in order of application; `data` as the service file has it."""
 
+    PERSONAL: ClassVar[dict[str, Any]] = {}
+    IMPERSONAL: ClassVar[set[str]] = {"key", "data"}
+
     service = models.ForeignKey(Service, on_delete=models.CASCADE, related_name="zones")
     key = models.CharField(max_length=40)
     position = models.PositiveSmallIntegerField()
@@ -69,6 +85,9 @@ class Zone(models.Model):
 
 class PlanVersion(models.Model):
     """A plan as it was once kept: what was chosen, and what it came to."""
+
+    PERSONAL: ClassVar[dict[str, Any]] = {"label": ""}
+    IMPERSONAL: ClassVar[set[str]] = {"by_name", "choice", "summary"}
 
     service = models.ForeignKey(Service, on_delete=models.CASCADE, related_name="versions")
     number = models.PositiveSmallIntegerField()
@@ -88,6 +107,10 @@ class PlanVersion(models.Model):
 
 class ServiceEvent(models.Model):
     """One line of the log. Rows are only ever added."""
+
+    PERSONAL: ClassVar[dict[str, Any]] = {"data": {}}
+    """Of its data, the fields that the core's own declaration of the event calls personal."""
+    IMPERSONAL: ClassVar[set[str]] = {"kind", "by_name", "device"}
 
     id = models.BigAutoField(primary_key=True)
     service = models.ForeignKey(Service, on_delete=models.CASCADE, related_name="events")
@@ -111,6 +134,9 @@ class ServiceEvent(models.Model):
 class Addendum(models.Model):
     """What was added to a filed service; rows are only ever added."""
 
+    PERSONAL: ClassVar[dict[str, Any]] = {"text": "Erased on request."}
+    IMPERSONAL: ClassVar[set[str]] = {"by_name"}
+
     service = models.ForeignKey(Service, on_delete=models.CASCADE, related_name="addenda")
     at = models.DateTimeField()
     by_name = models.CharField(max_length=160)
@@ -125,6 +151,10 @@ class Addendum(models.Model):
 
 class Photo(models.Model):
     """A picture of the hair: scaled, without what the camera wrote into it; shown to the studio only."""
+
+    PERSONAL: ClassVar[dict[str, Any]] = {"caption": "", "jpeg": b""}
+    """A photo is taken out as a whole."""
+    IMPERSONAL: ClassVar[set[str]] = {"kind", "by_name"}
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     service = models.ForeignKey(Service, on_delete=models.CASCADE, related_name="photos")
@@ -145,6 +175,9 @@ class Photo(models.Model):
 
 class StockUse(models.Model):
     """What an act of the log took from the shelf."""
+
+    PERSONAL: ClassVar[dict[str, Any]] = {}
+    IMPERSONAL: ClassVar[set[str]] = {"name"}
 
     service = models.ForeignKey(Service, on_delete=models.CASCADE, related_name="uses")
     event_id = models.UUIDField(db_index=True)

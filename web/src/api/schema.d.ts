@@ -1925,6 +1925,8 @@ export interface components {
             reacts_to_oxidative: boolean | null;
             /** Is Reaction Open */
             is_reaction_open: boolean;
+            /** Builds Up */
+            builds_up: boolean;
             patch_test: components["schemas"]["TestResult"];
             /** Patch Test Placed At */
             patch_test_placed_at: string | null;
@@ -2865,13 +2867,15 @@ export interface components {
         Part: "whole" | "lengths" | "regrowth" | "root" | "ends";
         /**
          * Placed
-         * @description A zone's place in the order and why.
+         * @description A zone's place in the order and why; `is_usual` for one that nothing but the usual way puts there.
          */
         Placed: {
             /** Key */
             key: string;
             /** Reason */
             reason: string;
+            /** Is Usual */
+            is_usual: boolean;
         };
         /**
          * PlanLane
@@ -3437,6 +3441,7 @@ export interface components {
          *     Args:
          *         act: what to do. due_min: when, in min after application (may be past). text: said in a few words.
          *         then: what comes at `due_min` when the lane is left until then: read or rinse.
+         *         stops_at: the level a lane that stops short comes to.
          */
         LaneAdvice: {
             act: components["schemas"]["Act"];
@@ -3446,6 +3451,8 @@ export interface components {
             text: string;
             /** @default read */
             then: components["schemas"]["Act"];
+            /** Stops At */
+            stops_at?: number | null;
         };
         /**
          * LevelBand
@@ -5220,7 +5227,7 @@ export interface components {
         };
         /**
          * ShelfShade
-         * @description A shade of the shelf for this person: `blocked` says why it may not be used, or None.
+         * @description A shade of the shelf for this person: `blocked` says why it may not be used; what it can be mixed with.
          */
         ShelfShade: {
             /** Key */
@@ -5237,6 +5244,8 @@ export interface components {
             label_max_min: number;
             /** Blocked */
             blocked: string | null;
+            /** Pairs With */
+            pairs_with: string[];
         };
         /**
          * StrandSwatch
@@ -5503,7 +5512,7 @@ export interface components {
          *         minutes: planned. window_min: when it should be ready: early for hair that takes much, late for little.
          *         label_at: when its label's time is up. on_min: minutes on the hair so far, or in all.
          *         lab_now: CIELAB of what the hair should be now, or was left as.
-         *         warning: against rinsing it now, or None. uptake: likely, beside what was expected.
+         *         warning: against rinsing it now, or None; warning_help: what to do then. uptake: likely, beside what was expected.
          *         strand_scale: what a strand rinsed now may look like, palest first; empty once it is rinsed.
          */
         TonerClock: {
@@ -5552,6 +5561,8 @@ export interface components {
             is_pulled_back: boolean;
             /** Warning */
             warning: string | null;
+            /** Warning Help */
+            warning_help: string;
             /** Strand Scale */
             strand_scale: components["schemas"]["StrandSwatch"][];
             /** Product G */

@@ -36,7 +36,7 @@ const timer = computed(() => {
   const lane = props.lanes.find((l) => l.key === act?.zone_key)
   if (!act || !lane || !['read', 'rinse', 'rinse_wave', 'stop', 'finish'].includes(act.code)) return null
   const dueIn = minutesUntil(act.due_at, props.now)
-  const isRinse = act.code.startsWith('rinse')
+  const isRinse = act.code === 'rinse' || act.code === 'rinse_wave'
   if (isRinse && dueIn > 0) return { minutes: dueIn, caption: 'until the rinse' }
   if (lane.stop_reason) return null // whatever time its label leaves does not count
   if (isRinse || act.code === 'stop') {

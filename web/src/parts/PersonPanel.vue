@@ -26,7 +26,6 @@ const wishFor = (level: number) =>
     d.wanted_level = level
     for (const z of d.zones) if (!z.keeps_depth) z.target_level = Math.max(level, z.start_level)
   })
-const buildUp = () => has('violet_shampoo') || has('ash_shampoo') || has('minerals')
 </script>
 
 <template>
@@ -74,7 +73,7 @@ const buildUp = () => has('violet_shampoo') || has('ash_shampoo') || has('minera
         </Tick>
       </div>
       <Tick
-        v-if="buildUp()"
+        v-if="service.builds_up"
         :model-value="draft.is_clarified ?? false"
         @update:model-value="(v) => emit('edit', (d) => (d.is_clarified = v))"
       >

@@ -104,7 +104,7 @@ const depth = (levels: number) =>
           <div v-if="ended === null" class="absolute top-0 h-11 w-[2.5px] bg-signal" :style="{ left: x(onFor) }" />
         </div>
         <p v-if="clock.warning && ended === null" class="mt-1 text-sm leading-snug">
-          {{ clock.warning.split('. ')[0] }}.
+          {{ clock.warning }}
         </p>
       </div>
       <div class="flex flex-wrap items-center gap-2">

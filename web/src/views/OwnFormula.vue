@@ -29,7 +29,7 @@ const open = computed(() => (props.step?.shelf ?? []).filter((s) => !s.blocked))
 const isWash = computed(() => open.value.find((s) => s.key === first.value)?.is_oxidative === false)
 const partners = computed(() => {
   const one = open.value.find((s) => s.key === first.value)
-  return open.value.filter((s) => s.key !== first.value && s.is_oxidative === one?.is_oxidative)
+  return open.value.filter((s) => one?.pairs_with.includes(s.key))
 })
 watch(
   () => props.isOpen,

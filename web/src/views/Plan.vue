@@ -53,7 +53,7 @@ const isUsualOrder = computed(() => {
 })
 const orderReasons = computed(() =>
   (shown.value?.proposed_order ?? [])
-    .filter((p) => !p.reason.startsWith('in the usual'))
+    .filter((p) => !p.is_usual)
     .map((p) => `${shown.value?.zone_names[p.key]}: ${p.reason}`),
 )
 

@@ -42,7 +42,7 @@ const longer = computed(() => [2, 4, 6].map((m) => Math.round(onFor.value + m)).
     <div v-if="shown" class="flex flex-col gap-5">
       <template v-if="clock && isOn">
         <p v-if="clock.warning" class="rounded-[5px] border-l-[8px] border-ink bg-raised p-3 text-lg">
-          {{ clock.warning }}
+          {{ clock.warning }} {{ clock.warning_help }}
         </p>
         <fieldset>
           <legend class="label">Rinse one low strand, dab it dry: which does it look like?</legend>

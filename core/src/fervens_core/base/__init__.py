@@ -19,6 +19,7 @@ from fervens_core.base.contracts import (
     contract,
     json_schema,
     limit_error,
+    personal_fields,
     plain,
     read,
 )
@@ -26,6 +27,7 @@ from fervens_core.base.errors import BlockedError, ConflictError, CoreError, Lim
 from fervens_core.base.quantities import (
     LEVEL_MAX,
     LEVEL_MIN,
+    ON_TARGET_LEVELS,
     VOLUME_MAX,
     Ratio,
     check_level,
@@ -40,6 +42,7 @@ __all__ = [
     "INTERNAL",
     "LEVEL_MAX",
     "LEVEL_MIN",
+    "ON_TARGET_LEVELS",
     "PERSONAL",
     "VOLUME_MAX",
     "AnyFloats",
@@ -68,6 +71,7 @@ __all__ = [
     "json_schema",
     "limit_error",
     "nominal_percent",
+    "personal_fields",
     "plain",
     "read",
 ]

@@ -11,6 +11,8 @@ LEVEL_MIN = 1.0
 LEVEL_MAX = 10.0
 VOLUME_MIN, VOLUME_MAX = 0.5, 40.0
 """Strongest developer for hair: 40 vol, nominal 12 %. Regulation (EC) No 1223/2009, Annex III (from memory)."""
+ON_TARGET_LEVELS = 0.5
+"""Within half a level a lane counts as on target: technicians read to about that (common practice, no source)."""
 
 HYDROGEN_PEROXIDE_G_PER_MOL = 34.0147
 """From IUPAC standard atomic weights, H 1.008 and O 15.999."""

@@ -8,7 +8,7 @@ from enum import StrEnum
 
 import numpy as np
 
-from fervens_core.base import CoreError
+from fervens_core.base import ON_TARGET_LEVELS, CoreError
 from fervens_core.basin.results import ReadZone, again_zone
 from fervens_core.chair import Chair, minutes_between
 from fervens_core.colour import delta_e_2000, hair_lab, lab_to_hex
@@ -17,8 +17,6 @@ from fervens_core.log import AGAIN, LaneState, stop_reason
 from fervens_core.planning import PlanChoice, PlanRequest, ZonePlan, make_plan
 from fervens_core.toning import ToningPlan, explain
 
-ON_TARGET_LEVELS = 0.5
-"""Technicians read to about half a level (common practice, no source)."""
 BAND_LEVELS = 0.75
 BAND_DELTA_E = 6.0
 """[MODEL] a zone that differs so much from what lies beside it is a band."""

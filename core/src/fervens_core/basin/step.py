@@ -36,7 +36,7 @@ from fervens_core.colour import lab_hex, lab_to_hex
 from fervens_core.head import Findings, Tone, TonerShade
 from fervens_core.log import TonedPart
 from fervens_core.safety import toner_block
-from fervens_core.toning import Formula, Result, ToneTimes, ToningPlan, Wish, explain, toned_lab
+from fervens_core.toning import Formula, Result, ToneTimes, ToningPlan, Wish, can_mix, explain, toned_lab
 
 USUAL_BOWLS = 3
 
@@ -141,7 +141,7 @@ class ToneAct:
 
 @dataclass(frozen=True, slots=True)
 class ShelfShade:
-    """A shade of the shelf for this person: `blocked` says why it may not be used, or None."""
+    """A shade of the shelf for this person: `blocked` says why it may not be used; what it can be mixed with."""
 
     key: str
     name: str
@@ -150,6 +150,7 @@ class ShelfShade:
     is_oxidative: bool
     label_max_min: float
     blocked: str | None
+    pairs_with: tuple[str, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -392,7 +393,9 @@ def tone_step(
         bowls=bowls,
         lanes=lanes,
         acts=_acts(lanes, times, chair.now),
-        shelf=tuple(_shelf_shade(s, f"{b.title}. {b.advice}" if (b := blocks[s.key]) else None) for s in shades),
+        shelf=tuple(
+            _shelf_shade(s, shades, f"{b.title}. {b.advice}" if (b := blocks[s.key]) else None) for s in shades
+        ),
         finish_min=times.finish_min if times else 0.0,
         shadow_length_mm=shadow.length_mm if shadow else 0.0,
         shadow_blend_mm=shadow.blend_mm if shadow else 0.0,
@@ -401,7 +404,16 @@ def tone_step(
     )
 
 
-def _shelf_shade(shade: TonerShade, blocked: str | None) -> ShelfShade:
+def _shelf_shade(shade: TonerShade, shades: Sequence[TonerShade], blocked: str | None) -> ShelfShade:
     pale = Result("pale", "pale", 5.0, 10.0)
     colour = lab_hex(toned_lab(pale, Formula((shade,)), shade.label_max_min, 1.6))
-    return ShelfShade(shade.key, shade.name, colour, shade.level, shade.is_oxidative, shade.label_max_min, blocked)
+    return ShelfShade(
+        key=shade.key,
+        name=shade.name,
+        hex=colour,
+        level=shade.level,
+        is_oxidative=shade.is_oxidative,
+        label_max_min=shade.label_max_min,
+        blocked=blocked,
+        pairs_with=tuple(x.key for x in shades if x.key != shade.key and can_mix(shade, x)),
+    )

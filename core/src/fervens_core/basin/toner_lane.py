@@ -58,7 +58,7 @@ class TonerClock:
         minutes: planned. window_min: when it should be ready: early for hair that takes much, late for little.
         label_at: when its label's time is up. on_min: minutes on the hair so far, or in all.
         lab_now: CIELAB of what the hair should be now, or was left as.
-        warning: against rinsing it now, or None. uptake: likely, beside what was expected.
+        warning: against rinsing now; warning_help: what to do. uptake: likely, beside what was expected.
         strand_scale: what a strand rinsed now may look like, palest first; empty once it is rinsed.
     """
 
@@ -81,6 +81,7 @@ class TonerClock:
     strand_count: int
     is_pulled_back: bool
     warning: str | None
+    warning_help: str
     strand_scale: tuple[StrandSwatch, ...]
     product_g: float
     developer_g: float
@@ -147,6 +148,7 @@ def toner_clock(
         curve = tuple(ToneMinute(float(m), h) for m, h in zip(minutes, hexes, strict=True))
     is_on = toner.is_on
     strand_min = max(due_min * STRAND_FROM_SHARE, 1.0)
+    warned = _warning(toner, window, on_min, result, tau)
     return TonerClock(
         formula_name=formula.name if formula else " + ".join(x for x in (applied.shade_name, applied.second_name) if x),
         shade_key=applied.shade_key,
@@ -166,7 +168,8 @@ def toner_clock(
         uptake=uptake,
         strand_count=len(toner.strands),
         is_pulled_back=toner.is_pulled_back,
-        warning=_warning(toner, window, on_min, result, tau),
+        warning=warned[0] if warned else None,
+        warning_help=warned[1] if warned else "",
         strand_scale=_strand_scale(result, formula, max(on_min, 0.5), uptake) if formula and is_on else (),
         product_g=applied.product_g,
         developer_g=applied.developer_g,
@@ -174,16 +177,21 @@ def toner_clock(
     )
 
 
-def _warning(toner: TonerState, window: Window, on_min: float, result: Result, tau: float) -> str | None:
+def _warning(toner: TonerState, window: Window, on_min: float, result: Result, tau: float) -> tuple[str, str] | None:
+    """Against rinsing now: what is so, and what to do."""
     if not toner.is_on:
         return None
     early = window.early
     if early is not None and on_min < early:
         taken = math.expm1(-on_min / tau) / math.expm1(-toner.minutes / tau)
         return (
-            f"It only looks dark: about {max(min(taken, 1.0), 0.01):.0%} of the dye is in. Product on the hair "
-            "hides the result: rinse one low strand and look, pull product back over if it needs longer."
+            f"It only looks dark: about {max(min(taken, 1.0), 0.01):.0%} of the dye is in.",
+            "Product on the hair hides the result: rinse one low strand and look, pull product back over if it needs "
+            "longer.",
         )
     if not toner.strands:
-        return "Product on the hair hides the result: rinse one low strand and look before you rinse it all."
+        return (
+            "Product on the hair hides the result: rinse one low strand and look before you rinse it all.",
+            "",
+        )
     return None

@@ -7,14 +7,13 @@ from enum import StrEnum
 
 import numpy as np
 
+from fervens_core.base import ON_TARGET_LEVELS
 from fervens_core.lift import Outlook
 
 FIRST_LOOK_LEAST_MIN, FIRST_LOOK_MOST_MIN = 8.0, 20.0
 LOOK_GAP_MIN = 3.0
 """[MODEL] a first look not before 8 and not after 20 min, and no two looks closer than 3. Common practice looks at 10
 min, then every 5 to 10; here a look comes where it teaches. `bin/bench fleet`"""
-CLOSE_LEVELS = 0.5
-"""Near enough: technicians read to half a level."""
 SURE = 0.97
 """So sure of ending within half a level, a lane that was read once is rinsed without another look."""
 PASSED_LOOK = 0.03
@@ -43,12 +42,14 @@ class LaneAdvice:
     Args:
         act: what to do. due_min: when, in min after application (may be past). text: said in a few words.
         then: what comes at `due_min` when the lane is left until then: read or rinse.
+        stops_at: the level a lane that stops short comes to.
     """
 
     act: Act
     due_min: float
     text: str
     then: Act = Act.READ
+    stops_at: float | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -63,12 +64,17 @@ class _Ahead:
 def _ahead(outlook: Outlook, now_min: float, wall_min: float, target_level: float) -> _Ahead:
     minutes = np.append(np.arange(now_min, wall_min, 1.0), wall_min)
     off = outlook.levels(minutes) - target_level
-    close = (np.abs(off) <= CLOSE_LEVELS).mean(axis=0)
+    close = (np.abs(off) <= ON_TARGET_LEVELS).mean(axis=0)
     nearly = np.flatnonzero(close >= close.max() - EQUALLY_SURE)
     best = nearly[np.argmin(np.abs(np.median(off[:, nearly], axis=0)))]
-    in_time = np.flatnonzero((off > CLOSE_LEVELS).mean(axis=0) <= PASSED_LOOK)
+    in_time = np.flatnonzero((off > ON_TARGET_LEVELS).mean(axis=0) <= PASSED_LOOK)
     look_by = float(minutes[in_time[-1]]) if in_time.size else now_min
     return _Ahead(float(minutes[best]), float(close.max()), look_by)
+
+
+def stops_near(level: float) -> str:
+    """What a lane that stops short comes to, in words."""
+    return f"Stops near {level:.1f} by the label's time"
 
 
 def advise(
@@ -99,9 +105,9 @@ def advise(
         is_late = wall_min - now_min <= SHORT_IN_DOUBT_BEFORE_MIN or outlook.kinetics.course.has_stopped(now_min)
         if chance < CHANCE_SHORT and is_late:
             at_wall = float(outlook.level_bands(np.array([wall_min]))[1, 0])
-            if at_wall < target_level - CLOSE_LEVELS:
-                text = f"Stops near {at_wall:.1f} by the label's time: plan a deeper tone or another visit"
-                return LaneAdvice(Act.SHORT, wall_min, text, Act.RINSE)
+            if at_wall < target_level - ON_TARGET_LEVELS:
+                text = f"{stops_near(at_wall)}: plan a deeper tone or another visit"
+                return LaneAdvice(Act.SHORT, wall_min, text, Act.RINSE, at_wall)
         if ahead.rinse_min <= now_min + RINSE_SOON_MIN:
             return LaneAdvice(Act.RINSE, now_min, "Ready: rinse this zone")
         if ahead.sure >= SURE or ahead.rinse_min <= last + LOOK_GAP_MIN:

@@ -8,7 +8,7 @@ from datetime import datetime
 import numpy as np
 
 from fervens_core.chair.acts import LaneView, NextAct, next_acts
-from fervens_core.chair.advice import Act, LaneAdvice, advise
+from fervens_core.chair.advice import Act, LaneAdvice, advise, stops_near
 from fervens_core.chair.lanes import (
     Chair,
     LaneTimes,
@@ -170,8 +170,8 @@ def _short_help(chair: Chair, lane: LaneState, advice: LaneAdvice) -> LaneAdvice
         ways.append("refresh it")
     if not lane.is_heated and heat_block(lane, chair.zones[lane.key], chair.lightener) is None:
         ways.append("warm it")
-    text = f"{advice.text.split(':')[0]}: {', '.join([*ways, 'a deeper tone'])} or another visit"
-    return replace(advice, text=text)
+    level = chair.zones[lane.key].target_level if advice.stops_at is None else advice.stops_at
+    return replace(advice, text=f"{stops_near(level)}: {', '.join([*ways, 'a deeper tone'])} or another visit")
 
 
 def _advice(chair: Chair, lane: LaneState, outlook: Outlook, times: LaneTimes, wall: float) -> LaneAdvice | None:
@@ -355,5 +355,5 @@ def make_board(chair: Chair, request: PlanRequest | None = None) -> Board:
         ),
         bowls=_bowls_in_use(chair),
         proposals=propose_developers(chair, belief, times, request) if request else (),
-        toners_on=sum(t is not None and t.is_on for x in chair.state.toned for t in (x.toner, x.shadow)),
+        toners_on=chair.state.toners_on,
     )

@@ -11,14 +11,13 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from fervens_core.base import LimitError, check_range
+from fervens_core.base import ON_TARGET_LEVELS, LimitError, check_range
 
 PRIOR_STD = 0.10
 """[MODEL] how far a product's real strength may be from its label's, in the log of how far it lifts."""
 SERVICE_STD = 0.15
 """[MODEL] how far one service's mean may be from the product's own, in the same log."""
 LIFT_FACTOR_LOW, LIFT_FACTOR_HIGH = 0.5, 1.2
-CLOSE_LEVELS = 0.5
 COUNT_LEAST = 3
 """So few services say nothing yet."""
 
@@ -134,7 +133,7 @@ def studio_numbers(facts: Sequence[LaneFact]) -> StudioNumbers:
     return StudioNumbers(
         services=len({f.service for f in facts}),
         lanes=len(facts),
-        on_target_share=sum(abs(x) <= CLOSE_LEVELS for x in read) / len(read) if read else None,
+        on_target_share=sum(abs(x) <= ON_TARGET_LEVELS for x in read) / len(read) if read else None,
         walls_passed=sum(f.is_past_wall for f in facts),
         mixed_g=sum(f.mixed_g for f in facts),
         wasted_g=sum(f.wasted_g for f in facts),

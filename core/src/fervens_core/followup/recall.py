@@ -9,6 +9,7 @@ from fervens_core.base import check_range
 from fervens_core.followup.next_visit import grown_mm
 from fervens_core.head import (
     GROWTH_MM_PER_MONTH,
+    LIFT_LEAST,
     Breakage,
     Elasticity,
     Hair,
@@ -171,7 +172,6 @@ def as_strands(worn: Sequence[WornLane], lightener: Lightener) -> tuple[Strand, 
     return tuple(found)
 
 
-CLOSE_LEVELS = 0.25
 SAME_VOLUME = 1.5
 """Less of a change than this in vol is none."""
 
@@ -186,7 +186,7 @@ def _corrected(w: WornLane, lightener: Lightener, elasticity: Elasticity) -> tup
     longest = max(lightener.label_max_min - w.zone.application_min, 1.0)
     minutes = min(max(w.minutes, 1.0), longest)
     if (
-        abs(w.level - target) <= CLOSE_LEVELS
+        abs(w.level - target) <= LIFT_LEAST
         and w.minutes <= longest
         and w.applications == 1
         and w.volume_strength <= most
@@ -209,7 +209,7 @@ def last_formulas(
         target = w.zone.target_level
         corrected, minutes, is_within_reach = _corrected(w, lightener, elasticity)
         off = w.level - target
-        is_there = abs(off) <= CLOSE_LEVELS
+        is_there = abs(off) <= LIFT_LEAST
         did = "came to the target" if is_there else f"came {abs(off):.1f} {'short' if off < 0 else 'past it'}"
         on = f"{w.volume_strength:g} vol, {w.minutes:.0f} min"
         if w.applications > 1:

@@ -1,6 +1,7 @@
 """The head as it is told: hair, zones and their parts, findings, what stands on the shelf."""
 
 from fervens_core.head.findings import (
+    PATCH_TEST_VALID_DAYS,
     PATCH_TEST_WAIT_H,
     Findings,
     HomeCare,
@@ -45,6 +46,7 @@ __all__ = [
     "DAYS_PER_MONTH",
     "GROWTH_MM_PER_MONTH",
     "LIFT_LEAST",
+    "PATCH_TEST_VALID_DAYS",
     "PATCH_TEST_WAIT_H",
     "ROOT_MM",
     "USUAL_HEAD",

@@ -104,9 +104,14 @@ class Findings:
         return is_told and self.reacts_to_oxidative is None
 
     @property
+    def builds_up(self) -> bool:
+        """Something in use at home builds up on the hair."""
+        return bool(self.home_care & BUILD_UP)
+
+    @property
     def has_build_up(self) -> bool:
         """Build-up that has not been washed out yet."""
-        return bool(self.home_care & BUILD_UP) and not self.is_clarified
+        return self.builds_up and not self.is_clarified
 
 
 REACTION_STEMS = (

@@ -17,10 +17,13 @@ from fervens_core.head import Covering, ReadingMode
 from fervens_core.lift.course import Application, Course, dries_from_by, make_course, minutes_of_work
 from fervens_core.lift.kinetics import (
     EFFORT_PER_LEVEL,
-    TIME_CONSTANT_MIN,
     LiftFactors,
     effort_to_level,
     level_to_effort,
+    minutes_for_share,
+    scaled_time,
+    share_done,
+    share_pace,
 )
 
 HEAD_EXTENT_STD, ZONE_EXTENT_STD = 0.09, 0.06
@@ -86,7 +89,7 @@ class LaneKinetics:
         """Effort gained by each minute for each pair of factors; shapes (m,) and (n,) to (n, m)."""
         total = np.zeros((np.size(extent), np.size(minutes)))
         for term in self.course.terms:
-            total += term.capacity * -np.expm1(-np.outer(rate, term.worked_by(minutes)) / TIME_CONSTANT_MIN)
+            total += term.capacity * share_done(scaled_time(term.worked_by(minutes), np.reshape(rate, (-1, 1))))
         gained: Floats = np.reshape(extent, (-1, 1)) * total
         return gained
 
@@ -159,9 +162,7 @@ class Outlook:
             return np.zeros_like(self.extent)
         if len(terms) == 1:
             share = work / (self.extent * terms[0].capacity)
-            with np.errstate(divide="ignore", invalid="ignore"):
-                worked = -TIME_CONSTANT_MIN / self.rate * np.log1p(-share)
-            return terms[0].minute_of(np.where(share < 1.0, worked, np.inf))
+            return terms[0].minute_of(minutes_for_share(share, self.rate))
         minutes = np.arange(0.0, terms[-1].minutes[-2] + 1.0, 0.5)
         gained = self._gained(minutes)
         after = (gained < work).sum(axis=1)
@@ -228,9 +229,7 @@ def ready_windows(belief: Belief, targets: Sequence[float], coverings: Sequence[
     work = (level_to_effort(np.asarray(targets, dtype=float)) - starts)[:, None]
     share = work / (base[:, :1] * np.exp(logs[:, :, 0]) * base[:, 2:])
     rate = base[:, 1:2] * np.exp(logs[:, :, 1])
-    with np.errstate(divide="ignore", invalid="ignore"):
-        times = -TIME_CONSTANT_MIN / rate * np.log1p(-share)
-    times = np.where(work <= 0.0, 0.0, np.where(share < 1.0, times, np.inf))
+    times = np.where(work <= 0.0, 0.0, minutes_for_share(share, rate))
     if coverings is not None:
         drying = np.array([dries_from_by(c) for c in coverings])
         times = minutes_of_work(times, drying[:, :1], drying[:, 1:])
@@ -299,15 +298,15 @@ def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
 
     def predict(x: Floats) -> tuple[Floats, Floats, Floats]:
         extent, rate = full * np.exp(x[2 * index]), rate0 * np.exp(x[2 * index + 1])
-        scaled = rate[:, None] * worked / TIME_CONSTANT_MIN
-        decay = capacities * np.exp(-scaled)
-        done = (capacities - decay).sum(axis=1)
+        scaled = scaled_time(worked, rate[:, None])
+        done = (capacities * share_done(scaled)).sum(axis=1)
+        pace = capacities * share_pace(scaled)
         effort = start + extent * done
         slope = (_unclipped_level(effort + 1e-4) - _unclipped_level(effort - 1e-4)) / 2e-4
         return (
             _unclipped_level(effort),
             slope * extent * done,
-            slope * extent * (decay * scaled).sum(axis=1),
+            slope * extent * (pace * scaled).sum(axis=1),
         )
 
     def cost(x: Floats) -> float:

@@ -101,12 +101,35 @@ def zone_factors(zone: Zone, lightener: Lightener) -> LiftFactors:
     return LiftFactors(extent=base.extent * lightener.lift_factor, rate=base.rate * temperature_rate_factor(warmer_k))
 
 
+def scaled_time(worked_min: Floats | float, rate: Floats | float) -> Floats:
+    """Minutes of full work in time constants of this hair."""
+    return np.asarray(np.asarray(rate) * np.asarray(worked_min, dtype=float) / TIME_CONSTANT_MIN)
+
+
+def share_done(scaled: Floats | float) -> Floats:
+    """Share of all that a developer can do, done after a scaled time; the law of lift. docs/models/lift.md"""
+    return np.asarray(-np.expm1(-np.asarray(scaled)))
+
+
+def share_pace(scaled: Floats | float) -> Floats:
+    """How fast that share still grows: the derivative of `share_done`."""
+    return np.asarray(np.exp(-np.asarray(scaled)))
+
+
+def minutes_for_share(share: Floats | float, rate: Floats | float) -> Floats:
+    """Minutes of full work until a share is done; infinity where it never is. Inverse of `share_done`; broadcasts."""
+    wanted = np.asarray(share, dtype=float)
+    with np.errstate(divide="ignore", invalid="ignore"):
+        minutes = -TIME_CONSTANT_MIN / np.asarray(rate) * np.log1p(-wanted)
+    return np.where(wanted < 1.0, minutes, np.inf)
+
+
 def effort_gained(
     minutes: Floats | float, volume: Floats | float, extent: Floats | float, rate: Floats | float
 ) -> Floats:
     """Closed form of the first-order lift, broadcasting: extent A(v) (1 - exp(-rate t / 16 min)); 0 before time 0."""
     t = np.maximum(np.asarray(minutes, dtype=float), 0.0)
-    result: Floats = np.asarray(extent) * capacity(volume) * -np.expm1(-np.asarray(rate) * t / TIME_CONSTANT_MIN)
+    result: Floats = np.asarray(extent) * capacity(volume) * share_done(scaled_time(t, rate))
     return result
 
 
@@ -152,16 +175,12 @@ def times_to_effort(effort: float, volume: float, extent: Floats, rate: Floats) 
     """Minutes until an amount of work is done, for arrays of factors; infinity where it never is."""
     if effort <= 0.0:
         return np.zeros_like(extent)
-    share = effort / (extent * capacity(volume))
-    with np.errstate(divide="ignore", invalid="ignore"):
-        times = -TIME_CONSTANT_MIN / rate * np.log1p(-share)
-    result: Floats = np.where(share < 1.0, times, np.inf)
-    return result
+    return minutes_for_share(effort / (extent * capacity(volume)), rate)
 
 
 def volumes_for(work: float, minutes: Floats, factors: LiftFactors) -> Floats:
     """Developer strengths, vol, that do an amount of effort in each of `minutes` (all above 0). Not limited."""
-    share = -np.expm1(-factors.rate * minutes / TIME_CONSTANT_MIN)
+    share = share_done(scaled_time(minutes, factors.rate))
     result: Floats = (work / (factors.extent * share) - CAPACITY_BASE) / CAPACITY_PER_VOLUME
     return result
 

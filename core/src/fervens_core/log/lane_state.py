@@ -25,6 +25,7 @@ from fervens_core.log.lift_events import (
 )
 from fervens_core.log.tone_events import SHADOW, Grab, ProbeRead
 from fervens_core.log.toner_state import TonerEvent, TonerState, advance_toner
+from fervens_core.safety import GUMMY
 
 
 class Phase(StrEnum):
@@ -145,15 +146,12 @@ class LaneState:
         return Phase.PROCESSING if self.applications[-1].finished_at else Phase.APPLYING
 
 
-_STOPS_STRETCH = {Elasticity.STAYS_STRETCHED: "stays stretched", Elasticity.SNAPS: "snaps"}
-
-
 def stop_reason(lane: LaneState) -> str | None:
     """Why a lane must be rinsed whatever its level: burning scalp, or hair that does not return. None otherwise."""
     if lane.scalp is ScalpFeel.BURNS:
         return "The scalp burns: rinse at once with cool water"
-    if lane.elasticity in _STOPS_STRETCH:
-        return f"The hair {_STOPS_STRETCH[lane.elasticity]}: rinse at once"
+    if lane.elasticity in GUMMY:
+        return f"The hair {GUMMY[lane.elasticity]}: rinse at once"
     return None
 
 

@@ -96,6 +96,11 @@ class ServiceState:
         """What toner can go on: the lanes, and behind them the kept parts that were taken in."""
         return (*self.lanes, *self.kept)
 
+    @property
+    def toners_on(self) -> int:
+        """How many toners are on hair now: on lanes, kept parts and root shadows."""
+        return sum(t is not None and t.is_on for x in self.toned for t in (x.toner, x.shadow))
+
     def lane(self, key: str) -> LaneState:
         """The lane of a zone, or a kept part. Raises ConflictError when the plan has no such zone."""
         for lane in self.toned:

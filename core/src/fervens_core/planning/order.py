@@ -12,10 +12,11 @@ _RESISTANT_HISTORY = {History.TINTED, History.HENNA, History.UNKNOWN}
 
 @dataclass(frozen=True, slots=True)
 class Placed:
-    """A zone's place in the order and why."""
+    """A zone's place in the order and why; `is_usual` for one that nothing but the usual way puts there."""
 
     key: str
     reason: str
+    is_usual: bool
 
 
 def _resistance(zone: Zone) -> str | None:
@@ -46,6 +47,7 @@ def propose_order(zones: tuple[Zone, ...]) -> tuple[Placed, ...]:
         Placed(
             z.key,
             "delicate: last and weaker" if z.is_delicate else _resistance(z) or "in the usual order, back to front",
+            is_usual=not z.is_delicate and _resistance(z) is None,
         )
         for z in sorted(zones, key=rank)
     )

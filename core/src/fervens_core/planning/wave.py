@@ -17,12 +17,14 @@ from fervens_core.head import Part, Zone
 from fervens_core.lift import (
     CAPACITY_BASE,
     CAPACITY_PER_VOLUME,
-    TIME_CONSTANT_MIN,
     LiftFactors,
     dries_from_by,
     effort_to_level,
     level_to_effort,
+    minutes_for_share,
     minutes_of_work,
+    scaled_time,
+    share_done,
     working_minutes,
 )
 
@@ -123,7 +125,7 @@ class LaneTable:
     def levels(self, volumes: Floats, minutes: Floats, factor: float) -> Floats:
         """Levels after minutes of processing, shape (k, m)."""
         capacity = CAPACITY_BASE + CAPACITY_PER_VOLUME * factor * volumes
-        gained = self.extent * capacity * -np.expm1(-self.rate * self._worked(minutes) / TIME_CONSTANT_MIN)
+        gained = self.extent * capacity * share_done(scaled_time(self._worked(minutes), self.rate))
         return effort_to_level(self.start + gained)
 
     def short_and_over(self, levels: Floats) -> tuple[Floats, Floats]:
@@ -133,7 +135,7 @@ class LaneTable:
 
     def volumes(self, minutes: Floats, mixing: Mixing) -> Floats:
         """Developers for processing times of shape (k, m): the weakest that get there, within their limits."""
-        share = -np.expm1(-self.rate * self._worked(np.maximum(minutes, 0.1)) / TIME_CONSTANT_MIN)
+        share = share_done(scaled_time(self._worked(np.maximum(minutes, 0.1)), self.rate))
         needed = (self.work / (self.extent * share) - CAPACITY_BASE) / CAPACITY_PER_VOLUME / mixing.strength_factor
         if mixing.step is VolumeStep.BOTTLES:
             found = self._bottles(minutes, mixing)
@@ -157,9 +159,7 @@ class LaneTable:
     def minutes_to(self, effort: Floats, volumes: Floats, factor: float) -> Floats:
         """Minutes until an amount of effort is done; infinity for never. Broadcasts."""
         share = effort / (self.extent * (CAPACITY_BASE + CAPACITY_PER_VOLUME * factor * volumes))
-        with np.errstate(divide="ignore", invalid="ignore"):
-            minutes = -TIME_CONSTANT_MIN / self.rate * np.log1p(-share)
-        minutes = minutes_of_work(np.where(share < 1.0, minutes, np.inf), self.dries_from, self.dries_by)
+        minutes = minutes_of_work(minutes_for_share(share, self.rate), self.dries_from, self.dries_by)
         result: Floats = np.where(effort <= 0.0, 0.0, minutes)
         return result
 

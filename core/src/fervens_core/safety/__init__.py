@@ -2,6 +2,7 @@
 
 from fervens_core.safety.cautions import (
     CLEARED_TODAY,
+    GUMMY,
     ONE_VISIT_WHITE_FROM_LEVEL,
     WHITE_FROM_LEVEL,
     Caution,
@@ -13,6 +14,7 @@ from fervens_core.safety.cautions import (
 
 __all__ = [
     "CLEARED_TODAY",
+    "GUMMY",
     "ONE_VISIT_WHITE_FROM_LEVEL",
     "WHITE_FROM_LEVEL",
     "Caution",

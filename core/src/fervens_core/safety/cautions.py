@@ -82,7 +82,8 @@ def all_hair(zones: tuple[Zone, ...]) -> list[Hair]:
     return [z.hair for z in zones] + segments
 
 
-_GUMMY = {Elasticity.STAYS_STRETCHED: "stays stretched", Elasticity.SNAPS: "snaps"}
+GUMMY = {Elasticity.STAYS_STRETCHED: "stays stretched", Elasticity.SNAPS: "snaps"}
+"""A wet strand that does this is not lightened, and ends its lightening (common practice, no source)."""
 
 
 def _person_cautions(findings: Findings) -> list[Caution]:
@@ -90,8 +91,8 @@ def _person_cautions(findings: Findings) -> list[Caution]:
     if findings.scalp is Scalp.BROKEN:
         advice = "Do not lighten. Book again once it has healed."
         found.append(_block("scalp_broken", "Scalp is broken, sore or sunburnt", advice))
-    if findings.elasticity in _GUMMY:
-        title = f"A wet strand {_GUMMY[findings.elasticity]}"
+    if findings.elasticity in GUMMY:
+        title = f"A wet strand {GUMMY[findings.elasticity]}"
         found.append(_block("elasticity", title, "Do not lighten. Care and cutting first, then test again."))
     if findings.salts_test is TestResult.POSITIVE:
         advice = "Do not lighten: metallic salts react violently with peroxide. The hair has to grow out."
@@ -135,7 +136,7 @@ def _hair_cautions(findings: Findings, zones: tuple[Zone, ...], lanes: tuple[Zon
             found.append(_block("unknown_untested", "Unknown history, and no salts test", advice))
     elif History.HENNA in histories:
         found.append(_warn("henna", "Henna lifts little and unevenly", "Strand test first; promise less."))
-    gummy = [x for x in lanes if x.hair.elasticity in _GUMMY]
+    gummy = [x for x in lanes if x.hair.elasticity in GUMMY]
     if gummy:
         advice = "Leave these out, or cut and care first, then test again."
         found.append(_block("elasticity_zone", f"Stretches and stays, or snaps: {_names(gummy)}", advice))

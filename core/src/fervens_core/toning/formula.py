@@ -226,13 +226,18 @@ def whole_minutes(formula: Formula) -> Floats:
     return np.arange(np.ceil(formula.label_min_min), np.floor(formula.label_max_min) + 0.5)
 
 
+def can_mix(one: TonerShade, two: TonerShade) -> bool:
+    """Whether two shades may go into one bowl: both oxidative or neither, and a time that both labels allow."""
+    fits = max(one.label_min_min, two.label_min_min) <= min(one.label_max_min, two.label_max_min)
+    return one.is_oxidative is two.is_oxidative and fits
+
+
 def all_formulas(shades: tuple[TonerShade, ...]) -> tuple[Formula, ...]:
     """Every shade alone, then every two of a kind (oxidative or not) in the usual shares."""
     found = [Formula((s,)) for s in shades]
     for i, one in enumerate(shades):
         for two in shades[i + 1 :]:
-            fits = max(one.label_min_min, two.label_min_min) <= min(one.label_max_min, two.label_max_min)
-            if one.is_oxidative is two.is_oxidative and fits:
+            if can_mix(one, two):
                 found += [Formula((one, two), (share, 1.0 - share)) for share in SHARES]
     return tuple(found)
 

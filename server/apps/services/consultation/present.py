@@ -107,6 +107,7 @@ def service_out(loaded: Loaded) -> ServiceOut:
         client_age_years=findings.age_years,
         reacts_to_oxidative=findings.reacts_to_oxidative,
         is_reaction_open=findings.has_open_reaction,
+        builds_up=findings.builds_up,
         patch_test=findings.patch_test,
         patch_test_placed_at=row.client.patch_test_placed_at,
         patch_state=patch_state(findings.patch_test, findings.patch_test_age_h),

@@ -132,6 +132,7 @@ class ServiceOut(Schema):
     client_age_years: int | None
     reacts_to_oxidative: bool | None
     is_reaction_open: bool
+    builds_up: bool
     patch_test: TestResult
     patch_test_placed_at: dt.datetime | None
     patch_state: PatchState

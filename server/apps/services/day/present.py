@@ -13,6 +13,7 @@ from apps.services.day.schemas import DayPatchTest, DayReminder, DayService, Day
 from apps.services.hexes import _zone_hexes
 from apps.services.loading import Loaded
 from apps.services.models import Service
+from apps.services.tone import queries as tone_queries
 from fervens_core.followup import reminder_text
 from fervens_core.head import PATCH_TEST_WAIT_H, Tone
 from fervens_core.log import Step
@@ -59,12 +60,12 @@ def _next_text(loaded: Loaded, now: dt.datetime) -> tuple[str, dt.datetime | Non
             board = chair_queries.board(loaded, now)
             return "Read and review", None, [lane.hex_now for lane in board.lanes]
         case Step.TONE:
-            on = [t for x in state.lanes for t in (x.toner, x.shadow) if t and t.is_on]
             board = chair_queries.board(loaded, now)
             colours = [lane.hex_now for lane in board.lanes]
-            if on:
-                due = min(t.applied_at + dt.timedelta(minutes=t.minutes) for t in on)
-                return f"Toner on {len(on)} of {len(state.lanes)} zones", due, colours
+            step = tone_queries.tone(loaded, now) if state.toners_on else None
+            if step:
+                due = min((x.toner.due_at for x in step.lanes if x.toner and not x.toner.rinsed_at), default=None)
+                return f"Toner on {state.toners_on} of {len(step.lanes)} zones", due, colours
             return "Tone it", None, colours
         case Step.RECORD:
             board = chair_queries.board(loaded, now)

@@ -24,7 +24,7 @@ from apps.shelf.queries import developers
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.base import ConflictError, CoreError, LimitError, check_range
+from fervens_core.base import ON_TARGET_LEVELS, ConflictError, CoreError, LimitError, check_range
 from fervens_core.followup import (
     REST_DAYS,
     LastFormula,
@@ -38,9 +38,6 @@ from fervens_core.followup import (
 from fervens_core.head import Elasticity, Part, ReadingMode, Zone, lanes_of
 from fervens_core.log import AGAIN, Step
 from fervens_core.planning import PlanChoice, PlanRequest, chair_time, head_visits, make_plan, total_min, visits_needed
-
-SHORT_LEVELS = 0.5
-
 
 AHEAD_MAX = dt.timedelta(days=731)
 
@@ -139,7 +136,7 @@ def propose_next(row: Service) -> NextVisit:
         raise ConflictError("not_filed", "File the service first; the next visit follows from how it ended.")
     summary = summary_of(row)
     lanes = summary["lanes"]
-    is_short = any(x["level"] is not None and x["target"] - x["level"] > SHORT_LEVELS for x in lanes)
+    is_short = any(x["level"] is not None and x["target"] - x["level"] > ON_TARGET_LEVELS for x in lanes)
     found = propose_visit(
         timezone.localdate(row.starts_at),
         is_short=is_short,

@@ -11,13 +11,10 @@ from apps.services.models import Service
 from apps.services.visits.actions import formulas_of, growth, last_filed, summary_of
 from apps.studio.models import Membership
 from fervens_core.followup import grown_mm
-from fervens_core.head import ROOT_MM, TestResult
+from fervens_core.head import PATCH_TEST_VALID_DAYS, ROOT_MM, TestResult
 from fervens_core.log import Step
 
 SERVICES_MAX = 100
-
-
-PATCH_HOLDS_DAYS = 180
 
 
 STRAND_HOLDS_DAYS = 90
@@ -70,7 +67,7 @@ def _tests(client: Client, rows: list[Service], now: dt.datetime) -> list[dict[s
     found = []
     placed = client.patch_test_placed_at
     if placed or client.patch_test_result != TestResult.NOT_DONE.value:
-        until = (placed + dt.timedelta(days=PATCH_HOLDS_DAYS)).date() if placed else None
+        until = (placed + dt.timedelta(days=PATCH_TEST_VALID_DAYS)).date() if placed else None
         found.append(
             {
                 "kind": "patch",
