@@ -9,6 +9,8 @@ from django.core.management import call_command
 from django.db import connection, transaction
 from django.utils import timezone
 
+from apps.studio.models import Studio
+
 KEEP = {"django_migrations", "django_content_type", "auth_permission"}
 _rows: dict[str, bytes] = {}
 _made_at: list[dt.datetime] = []
@@ -51,6 +53,8 @@ def _put_back() -> None:
 
 def load_demo() -> None:
     """The demo studio, as `load_demo` makes it, into an empty database."""
+    if Studio.objects.exists():
+        return
     if _rows:
         _put_back()
         return

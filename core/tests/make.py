@@ -8,10 +8,13 @@ import itertools
 from fervens_core.head import Developer, Hair, Lightener, Zone
 from fervens_core.log import Event, EventData
 from fervens_core.planning import PlanChoice, PlanRequest
+from fervens_core.safety import WeakestVolumes
 
 START = dt.datetime(2026, 3, 1, 9, 0, tzinfo=dt.UTC)
 POWDER = Lightener("powder", "Powder", 1.5, label_max_min=50)
 BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (7, 10, 20, 30, 40))
+ANY = WeakestVolumes(0.5, 0.5, 0.5)
+"""As weak as the bottles are: for tests of the arithmetic, and for ladders that are slow on purpose."""
 HAIR_FIELDS = ("history", "thickness", "porosity", "undertone", "tint_level", "dye_hue", "elasticity", "breakage")
 _ids = itertools.count(1)
 
@@ -23,12 +26,13 @@ def zone(key: str = "back", start: float = 3.0, target: float = 8.0, **more) -> 
 
 def request(*zones, **more) -> PlanRequest:
     """A plan request; what is not of the request itself goes into its choice."""
-    own = {k: more.pop(k) for k in ("lightener", "bottles", "strands") if k in more}
+    own = {k: more.pop(k) for k in ("lightener", "bottles", "strands", "weakest") if k in more}
     return PlanRequest(
         zones=zones,
         lightener=own.get("lightener", POWDER),
         bottles=own.get("bottles", BOTTLES),
         strands=own.get("strands", ()),
+        weakest=own.get("weakest", WeakestVolumes()),
         choice=PlanChoice(**more),
     )
 

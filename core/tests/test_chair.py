@@ -4,7 +4,7 @@ from dataclasses import replace
 
 import numpy as np
 import pytest
-from make import BOTTLES, POWDER, at, event, request, zone
+from make import ANY, BOTTLES, POWDER, at, event, request, zone
 
 from fervens_core.base import ConflictError
 from fervens_core.chair import Chair, head_belief, lane_options, lane_times, make_board
@@ -234,7 +234,7 @@ def test_product_is_dragged_to_the_ends_and_left_as_a_barrier():
 
 def planned():
     """A head of four zones with its plan at the chair; the first two are on."""
-    wanted = request(*(zone(k, 4, 8, foil_count=5) for k in ("back", "side", "crown", "top")))
+    wanted = request(*(zone(k, 4, 8, foil_count=5) for k in ("back", "side", "crown", "top")), weakest=ANY)
     plan = make_plan(wanted)
     taken = PlanTaken(
         tuple(z.zone.key for z in plan.zones),

@@ -9,6 +9,7 @@ from fervens_core.base import LimitError
 from fervens_core.head import (
     Breakage,
     Developer,
+    DeveloperUse,
     DyeFamily,
     DyeHue,
     Elasticity,
@@ -30,7 +31,7 @@ from fervens_core.head import (
 )
 from fervens_core.head.findings import judge_elasticity
 from fervens_core.log import TonerApplied, uses_of
-from fervens_core.planning import make_plan
+from fervens_core.planning import Aim, make_plan
 from fervens_core.safety import Severity, lightening_cautions, strongest_volume, toner_block
 from fervens_core.toning import Formula
 
@@ -303,3 +304,28 @@ def test_porous_ends_that_join_late_stay_within_their_limit():
     ends = Segment(Hair(7, History.LIGHTENED, porosity=Porosity.HIGH), 60)
     plan = make_plan(request(zone("back", 4, 9.5, ends=ends), volumes={"back.ends": 40.0}))
     assert {z.zone.key: z.volume_strength for z in plan.zones}["back.ends"] <= 20.0
+
+
+@pytest.mark.parametrize(
+    ("made", "least"),
+    [
+        (zone(), 20.0),
+        (zone(history=History.TINTED), 20.0),
+        (zone(history=History.LIGHTENED), 10.0),
+        (zone(porosity=Porosity.HIGH), 10.0),
+        (zone(thickness=Thickness.FINE), 10.0),
+        (zone(is_delicate=True), 10.0),
+        (zone(history=History.DIRECT_DYE, dye_hue=DyeHue.GREEN), 5.0),
+    ],
+)
+def test_no_toner_strength_is_proposed_to_lighten_but_on_old_dye(made, least):
+    bottles = (
+        Developer("d5", "5 vol", 5, DeveloperUse.TONING),
+        *(Developer(f"d{v}", f"{v} vol", v) for v in (10, 20, 30)),
+    )
+    wanted = replace(made, target_level=min(made.hair.start_level + 2.0, 10.0))
+    for aim in Aim:
+        plan = make_plan(request(wanted, bottles=bottles, aim=aim))
+        assert plan.zones[0].volume_strength >= least
+    own = make_plan(request(wanted, bottles=bottles, volumes={"back": 12.0})).zones[0]
+    assert own.volume_strength == (5.0 if least == 5.0 else 12.0)

@@ -7,7 +7,7 @@ import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from make import BOTTLES, POWDER, request, zone
+from make import ANY, BOTTLES, POWDER, request, zone
 from scipy.optimize import minimize
 
 from fervens_core.head import Lightener
@@ -70,7 +70,10 @@ def planned_cost(plan):
 @given(heads, st.sampled_from([VolumeStep.WHOLE, VolumeStep.BOTTLES]))
 def test_no_choice_of_line_and_developers_does_better(zones, step):
     """Every line of the wave with every developer of every zone: lanes do not touch each other once the line stands."""
-    plans = {aim: make_plan(request(*zones, aim=aim, step=step, wave_starts=())) for aim in (Aim.EVEN, Aim.QUICK)}
+    plans = {
+        aim: make_plan(request(*zones, weakest=ANY, aim=aim, step=step, wave_starts=()))
+        for aim in (Aim.EVEN, Aim.QUICK)
+    }
     finishes = lines_of(plans[Aim.EVEN])
     least = np.zeros_like(finishes)
     strongest = np.zeros_like(finishes)
@@ -90,7 +93,7 @@ def test_no_choice_of_line_and_developers_does_better(zones, step):
 
 def test_gentle_has_the_least_contact_load_of_all_that_reach():
     zones = (zone("a", 5, 8, foil_count=4), zone("b", 5.5, 8, foil_count=3), zone("c", 5, 8, foil_count=4))
-    gentle = make_plan(request(*zones, aim=Aim.GENTLE, wave_starts=()))
+    gentle = make_plan(request(*zones, weakest=ANY, aim=Aim.GENTLE, wave_starts=()))
     assert not gentle.short
     finishes, strengths = lines_of(gentle), np.arange(7.0, 21.0)
     load = np.zeros_like(finishes)
@@ -105,12 +108,14 @@ def test_gentle_has_the_least_contact_load_of_all_that_reach():
 def test_never_worse_than_a_general_optimiser_and_far_quicker():
     label = Lightener("long", "Long", 1.5, label_max_min=60)
     zones = tuple(zone(f"z{i}", 4.5 + (i % 4) / 2, 8.0, foil_count=2 + i % 2, pace_min_per_foil=0.5) for i in range(12))
-    wanted = request(*zones, lightener=label, step=VolumeStep.EXACT, wave_starts=(), aim=Aim.GENTLE, bottles=BOTTLES)
+    wanted = request(
+        *zones, weakest=ANY, lightener=label, step=VolumeStep.EXACT, wave_starts=(), aim=Aim.GENTLE, bottles=BOTTLES
+    )
     make_plan(wanted)
     began = time.perf_counter()
     plan = make_plan(wanted)
     ours_s = time.perf_counter() - began
-    even = make_plan(request(*zones, lightener=label, step=VolumeStep.EXACT, wave_starts=()))
+    even = make_plan(request(*zones, weakest=ANY, lightener=label, step=VolumeStep.EXACT, wave_starts=()))
     starts = np.array([z.start_min for z in plan.zones])
     ends = np.array([z.end_min for z in plan.zones])
     targets = np.array([z.target_level for z in zones])
@@ -183,11 +188,11 @@ def test_aims_show_their_price():
 
 def test_partings_and_lines_of_the_technician_are_kept():
     zones = tuple(zone(f"z{i}", 6, 8, foil_count=5) for i in range(4))
-    plan = make_plan(request(*zones, wave_starts=("z2",), finish_mins=(40.0, 80.0)))
+    plan = make_plan(request(*zones, weakest=ANY, wave_starts=("z2",), finish_mins=(40.0, 80.0)))
     assert [w.zone_keys for w in plan.waves] == [("z0", "z1"), ("z2", "z3")]
     assert [w.finish_min for w in plan.waves] == [40.0, 80.0]
     assert all(w.is_own_finish for w in plan.waves)
-    moved = make_plan(request(*zones, wave_starts=("z2",), finish_mins=(40.0, 999.0 - 200.0)))
+    moved = make_plan(request(*zones, weakest=ANY, wave_starts=("z2",), finish_mins=(40.0, 999.0 - 200.0)))
     assert moved.waves[1].finish_min == moved.waves[1].finish_most_min
 
 

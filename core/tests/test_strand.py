@@ -4,7 +4,7 @@ import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from make import POWDER, request, zone
+from make import ANY, POWDER, request, zone
 
 from fervens_core.base import CoreError, LimitError
 from fervens_core.formats import strands_from_csv, strands_to_csv
@@ -106,14 +106,14 @@ def test_strands_side_by_side_teach_each_other():
 def test_a_strand_moves_the_plan_and_says_by_how_much():
     zones = (zone("a", 4, 8, foil_count=5), zone("b", 4, 8, foil_count=5))
     slow = strand(start=4.0, readings=read_from(0.9, 0.75, start=4.0))
-    plain, taught = make_plan(request(*zones)), make_plan(request(*zones, strands=(slow,)))
+    plain, taught = make_plan(request(*zones, weakest=ANY)), make_plan(request(*zones, weakest=ANY, strands=(slow,)))
     assert plain.move is None
     assert taught.strongest_volume > plain.strongest_volume
     assert "slower" in taught.move.text
-    moves = strand_moves(request(*zones, strands=(slow,)), taught)
+    moves = strand_moves(request(*zones, weakest=ANY, strands=(slow,)), taught)
     assert moves
     assert all(m.volume > m.expected_volume for m in moves)
-    assert strand_moves(request(*zones), plain) == ()
+    assert strand_moves(request(*zones, weakest=ANY), plain) == ()
     # the window is narrower once something is known
     wide, narrow = (p.zones[0].ready_min for p in (plain, taught))
     assert narrow[0] > wide[0]

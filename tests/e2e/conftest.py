@@ -5,7 +5,7 @@ from __future__ import annotations
 from pathlib import Path
 
 import pytest
-from conftest import Actor
+from conftest import PASSWORD, Actor
 from demo import load_demo
 from django.contrib.auth import get_user_model
 from playwright.sync_api import expect
@@ -44,6 +44,15 @@ def sign_in(page, address: str, username: str) -> None:
     cookies = [{"name": k, "value": v.value, "url": address} for k, v in member.browser.cookies.items()]
     page.context.add_cookies(cookies)
     page.goto(address)
+    page.get_by_role("heading", name="Today").wait_for()
+
+
+def sign_in_by_form(page, address: str, username: str) -> None:
+    """On the day's page, by name and password: also where the server runs on another database."""
+    page.goto(address)
+    page.get_by_label("Name").fill(username)
+    page.get_by_label("Password").fill(PASSWORD)
+    page.get_by_role("button", name="Sign in").click()
     page.get_by_role("heading", name="Today").wait_for()
 
 

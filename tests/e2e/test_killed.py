@@ -21,7 +21,7 @@ import pytest
 from conftest import PASSWORD
 from playwright.sync_api import expect
 
-from .conftest import open_service, sign_in
+from .conftest import open_service, sign_in_by_form
 
 ROOT = Path(__file__).parents[2]
 sys.path.insert(0, str(ROOT / "ops"))
@@ -174,7 +174,7 @@ def test_nothing_is_lost_or_doubled_when_server_and_database_are_killed_under_lo
 def test_a_page_waits_for_a_killed_database_and_goes_on_by_itself(served, browser, browser_context_args):
     context = browser.new_context(**browser_context_args)
     page = context.new_page()
-    sign_in(page, served.address, "maren")
+    sign_in_by_form(page, served.address, "maren")
     open_service(page, "Ilse Varga", "chair")
     row = page.get_by_role("img", name=re.compile("^Low back: "))
     row.wait_for()

@@ -133,7 +133,7 @@ def test_free_ports_are_free():
     port = cluster.free_port()
     with socket.socket() as probe:
         probe.bind(("127.0.0.1", port))
-    start._check_port("127.0.0.1", port)
+    start.check_port("127.0.0.1", port)
 
 
 def test_the_database_never_runs_as_root(tmp_path, monkeypatch):
@@ -148,8 +148,8 @@ def test_the_database_never_runs_as_root(tmp_path, monkeypatch):
 
 def test_the_secret_key_is_made_once_and_only_for_its_owner(tmp_path, monkeypatch):
     monkeypatch.setattr(start, "LOCAL", tmp_path)
-    first = start._secret_key()
-    assert start._secret_key() == first
+    first = start.secret_key()
+    assert start.secret_key() == first
     assert len(first) >= 50
     assert (tmp_path / "secret-key").stat().st_mode & 0o077 == 0
 

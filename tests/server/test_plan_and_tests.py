@@ -339,7 +339,11 @@ def test_the_order_is_the_trades_until_the_technician_has_another(owner, service
     made = to_plan(owner, zones=zones)
     plan = owner.get(f"/services/{made['id']}/plan")
     assert plan["order"] == ["left_side", "crown", "top", "nape"]
-    assert plan["proposed_order"][0] == {"key": "left_side", "reason": "coarse hair resists: first"}
+    assert plan["proposed_order"][0] == {
+        "key": "left_side",
+        "reason": "coarse hair resists: first",
+        "is_usual": False,
+    }
     other = ["top", "left_side", "crown", "nape"]
     kept = owner.put(f"/services/{made['id']}/plan", choices(owner, plan, order=other))
     fringe = ZONE | {"key": "fringe", "name": "Fringe", "thickness": "coarse"}

@@ -19,6 +19,7 @@ from fervens_core.head import (
 from fervens_core.head.zones import lanes_of_zone, regrowth_mm
 from fervens_core.lift import effective_volume, level_at, time_to_level
 from fervens_core.planning import PlanChoice, PlanRequest, head_visits, make_plan, visits_needed
+from fervens_core.safety import WeakestVolumes
 from fervens_core.toning import Formula, Result, deposit, natural_lab, rank_neutralisers, toned_lab
 from fervens_core.toning.formula import whole_minutes
 from fervens_core.toning.neutralise import counter_tone
@@ -27,6 +28,8 @@ BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (7, 10, 20, 30, 40))
 POWDER = Lightener("p", "Powder", 1.5, label_max_min=50)
 LEVELS = np.arange(3.0, 11.0)
 LIFTED_FROM_3 = hair_lab(3.0, LEVELS)
+SLOW = WeakestVolumes(0.5, 0.5, 0.5)
+"""A ladder that is slow on purpose begins below the usual 20 vol."""
 
 
 # One bench trial, level 3, strands in foil at room temperature, read by eye to +-0.7 level; common practice, no source.
@@ -134,7 +137,7 @@ def test_neutralising_with_the_warm_family_is_worst():
 def test_ladder_from_first_zone_to_last(start, target, zone_count, finish_min, first, last):
     zones = tuple(Zone(f"z{i}", f"Zone {i}", Hair(start), target, foil_count=6) for i in range(zone_count))
     one_wave = PlanChoice(finish_mins=(finish_min,), wave_starts=())
-    plan = make_plan(PlanRequest(zones=zones, lightener=POWDER, bottles=BOTTLES, choice=one_wave))
+    plan = make_plan(PlanRequest(zones=zones, lightener=POWDER, bottles=BOTTLES, choice=one_wave, weakest=SLOW))
     volumes = [z.volume_strength for z in plan.zones]
     assert volumes == sorted(volumes)
     # ladders are told in steps of five or ten volumes

@@ -49,7 +49,7 @@ def match_shelf(studio: Studio, file: ServiceFile) -> MatchedShelf:
     lighteners = {key: _lightener(studio, value, added) for key, value in values.items()}
     for bottle in file.developers:
         if not Developer.objects.filter(studio=studio, volume_strength=bottle.volume_strength).exists():
-            Developer.objects.create(studio=studio, name=bottle.name, volume_strength=bottle.volume_strength)
+            Developer.objects.create(studio=studio, **label_of(bottle))
             added.append(bottle.name)
     shade_keys = {shade.key: str(_toner(studio, shade, added).pk) for shade in file.toners}
     return MatchedShelf(lighteners, shade_keys, added)

@@ -45,6 +45,12 @@ class Developer(Product):
     """A bottle of developer."""
 
     volume_strength = models.FloatField()
+    use = models.CharField(
+        max_length=12,
+        default="both",
+        choices=[("lightening", "Lightening"), ("toning", "Toning"), ("both", "Both")],
+        help_text="One for toning lifts nothing but old dye.",
+    )
 
 
 class Toner(Product):

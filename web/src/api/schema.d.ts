@@ -1556,6 +1556,12 @@ export interface components {
             hex: string;
         };
         /**
+         * DeveloperUse
+         * @description What a bottle of developer is for.
+         * @enum {string}
+         */
+        DeveloperUse: "lightening" | "toning" | "both";
+        /**
          * ProductOut
          * @description A product as the shelf's page shows it; fields of other kinds are empty.
          */
@@ -1608,6 +1614,7 @@ export interface components {
             max_applications?: number | null;
             /** Volume Strength */
             volume_strength?: number | null;
+            use?: components["schemas"]["DeveloperUse"] | null;
             /** Level */
             level?: number | null;
             /** Developer Volume */
@@ -1672,6 +1679,7 @@ export interface components {
             max_applications?: number | null;
             /** Volume Strength */
             volume_strength?: number | null;
+            use?: components["schemas"]["DeveloperUse"] | null;
             /** Level */
             level?: number | null;
             /** Developer Volume */
@@ -5512,7 +5520,7 @@ export interface components {
          *         minutes: planned. window_min: when it should be ready: early for hair that takes much, late for little.
          *         label_at: when its label's time is up. on_min: minutes on the hair so far, or in all.
          *         lab_now: CIELAB of what the hair should be now, or was left as.
-         *         warning: against rinsing it now, or None; warning_help: what to do then. uptake: likely, beside what was expected.
+         *         warning: against rinsing now; warning_help: what to do. uptake: likely, beside what was expected.
          *         strand_scale: what a strand rinsed now may look like, palest first; empty once it is rinsed.
          */
         TonerClock: {

@@ -116,8 +116,8 @@ describe('the person and the tests', () => {
       .find((l) => l.text().includes('minerals'))!
       .find('input')
     await minerals.setValue(true)
-    await panel.setProps({ draft: { ...made } })
     expect(made.home_care).toEqual(['minerals'])
+    await panel.setProps({ draft: { ...made }, service: service({ builds_up: true }) })
     expect(panel.text()).toContain('Washed out today')
   })
 

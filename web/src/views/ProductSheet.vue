@@ -2,6 +2,7 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { addProduct, changeProduct, removeProduct } from '../api/afterwards'
 import type { Schemas } from '../api/client'
+import Choice from '../parts/Choice.vue'
 import Sheet from '../parts/Sheet.vue'
 import { useNotices } from '../stores/notices'
 
@@ -54,6 +55,12 @@ const usual: Record<string, Record<string, number>> = {
     patch_test_wait_h: 48,
   },
 }
+const uses = [
+  { value: 'both', name: 'Both' },
+  { value: 'lightening', name: 'Lightening' },
+  { value: 'toning', name: 'Toning' },
+] as const
+const use = ref<'both' | 'lightening' | 'toning'>('both')
 const name = ref('')
 const numbers = reactive<Record<string, number | string>>({})
 const ticks = reactive<Record<string, boolean>>({})
@@ -63,6 +70,7 @@ watch(
   ([p, adding]) => {
     if (!p && !adding) return
     name.value = p?.name ?? ''
+    use.value = p?.use ?? 'both'
     const known = p as Record<string, unknown> | null
     for (const f of fields) numbers[f.key] = (known?.[f.key] as number | null) ?? usual[kind.value ?? '']?.[f.key] ?? ''
     numbers.stock_g = p?.stock_g === null || p?.stock_g === undefined ? '' : Math.round(p.stock_g * 10) / 10
@@ -97,6 +105,7 @@ const values = (): Schemas['ProductIn'] => {
   found.low_g = number(numbers.low_g)
   const price = number(numbers.price)
   found.price_per_g = price === null ? null : price / 100
+  if (kind.value === 'developer') found.use = use.value
   if (kind.value === 'toner')
     found.dyes = Object.fromEntries(families.filter((f) => Number(dyes[f]) > 0).map((f) => [f, Number(dyes[f]) / 100]))
   return found
@@ -183,6 +192,7 @@ const remove = () =>
           />
         </div>
       </fieldset>
+      <Choice v-if="kind === 'developer'" v-model="use" legend="It is for" :options="uses" />
       <label v-for="f in ownFlags" :key="f.key" class="flex min-h-12 items-center gap-3"
         ><input v-model="ticks[f.key]" type="checkbox" class="size-6" /> {{ f.name }}</label
       >

@@ -36,6 +36,8 @@ VERSIONS = (1, 2, 3)
 """Version 1 knew neither segments nor strands and had one finish line; up to version 2 what nobody had said was false:
 whether product touches the scalp, whether the person has reacted before. They are read still."""
 MINUTES_MAX = 6000.0
+TONER_STRENGTH = 9.0
+"""[MODEL] below this a developer is a toner's (common practice: 5 to 7 vol)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -176,6 +178,8 @@ def _upcast(document: Mapping[str, Any]) -> dict[str, Any]:
         found["zones"] = [_unsaid(z, "is_on_scalp") for z in found["zones"]]
     if isinstance(found.get("toners"), list):
         found["toners"] = [_washed(x) for x in found["toners"]]
+    if isinstance(found.get("developers"), list):
+        found["developers"] = [_meant(x) for x in found["developers"]]
     if isinstance(found.get("events"), list):
         found["events"] = [{"version": 1, **e} if isinstance(e, Mapping) else e for e in found["events"]]
     plan = found.get("plan")
@@ -201,6 +205,13 @@ def _washed(shade: Any) -> Any:
     if shade.get("is_oxidative") is False:
         return dict(shade) | {"developer_parts": None, "developer_volume": None}
     return {"developer_parts": 1.5, "developer_volume": 7} | dict(shade)
+
+
+def _meant(bottle: Any) -> Any:
+    """A bottle of an older file, which did not say what it is for: weak ones are for toning."""
+    if not isinstance(bottle, Mapping) or not isinstance(bottle.get("volume_strength"), int | float):
+        return bottle
+    return {"use": "toning" if bottle["volume_strength"] < TONER_STRENGTH else "both"} | dict(bottle)
 
 
 def _unsaid(values: Any, field: str) -> Any:

@@ -26,7 +26,7 @@ from fervens_core.head.hair import (
     Thickness,
     Tone,
 )
-from fervens_core.head.products import Developer, DyeFamily, Lightener, TonerShade
+from fervens_core.head.products import Developer, DeveloperUse, DyeFamily, Lightener, TonerShade
 from fervens_core.head.reading import ReadingMode
 from fervens_core.head.usual import USUAL_HEAD
 from fervens_core.head.zones import (
@@ -55,6 +55,7 @@ __all__ = [
     "Covering",
     "Density",
     "Developer",
+    "DeveloperUse",
     "DyeFamily",
     "DyeHue",
     "Elasticity",

@@ -109,14 +109,23 @@ class Lightener:
         return Ratio(self.developer_parts)
 
 
+class DeveloperUse(StrEnum):
+    """What a bottle of developer is for."""
+
+    LIGHTENING = "lightening"
+    TONING = "toning"
+    BOTH = "both"
+
+
 @dataclass(frozen=True, slots=True)
 @contract
 class Developer:
-    """A bottle of developer, 0.5 to 40 vol."""
+    """A bottle of developer, 0.5 to 40 vol; one for toning lifts nothing but old dye."""
 
     key: Key
     name: Name
     volume_strength: Volume
+    use: DeveloperUse = DeveloperUse.BOTH
 
 
 @dataclass(frozen=True, slots=True)

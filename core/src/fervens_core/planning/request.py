@@ -12,6 +12,7 @@ from fervens_core.lift import Strand
 from fervens_core.planning.bowls import BowlStyle
 from fervens_core.planning.mixing import MIX_PER_FOIL_G
 from fervens_core.planning.wave import VolumeStep
+from fervens_core.safety import WeakestVolumes
 
 FINISH_MAX_MIN = 900.0
 FinishMinutes = Annotated[Number, Within(1.0, FINISH_MAX_MIN, "min")]
@@ -56,6 +57,7 @@ class PlanRequest:
         zones: as read, in order of application, keys unique; their parts become lanes.
         lightener, bottles: from the shelf; at least one developer.
         strands: what was tested beforehand. elasticity: as the head's stretch test had it.
+        weakest: developers the studio proposes to lighten with.
     """
 
     zones: tuple[Zone, ...]
@@ -64,6 +66,7 @@ class PlanRequest:
     choice: PlanChoice = PlanChoice()
     strands: tuple[Strand, ...] = ()
     elasticity: Elasticity = Elasticity.RETURNS
+    weakest: WeakestVolumes = field(default_factory=WeakestVolumes)
 
     def __post_init__(self) -> None:
         keys = [z.key for z in self.zones]

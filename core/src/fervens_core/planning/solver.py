@@ -7,11 +7,12 @@ and parted by what they cost.
 from __future__ import annotations
 
 import math
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
 
-from fervens_core.head import Zone, lanes_of
+from fervens_core.head import Developer, DeveloperUse, History, Zone, lanes_of
 from fervens_core.lift import ADDITIVE_STRENGTH_FACTOR, LiftFactors, zone_factors
 from fervens_core.planning.request import Aim, PlanRequest
 from fervens_core.planning.wave import (
@@ -53,13 +54,20 @@ class LeftOut:
     reason: str
 
 
+def bottles_for(zone: Zone, bottles: Sequence[Developer]) -> Sequence[Developer]:
+    """The bottles a lane may be lightened with: those for toning lift nothing but old dye."""
+    if zone.hair.history is History.DIRECT_DYE:
+        return bottles
+    return [b for b in bottles if b.use is not DeveloperUse.TONING] or bottles
+
+
 def entries_of(
     request: PlanRequest, lanes: tuple[Zone, ...], factors: list[LiftFactors]
 ) -> tuple[list[Entry], list[LeftOut]]:
     entries, left_out = [], []
-    weakest_bottle = min(b.volume_strength for b in request.bottles)
     strongest_bottle = max(b.volume_strength for b in request.bottles)
     for i, zone in enumerate(lanes):
+        weakest_bottle = min(b.volume_strength for b in bottles_for(zone, request.bottles))
         limit, reason = strongest_volume(zone, request.lightener, request.elasticity)
         if strongest_bottle < limit:
             limit, reason = strongest_bottle, "strongest bottle on the shelf"
@@ -77,7 +85,7 @@ def entries_of(
             Entry(
                 zone=zone,
                 factors=factors[i],
-                weakest=weakest_bottle,
+                weakest=min(max(weakest_bottle, request.weakest.on(zone)), limit),
                 strongest=limit,
                 limit_reason=reason,
                 own=own,

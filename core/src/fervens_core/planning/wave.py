@@ -151,7 +151,8 @@ class LaneTable:
         for volume in mixing.bottle_volumes.tolist():
             short, over = self.short_and_over(self.levels(np.array(volume), minutes, mixing.strength_factor))
             cost = short + OVERSHOOT_WEIGHT * over
-            is_better = (cost < least - 1e-9) & (volume <= self.strongest + 1e-9)
+            is_allowed = (volume <= self.strongest + 1e-9) & (volume >= self.weakest - 1e-9)
+            is_better = (cost < least - 1e-9) & is_allowed
             best = np.where(is_better, volume, best)
             least = np.where(is_better, cost, least)
         return best

@@ -6,7 +6,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from enum import StrEnum
 
-from fervens_core.base import VOLUME_MAX
+from fervens_core.base import VOLUME_MAX, Volume, contract
 from fervens_core.head import (
     PATCH_TEST_WAIT_H,
     Breakage,
@@ -217,6 +217,29 @@ def toner_block(findings: Findings, shade: TonerShade) -> Caution | None:
     if state is not PatchState.CLEAR:
         return _block("patch_test_early", f"Patch test younger than {wait}", "Wait, or take a non-oxidative shade.")
     return None
+
+
+@dataclass(frozen=True, slots=True)
+@contract
+class WeakestVolumes:
+    """Weakest developers a studio proposes to lighten with, vol; a technician may insist on less.
+
+    20 vol is the usual working strength on natural hair, 10 for hair that is light, fine, porous or delicate; 5 and 7
+    lift nothing but old dye, or make a ladder that is slow on purpose (common practice, no source).
+    """
+
+    natural: Volume = 20.0
+    worn: Volume = 10.0
+    old_dye: Volume = 5.0
+
+    def on(self, zone: Zone) -> float:
+        """The weakest for a lane."""
+        hair = zone.hair
+        if hair.history is History.DIRECT_DYE:
+            return self.old_dye
+        is_worn = hair.history is History.LIGHTENED or hair.porosity is Porosity.HIGH
+        is_tender = hair.thickness is Thickness.FINE or zone.is_delicate
+        return self.worn if is_worn or is_tender else self.natural
 
 
 def strongest_volume(
