@@ -33,7 +33,8 @@ const of = (kind: string) =>
 const label = (p: Product) => {
   if (p.kind === 'lightener')
     return `1 : ${p.developer_parts}, ${p.label_max_min} min, up to ${p.max_volume} vol, ${p.max_volume_on_scalp} on the scalp${p.is_dark ? ', dark' : ''}`
-  if (p.kind === 'developer') return `${levelText(p.volume_strength ?? 0)} vol`
+  if (p.kind === 'developer')
+    return `${levelText(p.volume_strength ?? 0)} vol${p.use && p.use !== 'both' ? `, for ${p.use} only` : ''}`
   return `level ${levelText(p.level ?? 0)}, ${p.is_oxidative ? `1 : ${p.developer_parts}` : 'neat, no developer'}, ${p.label_max_min} min`
 }
 const changed = async () => {
