@@ -218,7 +218,11 @@ def main() -> None:
          zone("left_side", 5, 8), zone("right_side", 5, 8), zone("top", 4, 8)],
         TESTED | {"age_years": 29, "booked_min": 240})  # fmt: skip
     head = Head(
-        sanna, seed=12, until_min=1000, extent=1.0, own={"crown": 0.59, "high_back": 0.74, "top": 0.75, "nape": 0.93, "low_back": 0.96}
+        sanna,
+        seed=12,
+        until_min=1000,
+        extent=1.0,
+        own={"crown": 0.59, "high_back": 0.74, "top": 0.75, "nape": 0.93, "low_back": 0.96},
     )
     head.consult(["delicate", "professional_use"])
     head.lighten()
