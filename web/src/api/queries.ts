@@ -2,7 +2,7 @@ import { keepPreviousData, queryOptions } from '@tanstack/vue-query'
 import { type Ref, unref } from 'vue'
 import { deviceId } from '../lib/kept'
 import type { EventIn } from './events'
-import type { WaitingAct } from '../lib/waiting'
+import type { WaitingAct } from './waiting'
 import { api, data, type Schemas } from './client'
 
 /** Query factories: the only place where server state is named and fetched. */

@@ -5,7 +5,7 @@ import { ApiError, type Schemas } from '../api/client'
 import type { EventData } from '../api/events'
 import { send } from '../api/queries'
 import { keepList, keptList } from '../lib/kept'
-import type { WaitingAct } from '../lib/waiting'
+import type { WaitingAct } from '../api/waiting'
 
 const KEPT = 'fervens.outbox'
 const RETURNED = 'fervens.returned'

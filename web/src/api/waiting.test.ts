@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { EventData, EventKind } from '../api/events'
+import type { EventData, EventKind } from './events'
 import { at, lane, START } from '../testing'
 import { type BoardLike, type WaitingAct, waitingKeys, withWaiting } from './waiting'
 

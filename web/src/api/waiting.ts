@@ -1,6 +1,6 @@
 /** Acts that wait on this device, and the board as it looks with them: marks of what the hand has done, no rules. */
-import type { EventData, EventKind } from '../api/events'
-import { pointAt, type LevelPoint } from './strip'
+import type { EventData, EventKind } from './events'
+import { pointAt, type LevelPoint } from '../lib/strip'
 
 export interface WaitingAct {
   event_id: string
