@@ -198,6 +198,16 @@ def test_each_result_its_own_formula_and_fewer_bowls_give_something_up():
         assert product + bowl.developer_g == pytest.approx(mixed)
 
 
+def test_the_zones_say_the_same_distance_from_the_wish_as_the_head():
+    found = step(chair(rinsed()))
+    away = [x.proposal.delta_e for x in found.lanes]
+    assert found.counts[-1].mean_delta_e == pytest.approx(sum(away) / len(away))
+    assert found.counts[-1].worst_delta_e == pytest.approx(max(away))
+    for lane in found.lanes:
+        apart = delta_e_2000(np.array(lane.proposal.lab), np.array(lane.wanted_lab))
+        assert lane.proposal.delta_e == pytest.approx(float(apart))
+
+
 def test_the_wish_can_be_set_as_a_tone_at_a_level_or_as_a_measured_colour():
     usual = step(chair(rinsed()))
     assert not usual.is_own_wish

@@ -5371,6 +5371,8 @@ export interface components {
             now_hex: string;
             /** Now Lab */
             now_lab: number[];
+            /** Wanted Lab */
+            wanted_lab: number[];
             /** Wanted Hex */
             wanted_hex: string;
             proposal: components["schemas"]["ToneProposal"] | null;
@@ -5436,7 +5438,7 @@ export interface components {
         };
         /**
          * ToneProposal
-         * @description What a bowl does to one zone, minute by minute.
+         * @description What a bowl does to one zone, minute by minute; `delta_e`: CIEDE2000 to the wish, depth and all.
          */
         ToneProposal: {
             /** Bowl */

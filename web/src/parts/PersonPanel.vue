@@ -127,7 +127,7 @@ const wishFor = (level: number) =>
           "
         />
         <p v-if="service.is_reaction_open" class="mt-1 font-semibold" role="alert">
-          An allergy or reaction is told: was it to oxidative colour? Until you answer, oxidative toner stays locked.
+          An allergy or reaction is told: was it to oxidative colour? Until you answer there is no plan.
         </p>
       </div>
       <div>

@@ -88,7 +88,7 @@ class TonePart:
     read: ReadZone
     result: Result
     match: Match | None
-    wanted_hex: str
+    wish: Wish
     state: TonerState | None
 
 
@@ -96,7 +96,7 @@ def find_tone_parts(
     chair: Chair, reads: Sequence[ReadZone], choice: ToningPlan | None, wish: Wish, shelf: ToneShelf | None
 ) -> list[TonePart]:
     matches = choice.matches if choice else {}
-    tone_parts = [TonePart(r.lane.key, "", r, r.result, matches.get(r.lane.key), wish.hex, r.lane.toner) for r in reads]
+    tone_parts = [TonePart(r.lane.key, "", r, r.result, matches.get(r.lane.key), wish, r.lane.toner) for r in reads]
     shadow = chair.state.shadow
     if shadow is None or shelf is None:
         return tone_parts
@@ -107,7 +107,7 @@ def find_tone_parts(
     results = [replace(r.result, grams=max(r.result.grams * SHADOW_SHARE, 1.0)) for r in at_root]
     picked = _for_shadow(results, shelf, deep) if results else {}
     return tone_parts + [
-        TonePart(f"{r.lane.key}~{SHADOW}", SHADOW, r, x, picked.get(r.lane.key), deep.hex, r.lane.shadow)
+        TonePart(f"{r.lane.key}~{SHADOW}", SHADOW, r, x, picked.get(r.lane.key), deep, r.lane.shadow)
         for r, x in zip(at_root, results, strict=True)
     ]
 

@@ -211,8 +211,10 @@ def _options(
     levels = "level" if short == 1.0 else "levels"
     is_there = short <= ON_TARGET_LEVELS
     tone_reason = "On target" if is_there else f"{short:.1f} {levels} short: toned at this depth"
-    if match:
-        tone_reason += f"; {match.formula.name}, {match.minutes:.0f} min, {match.delta_e:.1f} from the wish"
+    if choice and match:
+        tone_reason += (
+            f"; {match.formula.name}, {match.minutes:.0f} min, {choice.delta_es[read.lane.key]:.1f} from the wish"
+        )
     found = [ReviewOption(Way.TONE, "Tone it now", tone_reason, toned_hex, level)]
     advised = Way.TONE
     if short > ON_TARGET_LEVELS and not read.is_kept:

@@ -32,7 +32,7 @@ from fervens_core.basin.toner_lane import (
 )
 from fervens_core.basin.uptake import Uptake
 from fervens_core.chair import Chair, after
-from fervens_core.colour import lab_hex, lab_to_hex
+from fervens_core.colour import delta_e_2000, lab_hex, lab_to_hex
 from fervens_core.head import Findings, Tone, TonerShade
 from fervens_core.log import TonedPart
 from fervens_core.safety import toner_block
@@ -63,7 +63,7 @@ class ToneBowl:
 
 @dataclass(frozen=True, slots=True)
 class ToneProposal:
-    """What a bowl does to one zone, minute by minute."""
+    """What a bowl does to one zone, minute by minute; `delta_e`: CIEDE2000 to the wish, depth and all."""
 
     bowl: int
     formula_name: str
@@ -106,6 +106,7 @@ class ToneLane:
     grab: str
     now_hex: str
     now_lab: tuple[float, ...]
+    wanted_lab: tuple[float, ...]
     wanted_hex: str
     proposal: ToneProposal | None
     toner: TonerClock | None
@@ -246,7 +247,7 @@ def _proposal(tone_part: TonePart, bowls: Sequence[ToneBowl], times: ToneTimes, 
         minutes=found.minutes,
         hex=lab_hex(found.lab),
         lab=found.lab,
-        delta_e=found.delta_e,
+        delta_e=float(delta_e_2000(np.array(found.lab), tone_part.wish.wanted)),
         depth_lost_levels=found.depth_lost_l / LEVEL_L,
         is_too_dark=found.is_too_dark,
         grams=tone_part.result.grams,
@@ -297,7 +298,8 @@ def _lane(tone_part: TonePart, **more: object) -> ToneLane:
         grab=read.lane.grab.value if read.lane.grab else "",
         now_hex=lab_hex(result.lab),
         now_lab=tuple(result.lab.tolist()),
-        wanted_hex=tone_part.wanted_hex,
+        wanted_lab=tuple(tone_part.wish.wanted.tolist()),
+        wanted_hex=tone_part.wish.hex,
         **more,  # type: ignore[arg-type]
     )
 

@@ -75,7 +75,7 @@ def try_formula(
                 minutes=own.minutes,
                 hex=lab_hex(own.lab),
                 now_hex=lab_hex(result.lab),
-                delta_e=own.delta_e,
+                delta_e=choice.delta_es[read.lane.key],
                 depth_lost_levels=own.depth_lost_l / LEVEL_L,
                 is_too_dark=own.is_too_dark,
                 steps=tuple(ToneMinute(m, h) for m, h in zip(steps, hexes, strict=True)),

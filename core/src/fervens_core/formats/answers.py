@@ -16,7 +16,6 @@ import numpy as np
 from fervens_core.base import ConflictError, check_range, json_schema
 from fervens_core.basin import ToneBowl, ToneLane, lanes_today, read_zones, tone_step
 from fervens_core.chair import Chair, after, head_belief, lane_times, make_board, minutes_between
-from fervens_core.colour import delta_e_2000
 from fervens_core.formats.service_file import MINUTES_MAX, ServiceFile
 from fervens_core.log import Event, Phase, fold
 
@@ -235,19 +234,17 @@ def _three(lab: tuple[float, ...]) -> Lab:
     return round(float(lab[0]), 2), round(float(lab[1]), 2), round(float(lab[2]), 2)
 
 
-def _part(lane: ToneLane, wish: Lab) -> AnsweredPart:
+def _part(lane: ToneLane) -> AnsweredPart:
     planned = lane.proposal
-    result = _three(planned.lab) if planned else None
-    away = None if result is None else round(float(delta_e_2000(np.array(result), np.array(wish))), 2)
     return AnsweredPart(
         key=lane.id,
         bowl=planned.bowl if planned else None,
         on_min=round(planned.start_min, 2) if planned else None,
         off_min=round(planned.rinse_min, 2) if planned else None,
         now_lab=_three(lane.now_lab),
-        wish_lab=wish,
-        result_lab=result,
-        difference=away,
+        wish_lab=_three(lane.wanted_lab),
+        result_lab=_three(planned.lab) if planned else None,
+        difference=round(planned.delta_e, 2) if planned else None,
         levels_deeper=round(planned.depth_lost_levels, 2) if planned else None,
     )
 
@@ -263,8 +260,7 @@ def tone_answer(file: ServiceFile) -> ToneAnswer:
         raise ConflictError("still_lifting", "Some zones of the file still have lightener on; rinse them first.")
     reads = read_zones(replace(there, now=after(there.now, 0.0)))
     step = tone_step(there, file.toners, findings=file.findings, tone=file.tone, reads=reads)
-    wish = _three(tuple(step.wish.wanted))
-    parts = tuple(_part(lane, wish) for lane in step.lanes)
+    parts = tuple(_part(lane) for lane in step.lanes)
     moments = sorted({p.off_min for p in parts if p.off_min is not None})
     rinses = tuple(AnsweredRinse(m, tuple(p.key for p in parts if p.off_min == m)) for m in moments)
     return ToneAnswer(tuple(_bowl(b) for b in step.bowls), parts, rinses, round(step.finish_min, 2), step.blocked)

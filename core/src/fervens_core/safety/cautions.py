@@ -109,7 +109,7 @@ def _person_cautions(findings: Findings) -> list[Caution]:
         advice = "Oxidative toner stays locked; plan a non-oxidative one, or book the tone."
         found.append(_warn("patch_test_open", f"No patch test read after {PATCH_TEST_WAIT_H:.0f} h", advice))
     if findings.has_open_reaction:
-        advice = "Ask: to oxidative colour? Answer yes or no beside it; until then oxidative toner stays locked."
+        advice = "Ask: to oxidative colour? Answer yes or no beside it; until then nothing is planned or toned."
         found.append(_block("reaction_open", "An allergy or reaction is told, and not asked about", advice))
     if findings.allergies.strip():
         found.append(_warn("allergies", "Allergies told", f"“{findings.allergies.strip()[:120]}”: check every label."))
