@@ -6,14 +6,13 @@ import argparse
 import json
 import sys
 from collections.abc import Callable, Iterable
-from dataclasses import asdict
 from pathlib import Path
 from typing import Any, NoReturn
 
 import numpy as np
 
 from fervens_cli.reader import serve
-from fervens_core.base import CoreError, LimitError, check_level, check_range, check_volume_strength
+from fervens_core.base import CoreError, LimitError, check_level, check_range, check_volume_strength, say
 from fervens_core.colour import hair_lab, lab_to_hex, undertone
 from fervens_core.formats import (
     BANDS_MAX,
@@ -24,9 +23,11 @@ from fervens_core.formats import (
     read_service_file,
     tone_answer,
 )
+from fervens_core.head import Part
 from fervens_core.lift import level_at
 from fervens_core.planning import make_plan
 from fervens_core.toning import rank_neutralisers
+from fervens_words import for_programs, tell
 
 MAX_FILE_BYTES = 5_000_000
 
@@ -40,7 +41,7 @@ def _number(field: str, text: str) -> float:
     try:
         return float(text)
     except ValueError:
-        raise LimitError(field, "a number", text) from None
+        raise LimitError(field, say("limit-number"), text) from None
 
 
 def _curve(args: argparse.Namespace) -> dict[str, Any]:
@@ -48,7 +49,7 @@ def _curve(args: argparse.Namespace) -> dict[str, Any]:
     volume = check_volume_strength("--volume", _number("--volume", args.volume))
     parts = args.minutes.split(",")
     if len(parts) > 1000:
-        raise LimitError("--minutes", "at most 1000 values", len(parts))
+        raise LimitError("--minutes", say("limit-at_most_so_many", most=1000), len(parts))
     minutes = [check_range("--minutes", _number("--minutes", p.strip()), 0, 240, "min") for p in parts]
     levels = np.atleast_1d(level_at(np.array(minutes), start_level=start, volume_strength=volume))
     labs = hair_lab(start, levels)
@@ -81,36 +82,41 @@ def _file(args: argparse.Namespace) -> ServiceFile:
     path = Path(args.file)
     try:
         if path.stat().st_size > MAX_FILE_BYTES:
-            raise LimitError("FILE", f"at most {MAX_FILE_BYTES} bytes", path.stat().st_size)
+            raise LimitError("FILE", say("limit-most_bytes", most=MAX_FILE_BYTES), path.stat().st_size)
         text = path.read_text(encoding="utf-8")
     except OSError as error:
-        raise LimitError("FILE", f"a readable file ({error.strerror})", args.file) from None
+        raise LimitError("FILE", say("limit-readable_file", why=str(error.strerror)), args.file) from None
     except UnicodeDecodeError:
-        raise LimitError("FILE", "UTF-8 text", args.file) from None
+        raise LimitError("FILE", say("limit-utf8"), args.file) from None
     try:
         return read_service_file(json.loads(text))
     except (json.JSONDecodeError, RecursionError) as error:
-        raise LimitError("FILE", f"JSON ({error})", args.file) from None
+        raise LimitError("FILE", say("limit-json", why=str(error)), args.file) from None
 
 
 def _plan(args: argparse.Namespace) -> dict[str, Any]:
-    return plan_to_json(make_plan(_file(args).plan_request()))
+    found: dict[str, Any] = for_programs(plan_to_json(make_plan(_file(args).plan_request())))
+    return found
 
 
 def _tone(args: argparse.Namespace) -> dict[str, Any]:
-    return asdict(tone_answer(_file(args)))
+    found: dict[str, Any] = for_programs(tone_answer(_file(args)))
+    return found
 
 
 def _advise(args: argparse.Namespace) -> dict[str, Any]:
-    return asdict(advise_answer(_file(args), None if args.at is None else _number("--at", str(args.at))))
+    at_min = None if args.at is None else _number("--at", str(args.at))
+    found: dict[str, Any] = for_programs(advise_answer(_file(args), at_min))
+    return found
 
 
 def _learn(args: argparse.Namespace) -> dict[str, Any]:
     given = args.minutes if isinstance(args.minutes, str) else ",".join(str(m) for m in args.minutes or [])
     minutes = tuple(_number("--minutes", m.strip()) for m in given.split(",") if m.strip())
     if len(minutes) > BANDS_MAX:
-        raise LimitError("--minutes", f"at most {BANDS_MAX} values", len(minutes))
-    return asdict(learn_answer(_file(args), minutes))
+        raise LimitError("--minutes", say("limit-at_most_so_many", most=BANDS_MAX), len(minutes))
+    found: dict[str, Any] = for_programs(learn_answer(_file(args), minutes))
+    return found
 
 
 RUNS: dict[str, Callable[[argparse.Namespace], dict[str, Any]]] = {
@@ -137,16 +143,18 @@ def _answer(line: str) -> dict[str, Any]:
     try:
         asked = json.loads(line)
     except (json.JSONDecodeError, RecursionError) as error:
-        raise LimitError("line", f"JSON ({error})", line[:60]) from None
+        raise LimitError("line", say("limit-json", why=str(error)), line[:60]) from None
     if not isinstance(asked, dict) or asked.get("do") not in _ASKED:
-        raise LimitError("do", f"one of {', '.join(_ASKED)}", asked.get("do") if isinstance(asked, dict) else line[:60])
+        raise LimitError(
+            "do", say("limit-one_of", known=tuple(_ASKED)), asked.get("do") if isinstance(asked, dict) else line[:60]
+        )
     known = _ASKED[asked["do"]]
     for name in asked:
         if name not in (*known, "do", "id"):
-            raise LimitError(str(name), f"one of {', '.join([*known, 'do', 'id'])}", name)
+            raise LimitError(str(name), say("limit-one_of", known=(*known, "do", "id")), name)
     for name, usual in known.items():
         if usual is None and name not in asked:
-            raise LimitError(name, f"given for {asked['do']}", None)
+            raise LimitError(name, say("limit-given_for", of=asked["do"]), None)
     values = {k: v for k, v in (known | asked).items() if k not in ("do", "id", "file", "from")}
     values |= {"document": asked.get("file"), "start": str(asked.get("from", ""))}
     if asked["do"] == "curve" and isinstance(values["minutes"], list):
@@ -171,7 +179,7 @@ def _batch(lines: Iterable[str]) -> int:
         try:
             answer: dict[str, Any] = {"answer": _answer(line)}
         except CoreError as error:
-            answer = {"error": {"code": error.code, "detail": error.message}}
+            answer = {"error": {"code": error.code, "detail": tell(error.message)}}
         print(json.dumps(answer | ({} if given is None else {"id": given})), flush=True)
     return 0
 
@@ -181,7 +189,8 @@ def _reader(args: argparse.Namespace) -> int:
         port = int(check_range("--port", _number("--port", args.port), 0, 65535))
         serve(port)
     except (CoreError, OSError) as error:
-        print(f"fervens reader: {error}", file=sys.stderr)
+        said = tell(error.message) if isinstance(error, CoreError) else str(error)
+        print(f"fervens reader: {said}", file=sys.stderr)
         return 2
     return 0
 
@@ -198,7 +207,12 @@ def _print_neutralise(result: dict[str, Any]) -> None:
         print(f"  {n['family']:<8} {n['chroma']:5.1f}")
 
 
+def _called(lane: dict[str, Any]) -> str:
+    return lane["name"] if lane["part"] == Part.WHOLE else f"{lane['name']} {lane['part']}"
+
+
 def _print_plan(result: dict[str, Any]) -> None:
+    names = {z["key"]: _called(z) for z in result["lanes"]}
     for w in result["waves"]:
         print(f"Wave {w['number']}: finish line {w['finish_min']:g} min after the first product.")
         for z in result["lanes"]:
@@ -207,21 +221,22 @@ def _print_plan(result: dict[str, Any]) -> None:
             early, likely, late = ("never" if t is None else f"{t:.0f}" for t in z["ready_min"])
             times = f"on {z['start_min']:.0f}-{z['end_min']:.0f}, ready {early}/{likely}/{late}"
             ends = f"rinse {z['rinse_min']:.0f}, wall {z['wall_min']:.0f} min"
-            print(f"  {z['name']}: {z['volume_strength']:g} vol, {times}, {ends}")
-            for text in (z["reason"], z["note"]):
-                if text:
-                    print(f"      {text}")
+            print(f"  {_called(z)}: {z['volume_strength']:g} vol, {times}, {ends}")
+            for said in (z["reason"], z["note"]):
+                if said:
+                    print(f"      {said['text']}")
     for x in result["left_out"]:
-        print(f"  {x['name']}: left out. {x['reason']}")
+        print(f"  {_called(x)}: left out. {x['reason']['text']}")
     print("Mixing list:")
     for b in result["bowls"]:
         pours = " + ".join(f"{p['mass_g']:g} g of {p['volume_strength']:g} vol" for p in b["developers"])
-        print(f"  {b['at_min']:5.0f} min  {b['lightener_g']:g} g lightener, {pours}  for {', '.join(b['lane_names'])}")
+        lanes = ", ".join(names[k] for k in b["lanes"])
+        print(f"  {b['at_min']:5.0f} min  {b['lightener_g']:g} g lightener, {pours}  for {lanes}")
 
 
 def _print_tone(result: dict[str, Any]) -> None:
     if result["blocked"]:
-        print(result["blocked"])
+        print(result["blocked"]["text"])
     for b in result["bowls"]:
         shades = " + ".join(f"{s['share']:.0%} {s['key']}" for s in b["shades"])
         volume = b["developer_volume"]
@@ -235,7 +250,7 @@ def _print_tone(result: dict[str, Any]) -> None:
 
 def _print_advise(result: dict[str, Any]) -> None:
     for a in result["acts"]:
-        print(f"{a['due_min']:7.1f} min  {a['title']}" + (f" ({a['detail']})" if a["detail"] else ""))
+        print(f"{a['due_min']:7.1f} min  {a['title']['text']}" + (f" ({a['detail']['text']})" if a["detail"] else ""))
 
 
 def _print_learn(result: dict[str, Any]) -> None:
@@ -293,7 +308,7 @@ def main(arguments: list[str] | None = None) -> int:
     try:
         result = RUNS[args.command](args)
     except CoreError as error:
-        print(f"fervens {args.command}: {error.message}", file=sys.stderr)
+        print(f"fervens {args.command}: {tell(error.message)}", file=sys.stderr)
         return 2
     if args.json:
         print(json.dumps(result, indent=2))

@@ -6,6 +6,7 @@ import numpy as np
 import pytest
 from make import BOTTLES, POWDER, at, event, request, zone
 from test_toning import SHELF, shade
+from told import told
 
 from fervens_core.base import ConflictError
 from fervens_core.basin import lanes_today, make_review, read_zones, tone_step, toning_plans_for, try_formula
@@ -96,25 +97,25 @@ def test_achieved_is_set_against_target_and_bands_are_named():
     assert found.on_target_share == pytest.approx(1 / 3)
     assert by_key["nape"].is_on_target
     assert by_key["crown"].off_levels == -2.0
-    assert by_key["crown"].band == "1.0 level darker than most of the head, the whole zone"
+    assert told(by_key["crown"].band) == "1.0 level darker than most of the head, the whole zone"
     assert by_key["back"].band is None
     assert {o.way for o in by_key["nape"].options} == {Way.TONE}
     assert {o.way for o in by_key["crown"].options} == set(Way)
     assert by_key["crown"].advised is Way.AGAIN
-    assert "Crown" in found.advice
+    assert "Crown" in told(found.advice)
 
 
 def test_unread_zones_are_read_first():
     found = review(chair(rinsed({"nape": 8.5})))
     assert found.unread == ("Back", "Crown")
-    assert found.advice == "Read Back and 1 more dry or damp first."
+    assert told(found.advice) == "Read Back and 1 more dry or damp first."
 
 
 def test_a_segment_that_differs_is_a_band_as_wide_as_it_is():
     zones = (zone("back", 4.0, 8.5, length_mm=300.0), zone("back.root", 4.0, 8.5, length_mm=12.0))
     root = dataclasses.replace(zones[1], part=Part.ROOT, parent_key="back")
     found = review(chair(rinsed({"back": 7.5, "back.root": 8.5}, zones=(zones[0], root)), zones=(zones[0], root)))
-    band = next(x for x in found.lanes if x.key == "back.root").band
+    band = told(next(x for x in found.lanes if x.key == "back.root").band)
     assert band == "1.0 level lighter than the rest of the zone, 12 mm wide"
 
 
@@ -144,7 +145,7 @@ def test_no_more_lightening_today_for_hair_scalp_label_or_toner(more, findings, 
     found = review(chair(rinsed(READ, *more), lightener=lightener), findings)
     crown = next(x for x in found.lanes if x.key == "crown")
     again = next(o for o in crown.options if o.way is Way.AGAIN)
-    assert said in again.blocked
+    assert said in told(again.blocked)
     assert crown.advised is Way.VISIT
 
 
@@ -153,7 +154,7 @@ def test_no_more_lightening_past_two_hours_of_product():
     late = [*log, *(event(130 + i, Rinsed(k)) for i, k in enumerate(KEYS))]
     late += [event(140, ReadingTaken("crown", 6.5, ReadingMode.DRY))]
     crown = next(x for x in review(chair(late, 150.0)).lanes if x.key == "crown")
-    assert "had product on for" in next(o for o in crown.options if o.way is Way.AGAIN).blocked
+    assert "had product on for" in told(next(o for o in crown.options if o.way is Way.AGAIN).blocked)
 
 
 def test_a_zone_lightened_again_goes_on_from_what_was_read_and_keeps_its_warmth():
@@ -166,7 +167,7 @@ def test_a_zone_lightened_again_goes_on_from_what_was_read_and_keeps_its_warmth(
     ]
     there = chair(rinsed(READ, *more), 100.0)
     lane = there.zones["crown.again"]
-    assert (lane.hair.start_level, lane.hair.colour_start, lane.name) == (6.5, 4.0, "Crown again")
+    assert (lane.hair.start_level, lane.hair.colour_start, told(lane.label)) == (6.5, 4.0, "Crown again")
     reads = {r.lane.key: r for r in read_zones(there)}
     assert set(reads) == {"nape", "back", "crown.again"}
     assert reads["crown.again"].result.start_level == 4.0
@@ -176,7 +177,7 @@ def test_a_zone_lightened_again_goes_on_from_what_was_read_and_keeps_its_warmth(
 
 def test_the_chair_sends_to_the_review_and_once_toner_is_on_to_the_basin():
     def title(*more):
-        return make_board(chair(rinsed(READ, *more))).acts[0].title
+        return told(make_board(chair(rinsed(READ, *more))).acts[0].title)
 
     assert title() == "All zones rinsed: review"
     assert title((60, TonerApplied("nape", "fog", "fog", 15.0, 12.0, 18.0))) == "At the basin now"
@@ -189,7 +190,7 @@ def test_each_result_its_own_formula_and_fewer_bowls_give_something_up():
     found = step(chair(rinsed()))
     assert [c.count for c in found.counts] == sorted({c.count for c in found.counts})
     assert found.counts[0].spread >= found.counts[-1].spread
-    assert "apart" in found.counts[0].gives_up or "farther" in found.counts[0].gives_up
+    assert "apart" in told(found.counts[0].gives_up) or "farther" in told(found.counts[0].gives_up)
     assert {i for b in found.bowls for i in b.lane_ids} == set(KEYS)
     for bowl in found.bowls:
         product = sum(bowl.shades_g)
@@ -224,7 +225,7 @@ def test_locked_shades_leave_only_the_wash_and_none_at_all_says_why():
     assert {k for b in locked.bowls for k in b.shade_keys} == {"wash"}
     assert [s.blocked is None for s in locked.shelf] == [s.key == "wash" for s in locked.shelf]
     nothing = step(chair(rinsed()), Findings(patch_test=TestResult.POSITIVE), shelf=SHELF[:2])
-    assert nothing.blocked.startswith("Reacted to oxidative dye")
+    assert told(nothing.blocked).startswith("Reacted to oxidative dye")
     assert all(x.proposal is None for x in nothing.lanes)
 
 
@@ -243,7 +244,7 @@ def test_the_probe_lowers_ash_where_it_grabbed_and_says_what_it_moved(tone):
     there = chair(rinsed({"nape": 9.0}, (60, ProbeRead("nape", Grab.MUCH)), zones=ZONES[:1]), zones=ZONES[:1])
     probed = step(there, tone=tone)
     before, after = plain.lanes[0].proposal, probed.lanes[0].proposal
-    said = probed.lanes[0].probe_change
+    said = told(probed.lanes[0].probe_change)
     assert said.startswith(f"Before the probe: {before.formula_name}, {before.minutes:.0f} min.")
     assert ash_laid(probed.bowls[0], after.minutes) < 0.9 * ash_laid(plain.bowls[0], before.minutes)
     assert probed.lanes[0].rest == ""
@@ -254,20 +255,20 @@ def test_a_green_rest_is_met_in_two_ways_and_both_are_shown():
     green.append(event(62, ReadingTaken("crown", 8.5, ReadingMode.DRY, (), 0.0, DyeHue.GREEN, 0.5)))
     found = step(chair(green))
     crown = next(x for x in found.lanes if x.key == "crown")
-    assert crown.says.startswith("A green rest on pale yellow at 8.5: red or pink")
-    assert [w.title for w in crown.remedies] == ["Counter it with red or pink", "Go deeper, neutral"]
+    assert told(crown.says).startswith("A green rest on pale yellow at 8.5: red or pink")
+    assert [told(w.title) for w in crown.remedies] == ["Counter it with red or pink", "Go deeper, neutral"]
     assert "rose" in crown.remedies[0].formula_name
     assert crown.remedies[1].formula_name != crown.remedies[0].formula_name
     assert crown.remedies[0].delta_e < crown.remedies[1].delta_e + 10.0
     band = next(x for x in review(chair(green)).lanes if x.key == "crown").band
-    assert "clear green rest" in band
+    assert "clear green rest" in told(band)
 
 
 def test_ends_that_hold_ash_are_warmed_or_the_rest_is_toned_toward_them():
     ash = rinsed(dict.fromkeys(KEYS, 9.0))
     ash.append(event(62, ReadingTaken("crown", 9.0, ReadingMode.DRY, (), 0.0, DyeHue.VIOLET, 0.5)))
     crown = next(x for x in step(chair(ash)).lanes if x.key == "crown")
-    assert [w.title for w in crown.remedies] == ["Warm these ends", "Tone the rest toward these ends"]
+    assert [told(w.title) for w in crown.remedies] == ["Warm these ends", "Tone the rest toward these ends"]
     assert all(-15.0 < w.gained_l < 15.0 for w in crown.remedies)
     assert crown.remedies[0].delta_e < crown.remedies[1].delta_e
 
@@ -278,7 +279,7 @@ def test_a_root_shadow_is_a_lane_of_its_own_with_its_meeting_line():
     shadows = [x for x in found.lanes if x.part == "shadow"]
     assert {x.key for x in shadows} == set(KEYS)
     nape = next(x for x in shadows if x.key == "nape")
-    assert nape.name == "Nape, root shadow"
+    assert told(nape.name) == "Nape, root shadow"
     assert nape.meeting[0].hex != nape.meeting[-1].hex
     assert nape.meeting[-1].minute == pytest.approx(48.0)
     length = next(x for x in found.lanes if x.id == "nape")
@@ -320,7 +321,7 @@ def kept_parts():
 
 def test_parts_no_lightener_went_on_are_read_and_toned_with_the_rest():
     parts = kept_parts()
-    assert [(p.key, p.name, p.target_level) for p in parts] == [
+    assert [(p.key, told(p.label), p.target_level) for p in parts] == [
         ("nape.ends", "Nape ends", 9.0),
         ("crown", "Crown", 7.0),
     ]
@@ -371,11 +372,11 @@ def clock(*more, now):
 
 def test_a_toner_lane_darkens_and_warns_against_rinsing_early():
     early, late = clock(now=74.0), clock(now=86.0)
-    assert early.warning.startswith("It only looks dark")
+    assert told(early.warning).startswith("It only looks dark")
     assert early.curve[2].hex != early.curve[15].hex
     assert early.emulsify_at is not None
     assert (late.due_at - late.applied_at).total_seconds() / 60 == pytest.approx(15.0)
-    assert "rinse one low strand" in late.warning
+    assert "rinse one low strand" in told(late.warning)
     assert early.window_min.early < 15.0 < (early.window_min.late or 99.0)
     hexes = {early.outcome.little_hex, early.outcome.likely_hex, early.outcome.much_hex}
     assert len(hexes) == 3

@@ -4,6 +4,7 @@ from dataclasses import replace
 
 import pytest
 from make import POWDER, at, event, zone
+from told import refused
 
 from fervens_core.base import LimitError
 from fervens_core.chair import Chair, achieved_level, make_board
@@ -165,6 +166,6 @@ def test_a_lane_that_waits_is_not_expected_before_the_plan_has_it():
 
 
 def test_plans_say_when_each_lane_starts_or_nothing():
-    with pytest.raises(LimitError, match="starts_min: must be 2 values"):
+    with refused(LimitError, match="starts_min: must be 2 values"):
         PlanTaken(("a", "b"), (20.0, 20.0), 60.0, (0.0,))
     assert PlanTaken(("a",), (20.0,), 60.0).starts_min == ()

@@ -4,6 +4,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 from make import BOTTLES, POWDER, request, zone
+from told import refused, told
 
 from fervens_core.base import LimitError
 from fervens_core.head import Covering, Density, Developer
@@ -57,9 +58,9 @@ def test_pearson_square(wanted):
 
 
 def test_a_strength_outside_the_bottles_is_named():
-    with pytest.raises(LimitError, match=r"volume_strength: must be from 7 to 40 vol .*got 5.0"):
+    with refused(LimitError, match=r"volume_strength: must be from 7 to 40 vol .*got 5.0"):
         blend(5.0, 10.0, BOTTLES)
-    with pytest.raises(LimitError, match="bottles"):
+    with refused(LimitError, match="bottles"):
         blend(20.0, 10.0, ())
 
 
@@ -144,15 +145,15 @@ def test_simulated_scale_rises_and_settles_near_the_mark():
 
 def test_a_mix_off_its_mark_is_put_right():
     right = weigh_mix(POWDER, 24.0, (WeighedPour(20, 18.0), WeighedPour(30, 18.0)), 25.0)
-    assert (right.volume_strength, right.developer_parts, right.advice) == (25.0, 1.5, "")
+    assert (right.volume_strength, right.developer_parts, told(right.advice)) == (25.0, 1.5, "")
     strong = weigh_mix(POWDER, 24.0, (WeighedPour(20, 10.0), WeighedPour(30, 26.0)), 25.0)
-    assert "add 16 g of 20 vol" in strong.advice
+    assert "add 16 g of 20 vol" in told(strong.advice)
     # what it says brings it there: (10 + 16) * 20 + 26 * 30 over 52
     assert pytest.approx(25.0, abs=0.1) == ((10 + 16) * 20 + 26 * 30) / 52
-    assert "add 8 g of lightener" in weigh_mix(POWDER, 16.0, (WeighedPour(20, 36.0),), 20.0).advice
-    assert "add 9 g of developer" in weigh_mix(POWDER, 30.0, (WeighedPour(20, 36.0),), 20.0).advice
-    assert "mix anew" in weigh_mix(POWDER, 24.0, (WeighedPour(20, 36.0),), 30.0).advice
-    with pytest.raises(LimitError, match="pours"):
+    assert "add 8 g of lightener" in told(weigh_mix(POWDER, 16.0, (WeighedPour(20, 36.0),), 20.0).advice)
+    assert "add 9 g of developer" in told(weigh_mix(POWDER, 30.0, (WeighedPour(20, 36.0),), 20.0).advice)
+    assert "mix anew" in told(weigh_mix(POWDER, 24.0, (WeighedPour(20, 36.0),), 30.0).advice)
+    with refused(LimitError, match="pours"):
         weigh_mix(POWDER, 24.0, (), 30.0)
 
 

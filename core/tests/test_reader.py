@@ -5,6 +5,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 from make import POWDER, at, event, zone
+from told import refused
 
 from fervens_core.base import CoreError, LimitError
 from fervens_core.chair import Chair, practice_lab
@@ -34,7 +35,7 @@ def test_a_measurement_is_read_back_from_its_line(lightness, a, b):
     ],
 )
 def test_a_bad_line_is_named(line, message):
-    with pytest.raises(CoreError, match=message):
+    with refused(CoreError, match=message):
         line_to_lab(line)
 
 
@@ -42,7 +43,7 @@ def test_the_simulated_reader_speaks_its_lines():
     one = reader()
     assert one.answer("ID\n") == f"{PROTOCOL} simulated"
     assert one.answer("MEASURE") == "ERR nothing under the reader"
-    assert one.answer("PLACE 200 0 0").startswith("ERR L: must be a number from 0 to 100")
+    assert one.answer("PLACE 200 0 0").startswith("ERR value_out_of_limit")
     assert one.answer("DANCE") == "ERR not understood"
     assert one.answer("PLACE 60 14 40") == "OK"
     seen = np.array([line_to_lab(one.answer("MEASURE")) for _ in range(400)])
@@ -60,10 +61,10 @@ def test_hair_of_a_level_is_read_as_that_level(start, level):
 
 
 def test_what_is_no_hair_of_this_lane_is_said_so():
-    with pytest.raises(CoreError, match="looks like no level of this hair") as caught:
+    with refused(CoreError, match="looks like no level of this hair") as caught:
         level_of_lab(4.0, (50.0, -40.0, 20.0))
     assert caught.value.code == "unlike_hair"
-    with pytest.raises(LimitError, match="start_level"):
+    with refused(LimitError, match="start_level"):
         level_of_lab(12.0, (50.0, 0.0, 0.0))
 
 

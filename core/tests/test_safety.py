@@ -4,6 +4,7 @@ from dataclasses import replace
 
 import pytest
 from make import POWDER, request, zone
+from told import refused, told
 
 from fervens_core.base import LimitError
 from fervens_core.head import (
@@ -116,14 +117,19 @@ def test_oxidative_toner_opens_after_48_hours_from_16_years():
     assert toner_block(Findings(**CLEAR, age_years=16), DYE) is None
 
 
+def limit(*of):
+    volume, why = strongest_volume(*of)
+    return volume, told(why)
+
+
 def test_strongest_developer_is_the_least_of_all_limits():
     assert strongest_volume(zone(), POWDER)[0] == 40.0
-    assert strongest_volume(zone(is_on_scalp=True), POWDER) == (20.0, "on the scalp, label of Powder")
-    assert strongest_volume(zone(is_delicate=True), POWDER) == (20.0, "delicate hair")
+    assert limit(zone(is_on_scalp=True), POWDER) == (20.0, "on the scalp, label of Powder")
+    assert limit(zone(is_delicate=True), POWDER) == (20.0, "delicate hair")
 
 
 def test_findings_guard_their_ages():
-    with pytest.raises(LimitError, match="age_years"):
+    with refused(LimitError, match="age_years"):
         Findings(age_years=130)
 
 
@@ -183,17 +189,17 @@ def test_worked_hair_asks_for_a_strand_test():
 
 
 def test_unsound_hair_and_old_dye_have_their_own_limits():
-    assert strongest_volume(zone(elasticity=Elasticity.SLOW), POWDER) == (20.0, "hair that is not quite sound")
-    assert strongest_volume(zone(), POWDER, Elasticity.SLOW) == (20.0, "hair that is not quite sound")
+    assert limit(zone(elasticity=Elasticity.SLOW), POWDER) == (20.0, "hair that is not quite sound")
+    assert limit(zone(), POWDER, Elasticity.SLOW) == (20.0, "hair that is not quite sound")
     dyed = zone(history=History.DIRECT_DYE, dye_hue=DyeHue.GREEN)
-    assert strongest_volume(dyed, POWDER) == (5.0, "old direct dye is lifted with 1.5 %")
+    assert limit(dyed, POWDER) == (5.0, "old direct dye is lifted with 1.5 %")
     assert strongest_volume(zone(history=History.DIRECT_DYE, dye_hue=DyeHue.RED), POWDER)[0] == 40.0
 
 
 def test_the_labels_own_hours_hold():
     slow = TonerShade("t", "Fog", 9, ((DyeFamily.VIOLET, 1.0),), 20, 1, 7, patch_test_wait_h=72)
     assert toner_block(Findings(**CLEAR), slow).code == "patch_test_early"
-    assert "72 h" in toner_block(Findings(**CLEAR), slow).title
+    assert "72 h" in told(toner_block(Findings(**CLEAR), slow).title)
     old = Findings(patch_test=TestResult.NEGATIVE, patch_test_age_h=24 * 200.0)
     assert toner_block(old, DYE).code == "patch_test_old"
 
@@ -239,7 +245,7 @@ def test_a_hair_on_a_ruler():
     assert Stretch(100, 135, 100).elasticity is Elasticity.RETURNS
     assert Stretch(100, 100, 100).return_percent == 100.0
     assert Stretch(100, 140, 100, has_snapped=True).elasticity is Elasticity.SNAPS
-    with pytest.raises(LimitError, match=r"stretch.back_mm: must be a number from 100 to 140 mm, got 150"):
+    with refused(LimitError, match=r"stretch.back_mm: must be a number from 100 to 140 mm, got 150"):
         Stretch(100, 140, 150)
 
 
@@ -247,7 +253,7 @@ def test_any_sign_makes_a_salts_test_positive():
     assert judge_salts(frozenset()) is TestResult.NEGATIVE
     for sign in SaltsSign:
         assert judge_salts(frozenset({sign})) is TestResult.POSITIVE
-    with pytest.raises(LimitError, match="stretch_percent"):
+    with refused(LimitError, match="stretch_percent"):
         judge_elasticity(stretch_percent=-1, return_percent=50, has_snapped=False)
 
 
@@ -257,11 +263,11 @@ def test_a_pigment_wash_never_meets_peroxide():
     on = TonerApplied("z", "w", "Wash", 8.0, 30.0, 0.0)
     uses = uses_of(on, lightener_key=None, bottles=(Developer("d7", "7 vol", 7),), shades=(WASH,))
     assert [u.key for u in uses] == ["w"]
-    with pytest.raises(LimitError, match="never goes on with peroxide"):
+    with refused(LimitError, match="never goes on with peroxide"):
         replace(WASH, developer_volume=5.0)
-    with pytest.raises(LimitError, match="never goes on with peroxide"):
+    with refused(LimitError, match="never goes on with peroxide"):
         Formula((WASH,), parts=1.0)
-    with pytest.raises(LimitError, match="developer_volume: must be given"):
+    with refused(LimitError, match="developer_volume: must be given"):
         replace(DYE, developer_volume=None)
 
 

@@ -7,6 +7,7 @@ import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from make import START, event
+from told import refused
 
 from fervens_core.base import ConflictError, CoreError, LimitError
 from fervens_core.head import Covering, DyeHue, Elasticity, ReadingMode, ScalpFeel, Tone
@@ -124,10 +125,10 @@ def test_a_void_takes_an_event_back_as_if_it_had_not_been():
 
 def test_undo_of_what_others_rest_on_is_refused():
     log = whole_log()[:9]
-    with pytest.raises(ConflictError, match="Later acts rest on this one") as caught:
+    with refused(ConflictError, match="Later acts rest on this one") as caught:
         check_addition(log, event(50, EventVoided(log[5].event_id)))
     assert caught.value.code == "later_acts_depend"
-    with pytest.raises(ConflictError, match="no such event"):
+    with refused(ConflictError, match="no such event"):
         check_addition(log, event(50, EventVoided("nothing")))
 
 
@@ -136,7 +137,7 @@ def test_an_acknowledgement_stands_under_a_finished_consultation():
     void = event(50, EventVoided(log[0].event_id))
     assert check_addition(log[:1], void).acknowledged == frozenset()
     for length in (2, 3, 9):
-        with pytest.raises(ConflictError, match="finished on this acknowledgement"):
+        with refused(ConflictError, match="finished on this acknowledgement"):
             check_addition(log[:length], void)
 
 
@@ -210,7 +211,7 @@ def test_events_go_to_json_and_back(entry):
     ],
 )
 def test_bad_events_are_named(kind, values, message):
-    with pytest.raises(CoreError, match=message):
+    with refused(CoreError, match=message):
         data_from_json(kind, values)
 
 
@@ -307,7 +308,7 @@ def test_a_service_with_a_shadow_still_on_is_not_filed():
     ],
 )
 def test_limits_of_the_events_at_the_basin(make, field):
-    with pytest.raises(LimitError, match=f"^{field}: must be"):
+    with refused(LimitError, match=f"^{field}: must be"):
         make()
 
 
@@ -373,10 +374,10 @@ def test_two_hands_at_once_merge_and_a_conflict_is_kept_and_shown():
     ]
     assert state.lane("back").rinsed_at == first.occurred_at
     # it knew: refused
-    with pytest.raises(ConflictError, match="rinsed already"):
+    with refused(ConflictError, match="rinsed already"):
         merge_addition(both, second, seen=seen | {first.event_id})
     # it never fitted: refused, whatever it knew
-    with pytest.raises(ConflictError, match="no zone"):
+    with refused(ConflictError, match="no zone"):
         merge_addition(both, event(46, Rinsed("ear")), seen=seen)
     # sent late, it lands where it belongs: what the other did meanwhile is the conflict then
     early = event(44, Rinsed("back"), by="Ben", late=9.0)
@@ -390,7 +391,7 @@ def test_two_hands_at_once_merge_and_a_conflict_is_kept_and_shown():
 
 def test_a_moment_needs_its_time_zone():
     naive = dt.datetime(2026, 3, 1, 9, 0)  # noqa: DTZ001
-    with pytest.raises(LimitError, match="occurred_at: must be a moment with a time zone"):
+    with refused(LimitError, match="occurred_at: must be a moment with a time zone"):
         Event("e", naive, START, "Ada", ConsultationFinished())
 
 

@@ -2,6 +2,7 @@
 
 import pytest
 from make import request, zone
+from told import told
 
 from fervens_core.colour import Undertone
 from fervens_core.head import Density, Findings, HomeCare, Scalp, TestResult
@@ -21,19 +22,19 @@ def verdict(*zones, **findings):
 
 def test_go_today():
     found = verdict(zone("a", 6, 8, foil_count=5), zone("b", 6, 8, foil_count=5), booked_min=240.0)
-    assert (found.kind, found.title, found.visits) == (VerdictKind.TODAY, "Go today", 1)
+    assert (found.kind, told(found.title), found.visits) == (VerdictKind.TODAY, "Go today", 1)
     assert all(line.sign is not Sign.STOP for line in found.lines)
-    assert found.reach[0].text == "all to 8"
-    assert "240 min is booked" in " ".join(x.text for x in found.lines)
+    assert told(found.reach[0].text) == "all to 8"
+    assert "240 min is booked" in " ".join(told(x.text) for x in found.lines)
 
 
 def test_two_visits_with_what_each_reaches():
     found = verdict(zone("a", 2, 9, foil_count=5), zone("b", 4, 8, foil_count=4))
-    assert (found.kind, found.title) == (VerdictKind.VISITS, "Go in 2 visits")
+    assert (found.kind, told(found.title)) == (VerdictKind.VISITS, "Go in 2 visits")
     assert [r.visit for r in found.reach] == [1, 2]
-    assert found.reach[1].text.endswith("A to 9")
+    assert told(found.reach[1].text).endswith("A to 9")
     likely = float(level_at(50 - 6.0, start_level=2.0, volume_strength=40.0))
-    assert f"about {likely:.1f} today" in found.lines[0].text
+    assert f"about {likely:.1f} today" in told(found.lines[0].text)
 
 
 def test_not_today_and_clarify_first():
@@ -51,8 +52,8 @@ def test_nothing_read_and_nothing_to_lift():
     assert verdict().kind is VerdictKind.UNREAD
     kept = verdict(zone("a", 8, 8))
     assert kept.kind is VerdictKind.UNREAD
-    assert "nothing" not in kept.title.lower()
-    assert "No zone has anything to lift" in kept.lines[-1].text
+    assert "nothing" not in told(kept.title).lower()
+    assert "No zone has anything to lift" in told(kept.lines[-1].text)
 
 
 def test_a_wish_out_of_reach():
@@ -65,25 +66,25 @@ def test_a_wish_out_of_reach():
 def test_too_little_time_asks_for_another_visit():
     zones = [zone(f"z{i}", 5, 8, foil_count=6) for i in range(6)]
     found = verdict(*zones, time_min=90.0)
-    assert (found.kind, found.title, found.reach) == (VerdictKind.VISITS, "More time, or two visits", ())
-    assert any("90 min the client has" in line.text for line in found.lines)
+    assert (found.kind, told(found.title), found.reach) == (VerdictKind.VISITS, "More time, or two visits", ())
+    assert any("90 min the client has" in told(line.text) for line in found.lines)
 
 
 def test_an_undertone_of_another_level_is_named():
     found = verdict(zone("a", 9, 10, undertone=Undertone.YELLOW_ORANGE))
-    assert any("yellow-orange is what a 7 shows" in line.text for line in found.lines)
-    assert not any("shows" in x.text for x in verdict(zone("a", 7, 9, undertone=Undertone.YELLOW_ORANGE)).lines)
+    assert any("yellow-orange is what a 7 shows" in told(line.text) for line in found.lines)
+    assert not any("shows" in told(x.text) for x in verdict(zone("a", 7, 9, undertone=Undertone.YELLOW_ORANGE)).lines)
 
 
 def test_an_open_patch_test_is_said():
     found = verdict(zone("a", 6, 8), patch_test=TestResult.NOT_DONE, patch_test_age_h=None)
-    assert any("non-oxidative toner today" in x.text for x in found.lines)
+    assert any("non-oxidative toner today" in told(x.text) for x in found.lines)
 
 
 def test_an_empty_shelf_is_said():
     zones = (zone("a", 6, 8),)
     found = make_verdict(Findings(**CLEAR), zones, (), None)
-    assert any("shelf has no lightener" in x.text for x in found.lines)
+    assert any("shelf has no lightener" in told(x.text) for x in found.lines)
 
 
 def test_gentle_takes_more_visits_than_quick():
@@ -99,7 +100,7 @@ def test_gentle_takes_more_visits_than_quick():
 def test_chair_time_is_the_sum_of_its_parts(count):
     zones = tuple(zone(f"z{i}", 5, 8.5, foil_count=6, density=Density.THICK) for i in range(count))
     plan = make_plan(request(*zones))
-    items = {x.name: x.minutes for x in chair_time(plan, zones)}
+    items = {told(x.name): x.minutes for x in chair_time(plan, zones)}
     assert items["applying"] == pytest.approx(count * 7.2)
     assert items["rinse and tone between waves"] == WAVE_BREAK_MIN * (len(plan.waves) - 1)
     assert items["drying"] == 30.0

@@ -13,9 +13,11 @@ from django.db import DataError, OperationalError
 from django.http import Http404, HttpRequest, HttpResponse
 from ninja import NinjaAPI
 from ninja.errors import AuthenticationError, HttpError, ValidationError, ValidationErrorContext
+from ninja.renderers import JSONRenderer
 
 from apps.clients.api import router as clients_router
-from apps.common.problems import problem
+from apps.common.problems import NotAllowed, problem
+from apps.common.words import WordsEncoder
 from apps.records.api import router as records_router
 from apps.records.studio_api import router as whole_router
 from apps.records.trail_api import router as trail_router
@@ -30,7 +32,7 @@ from apps.shelf.api import router as shelf_router
 from apps.studio.api import router as studio_router
 from apps.studio.auth import member_auth
 from apps.studio.people_api import router as people_router
-from fervens_core.base import BlockedError, ConflictError, CoreError, LimitError, limit_error
+from fervens_core.base import BlockedError, ConflictError, CoreError, LimitError, limit_error, say
 from fervens_core.log import KINDS
 
 log = logging.getLogger("fervens")
@@ -50,7 +52,13 @@ class Api(NinjaAPI):
         return found
 
 
-api = Api(title="Fervens", version="1", auth=member_auth, docs_url=None, openapi_url=None)
+class Renderer(JSONRenderer):
+    """Answers as JSON, messages told."""
+
+    encoder_class = WordsEncoder
+
+
+api = Api(title="Fervens", version="1", auth=member_auth, docs_url=None, openapi_url=None, renderer=Renderer())
 api.add_router("", studio_router)
 api.add_router("", clients_router)
 api.add_router("", shelf_router)
@@ -101,7 +109,7 @@ def _sent_value(request: HttpRequest, loc: Sequence[str | int]) -> str | int | f
 def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
     first: dict[str, Any] = error.errors[0] if error.errors else {}
     if "path" in first.get("loc", []):
-        return problem(404, "not_found", "There is nothing here that you may see.")
+        return problem(404, "not_found")
     sent = first.get("loc", ())
     place = tuple(p for p in sent if p not in ("body", "payload", "query", "path"))
     if place[:1] and place[0] in KINDS:  # the tag of a union is no place in the body
@@ -112,39 +120,37 @@ def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
 @api.exception_handler(OperationalError)
 def _no_database(request: HttpRequest, error: OperationalError) -> HttpResponse:
     log.error("The database does not answer: %s", str(error).splitlines()[0])
-    return problem(
-        503, "no_database", "The database does not answer. What you sent was not kept; try again in a moment."
-    )
+    return problem(503, "no_database")
 
 
 @api.exception_handler(DataError)
 def _unkept(request: HttpRequest, error: DataError) -> HttpResponse:
     log.error("A value the database cannot hold: %s", str(error).splitlines()[0])
-    return problem(422, "value_out_of_limit", "A value is out of what can be kept. Nothing was.", field="body")
+    return problem(422, "value_out_of_limit", say("error-not_kept_at_all"), field="body")
 
 
 @api.exception_handler(RequestDataTooBig)
 def _too_large(request: HttpRequest, error: RequestDataTooBig) -> HttpResponse:
     most = settings.DATA_UPLOAD_MAX_MEMORY_SIZE
-    detail = f"body: at most {most} bytes, got {request.headers.get('Content-Length', 'more')}. Nothing was kept."
-    return problem(413, "too_large", detail, field="body", limit=f"at most {most} bytes")
+    detail = say("error-too_large", most=most, value=request.headers.get("Content-Length", ">"))
+    return problem(413, "too_large", detail, field="body", limit=say("limit-most_bytes", most=most))
 
 
 @api.exception_handler(Http404)
 def _missing(request: HttpRequest, error: Http404) -> HttpResponse:
-    return problem(404, "not_found", "There is nothing here that you may see.")
+    return problem(404, "not_found")
 
 
 @api.exception_handler(AuthenticationError)
 def _signed_out(request: HttpRequest, error: AuthenticationError) -> HttpResponse:
-    return problem(401, "signed_out", "Please sign in.")
+    return problem(401, "signed_out")
 
 
 @api.exception_handler(PermissionDenied)
 def _forbidden(request: HttpRequest, error: PermissionDenied) -> HttpResponse:
-    return problem(403, "not_allowed", str(error) or "Your role does not allow this.")
+    return problem(403, "not_allowed", error.message if isinstance(error, NotAllowed) else None)
 
 
 @api.exception_handler(HttpError)
 def _http(request: HttpRequest, error: HttpError) -> HttpResponse:
-    return problem(error.status_code, "refused", error.message)
+    return problem(error.status_code, "refused")

@@ -249,7 +249,7 @@ def test_a_bowl_can_be_weighed_against_the_scale(owner):
         "volume_strength": 25.0,
         "developer_parts": 1.5,
         "developer_g": 36.0,
-        "advice": "",
+        "advice": None,
     }
     assert "mix anew" in owner.post("/mix", body | {"pours": pours[:1]})["advice"]
     assert owner.post("/mix", body | {"pours": []}, 422)["field"] == "pours"

@@ -308,8 +308,8 @@ def test_audit_says_who_did_what(owner):
     sid = to_chair(owner)["id"]
     acts = list(AuditEntry.objects.filter(target=sid).order_by("pk").values_list("act", "member_name"))
     assert [a for a, _ in acts] == [
-        "service started",
-        "consultation written",
+        "service_started",
+        "consultation_written",
         "CautionAcknowledged",
         "CautionAcknowledged",
         "ConsultationFinished",

@@ -30,7 +30,7 @@ def test_clients_go_out_and_come_in_with_a_preview(owner, stranger):
     again = stranger.post("/tables/clients/preview", {"text": text})
     assert again["known"] == ["=SUM(A1)", "Known"]
     assert stranger.post("/tables/clients", {"text": text}, 201) == {"clients": 0}
-    assert AuditEntry.objects.filter(act="clients taken out").count() == 1
+    assert AuditEntry.objects.filter(act="clients_taken_out").count() == 1
 
 
 def test_one_bad_line_keeps_all_out_and_is_named(owner):
@@ -41,7 +41,8 @@ def test_one_bad_line_keeps_all_out_and_is_named(owner):
         (4, "has_reacted_before", "perhaps"),
     ]
     refused = owner.post("/tables/clients", {"text": text}, 422)
-    assert refused["field"] == "line 3, birth_date (2 bad lines)"
+    assert refused["field"] == "line 3, birth_date"
+    assert "the first of 2 bad lines" in refused["detail"]
     assert Client.objects.count() == 0
 
 
@@ -264,11 +265,11 @@ HOSTILE = {
     "a field too long": (harmed("clients.json", [0, "name"], "x" * 81), "clients[0].name"),
     "a field unknown": (harmed("clients.json", [0, "is_staff"], True), "is_staff"),
     "a nul byte": (harmed("clients.json", [0, "name"], "a\x00b"), "clients[0].name"),
-    "a list for a row": (holding("clients.json", "[[1, 2]]"), "an object"),
+    "a list for a row": (holding("clients.json", "[[1, 2]]"), "a JSON object"),
     "a client of nobody": (harmed_service(["client"], "x"), "client of this archive"),
     "a log that does not fit": (harmed_service(["step"], "tone"), "as its log has it"),
     "an act unknown": (harmed_service(["events", 0, "kind"], "DropTables"), "DropTables"),
-    "a summary of its own": (in_filed(["summary", "lanes", 0, "level"], "high"), "summary.lanes.level"),
+    "a summary of its own": (in_filed(["summary", "lanes", 0, "level"], "high"), "summary.lanes[0].level"),
     "a reading of its own": (in_filed(["summary", "lanes", 0, "readings"], [["<script>", 7, "dry"]]), "readings"),
     "a version of its own": (in_versioned({"chair_min": "x"}), "versions[0].summary"),
     "a picture that is none": (lambda b: rebuilt(b, **{first_photo(b): b"<svg>"}), "JPEG"),

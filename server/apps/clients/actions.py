@@ -15,7 +15,7 @@ from apps.clients.queries import of_studio
 from apps.common.moments import moment
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from fervens_core.base import ConflictError, LimitError, check_range, check_text
+from fervens_core.base import ConflictError, LimitError, check_range, check_text, say
 
 OPTIONAL = {"birth_date", "reacts_to_oxidative", "patch_test_placed_at", "growth_mm_per_month"}
 GROWTH = (4.0, 25.0)
@@ -26,17 +26,19 @@ def _apply(row: Client, values: dict[str, Any]) -> None:
     now = timezone.now()
     for field, value in values.items():
         if value is None and field not in OPTIONAL:
-            raise LimitError(field, "given", value)
+            raise LimitError(field, say("limit-given"), value)
         kept = moment(field, value) if isinstance(value, dt.datetime) else getattr(value, "value", value)
         setattr(row, field, kept)
     row.name = check_text("name", row.name).strip()
     if row.birth_date and not dt.date(1900, 1, 1) <= row.birth_date <= now.date():
-        raise LimitError("birth_date", f"a day from 1900-01-01 to {now.date()}", row.birth_date.isoformat())
+        raise LimitError(
+            "birth_date", say("limit-day", low="1900-01-01", high=now.date().isoformat()), row.birth_date.isoformat()
+        )
     if row.growth_mm_per_month is not None:
         check_range("growth_mm_per_month", row.growth_mm_per_month, *GROWTH, "mm")
     placed = row.patch_test_placed_at
     if placed and placed > now + dt.timedelta(minutes=5):
-        raise LimitError("patch_test_placed_at", "not in the future", placed.isoformat())
+        raise LimitError("patch_test_placed_at", say("limit-not_in_future"), placed.isoformat())
 
 
 @transaction.atomic
@@ -45,7 +47,7 @@ def add_client(member: Membership, values: dict[str, Any]) -> Client:
     row = Client(studio_id=member.studio_id)
     _apply(row, values)
     row.save()
-    audit(member, "client added", row.pk)
+    audit(member, "client_added", row.pk)
     return row
 
 
@@ -54,8 +56,8 @@ def change_client(member: Membership, client_id: UUID, values: dict[str, Any]) -
     """Correct a client's facts. Raises LimitError, ConflictError once erased; 404 for another studio's client."""
     row = get_object_or_404(of_studio(member).select_for_update(), pk=client_id)
     if row.erased_at:
-        raise ConflictError("erased", "This client was erased; nothing can be written about them any more.")
+        raise ConflictError("erased.written")
     _apply(row, values)
     row.save()
-    audit(member, "client changed", row.pk)
+    audit(member, "client_changed", row.pk)
     return row

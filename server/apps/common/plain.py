@@ -13,6 +13,7 @@ from django.core.exceptions import RequestDataTooBig
 from django.http import HttpRequest, HttpResponse, HttpResponseBase
 
 from apps.common.problems import problem
+from fervens_core.base import Message, say
 
 DEEPEST = 40
 
@@ -21,20 +22,20 @@ def _is_unfit(text: str) -> bool:
     return "\x00" in text or any("\ud800" <= c <= "\udfff" for c in text)
 
 
-def _walk(value: Any, place: str, depth: int = 0) -> Iterator[tuple[str, str, Any]]:
+def _walk(value: Any, place: str, depth: int = 0) -> Iterator[tuple[str, Message, Any]]:
     """Every unfit value as (place, limit, value shown)."""
     if depth > DEEPEST:
-        yield place, f"at most {DEEPEST} deep", "more"
+        yield place, say("limit-depth", most=DEEPEST), "more"
     elif isinstance(value, str):
         if _is_unfit(value):
-            yield place, "a text without NUL and lone surrogates", ascii(value)[:60]
+            yield place, say("limit-plain_text"), ascii(value)[:60]
     elif isinstance(value, float):
         if not math.isfinite(value):
-            yield place, "a finite number", str(value)
+            yield place, say("limit-finite"), str(value)
     elif isinstance(value, dict):
         for key, item in value.items():
             if _is_unfit(key):
-                yield place or "body", "keys without NUL and lone surrogates", ascii(key)[:60]
+                yield place or "body", say("limit-plain_keys"), ascii(key)[:60]
             yield from _walk(item, f"{place}.{key}" if place else key, depth + 1)
     elif isinstance(value, list):
         for i, item in enumerate(value):
@@ -44,7 +45,7 @@ def _walk(value: Any, place: str, depth: int = 0) -> Iterator[tuple[str, str, An
 def _refused(request: HttpRequest) -> HttpResponse | None:
     for place, text in (("path", request.path_info), ("query", unquote(request.META.get("QUERY_STRING", "")))):
         if _is_unfit(text):
-            return _answer(place, "a text without NUL and lone surrogates", ascii(text)[:60])
+            return _answer(place, say("limit-plain_text"), ascii(text)[:60])
     if request.method in ("GET", "HEAD", "OPTIONS") or request.content_type != "application/json":
         return None
     try:
@@ -53,15 +54,14 @@ def _refused(request: HttpRequest) -> HttpResponse | None:
     except RequestDataTooBig:
         return None  # refused by its own handler
     except (ValueError, RecursionError):
-        return _answer("body", "JSON", "something else")
+        return _answer("body", say("limit-json_body"), "?")
     return _answer(found[0] or "body", found[1], found[2]) if found else None
 
 
-def _answer(place: str, limit: str, shown: Any) -> HttpResponse:
+def _answer(place: str, limit: Message, shown: Any) -> HttpResponse:
     place = ascii(place)[1:-1][:120]
-    return problem(
-        400, "value_out_of_limit", f"{place}: must be {limit}, got {shown}.", field=place, limit=limit, value=shown
-    )
+    detail = say("error-value_out_of_limit", field=place, limit=limit, value=str(shown))
+    return problem(400, "value_out_of_limit", detail, field=place, limit=limit, value=shown)
 
 
 class PlainRequests:

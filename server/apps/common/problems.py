@@ -5,8 +5,12 @@ from __future__ import annotations
 import json
 from typing import Any
 
+from django.core.exceptions import PermissionDenied
 from django.http import HttpResponse
 from ninja import Schema
+
+from apps.common.words import WordsEncoder
+from fervens_core.base import Message, say
 
 
 class Problem(Schema):
@@ -21,11 +25,24 @@ class Problem(Schema):
     value: str | float | bool | None = None
 
 
-TITLES = {401: "Signed out", 403: "Not allowed", 404: "Not found", 409: "Does not fit", 422: "Out of limits"}
 ERRORS = frozenset({401, 403, 404, 409, 422})
 
 
-def problem(status: int, code: str, detail: str, **more: Any) -> HttpResponse:
-    """A problem+json answer."""
-    body = {"title": TITLES.get(status, "Error"), "status": status, "code": code, "detail": detail, **more}
-    return HttpResponse(json.dumps(body), status=status, content_type="application/problem+json")
+class NotAllowed(PermissionDenied):
+    """A role may not do this; says which may."""
+
+    def __init__(self, message: Message) -> None:
+        super().__init__(str(message))
+        self.message = message
+
+
+def problem(status: int, code: str, detail: Message | None = None, **more: Any) -> HttpResponse:
+    """A problem+json answer.
+
+    Args:
+        code: stable; the catalogues have its sentence under `error-<code>`. detail: another sentence in its place.
+        more: further fields; messages are told.
+    """
+    title = say(f"problem-{status}" if status in ERRORS else "problem-other")
+    found = {"title": title, "status": status, "code": code, "detail": detail or say(f"error-{code}"), **more}
+    return HttpResponse(json.dumps(found, cls=WordsEncoder), status=status, content_type="application/problem+json")

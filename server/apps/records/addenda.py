@@ -12,7 +12,7 @@ from apps.services import loading
 from apps.services.models import Addendum
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from fervens_core.base import ConflictError, LimitError
+from fervens_core.base import ConflictError, LimitError, say
 from fervens_core.log import Step
 
 ADDENDA_MAX = 100
@@ -24,12 +24,12 @@ def add_addendum(member: Membership, service_id: UUID, text: str) -> Addendum:
     """Add to a filed service. Raises ConflictError before it is filed, LimitError for an empty or long text."""
     service = get_object_or_404(loading.of_studio(member).select_for_update(), pk=service_id)
     if service.step != Step.RECORD.value:
-        raise ConflictError("not_filed", "The record is still open: write it there; additions come after filing.")
+        raise ConflictError("not_filed")
     said = text.strip()
     if not 1 <= len(said) <= TEXT_MAX:
-        raise LimitError("text", f"1 to {TEXT_MAX} characters", len(said))
+        raise LimitError("text", say("limit-text", most=TEXT_MAX), len(said))
     if service.addenda.count() >= ADDENDA_MAX:
-        raise ConflictError("enough_addenda", f"A record holds {ADDENDA_MAX} additions.")
+        raise ConflictError("enough_addenda", most=ADDENDA_MAX)
     row = Addendum.objects.create(service=service, at=timezone.now(), by_name=member.name, text=said)
-    audit(member, "record added to", service_id)
+    audit(member, "record_added_to", service_id)
     return row

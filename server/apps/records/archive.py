@@ -83,7 +83,7 @@ def _services(studio: Studio) -> Iterator[Service]:
 
 def write_archive(member: Membership, *, now: dt.datetime) -> IO[bytes]:
     """Everything of the member's studio as a zip in a temporary file; audited, for clients' data leaves by an act."""
-    require_owner(member, "take the studio out")
+    require_owner(member, "take_the_studio_out")
     studio = member.studio
     rows = Membership.objects.filter(studio=studio).select_related("user").order_by("user__username")
     usernames = {m.user_id: m.user.get_username() for m in rows}
@@ -120,7 +120,7 @@ def write_archive(member: Membership, *, now: dt.datetime) -> IO[bytes]:
         photos = Photo.objects.filter(service__studio=studio).order_by("pk").values_list("pk", "jpeg")
         for pk, jpeg in photos.iterator(chunk_size=20):
             file.writestr(zipfile.ZipInfo(f"photos/{pk}.jpg"), bytes(jpeg))
-    audit(member, "archive taken out", studio.pk)
+    audit(member, "archive_taken_out", studio.pk)
     out.seek(0)
     return out
 
@@ -138,5 +138,5 @@ def client_archive(member: Membership, client: Client, *, now: dt.datetime) -> b
         )
         for photo in Photo.objects.filter(service__in=rows):
             file.writestr(zipfile.ZipInfo(f"photos/{photo.pk}.jpg"), bytes(photo.jpeg))
-    audit(member, "client taken out", client.pk)
+    audit(member, "client_taken_out", client.pk)
     return out.getvalue()

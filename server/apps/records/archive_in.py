@@ -21,14 +21,14 @@ from apps.records.archive import BATCH, FORMAT, NAMES, SHELF, SKIPPED, STUDIO, V
 from apps.services.adapters import choice_value, event_value, findings_value, strand_rows, zone_values
 from apps.services.models import Addendum, Photo, PlanVersion, Service, ServiceEvent, StockUse, Zone
 from apps.services.plan.present import version_out
-from apps.services.summary import check_summary
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.shelf.queries import lighteners
 from apps.studio.actions import audit
 from apps.studio.models import Membership, Role, Studio
 from apps.studio.people import GROWTH, PACE
 from apps.studio.policies import require_owner
-from fervens_core.base import ConflictError, CoreError, LimitError, check_range
+from fervens_core.base import ConflictError, CoreError, LimitError, check_range, say
+from fervens_core.followup import read_filed
 from fervens_core.log import fold
 
 FILE_MAX = 500_000_000
@@ -42,7 +42,7 @@ ENTRIES_MAX = 200_000
 
 
 def _no_number(text: str) -> Any:
-    raise LimitError("archive", "finite numbers only", text)
+    raise LimitError("archive", say("limit-finite_only"), text)
 
 
 def _float(text: str) -> float:
@@ -54,11 +54,11 @@ def _json(data: bytes, where: str) -> Any:
     try:
         return json.loads(data.decode("utf-8"), parse_constant=_no_number, parse_float=_float)
     except UnicodeDecodeError as error:
-        raise LimitError(where, "text in UTF-8", f"byte {error.start}") from error
+        raise LimitError(where, say("limit-utf8"), error.start) from error
     except (ValueError, RecursionError) as error:
         if isinstance(error, CoreError):
             raise
-        raise CoreError("bad_archive", f"{where}: not JSON ({str(error)[:80]}).") from error
+        raise CoreError("bad_archive.json", where=where, why=str(error)[:80]) from error
 
 
 class _Reader:
@@ -66,33 +66,33 @@ class _Reader:
 
     def __init__(self, upload: IO[bytes], size: int) -> None:
         if not 0 < size <= FILE_MAX:
-            raise LimitError("archive", f"a file of 1 to {FILE_MAX} bytes", size)
+            raise LimitError("archive", say("limit-file_of_bytes", most=FILE_MAX), size)
         try:
             self.file = zipfile.ZipFile(upload)
         except (zipfile.BadZipFile, OSError, ValueError, NotImplementedError) as error:
-            raise CoreError("bad_archive", "The file is no archive of a studio (not a zip).") from error
+            raise CoreError("bad_archive") from error
         entries = self.file.infolist()
         if len(entries) > ENTRIES_MAX:
-            raise LimitError("archive", f"at most {ENTRIES_MAX} entries", len(entries))
+            raise LimitError("archive", say("limit-most_entries", most=ENTRIES_MAX), len(entries))
         names = [e.filename for e in entries]
         if len(set(names)) != len(names):
-            raise LimitError("archive", "every entry once", "an entry twice")
+            raise LimitError("archive", say("limit-entry_once"), len(entries))
         for e in entries:
             is_photo = e.filename.startswith("photos/") and e.filename.endswith(".jpg") and e.filename.count("/") == 1
             if e.filename not in NAMES and not is_photo:
-                raise LimitError("archive", f"entries {', '.join(NAMES)} and photos/*.jpg", e.filename[:80])
+                raise LimitError("archive", say("limit-archive_entries", names=tuple(NAMES)), e.filename[:80])
             if e.flag_bits & 1:
-                raise LimitError("archive", "not encrypted", e.filename[:80])
+                raise LimitError("archive", say("limit-not_encrypted"), e.filename[:80])
             most = PHOTO_MAX if is_photo else ENTRY_MAX
             if e.file_size > most or e.file_size > SLACK + RATIO_MAX * max(e.compress_size, 1):
                 raise LimitError(
-                    f"archive, {e.filename[:80]}", f"at most {most} bytes, packed {RATIO_MAX} : 1", e.file_size
+                    f"archive, {e.filename[:80]}", say("limit-packed", most=most, ratio=RATIO_MAX), e.file_size
                 )
         if (total := sum(e.file_size for e in entries)) > WHOLE_MAX:
-            raise LimitError("archive", f"at most {WHOLE_MAX} bytes unpacked", total)
+            raise LimitError("archive", say("limit-unpacked", most=WHOLE_MAX), total)
         missing = [n for n in NAMES if n not in names]
         if missing:
-            raise LimitError("archive", f"with {', '.join(NAMES)}", f"without {', '.join(missing)}")
+            raise LimitError("archive", say("limit-with", names=tuple(NAMES)), [n for n in NAMES if n in names])
 
     def read(self, name: str, most: int = ENTRY_MAX) -> bytes:
         """One entry, never more than its limit whatever it says of itself."""
@@ -100,9 +100,9 @@ class _Reader:
             with self.file.open(name) as entry:
                 data = entry.read(most + 1)
         except (KeyError, zipfile.BadZipFile, OSError, ValueError, EOFError, NotImplementedError) as error:
-            raise CoreError("bad_archive", f"{name}: cannot be read.") from error
+            raise CoreError("bad_archive.unreadable", name=name) from error
         if len(data) > most:
-            raise LimitError(f"archive, {name}", f"at most {most} bytes", "more")
+            raise LimitError(f"archive, {name}", say("limit-most_bytes", most=most), most + 1)
         return data
 
     def lines(self, name: str) -> Iterator[tuple[int, bytes]]:
@@ -113,21 +113,21 @@ class _Reader:
                 while line := entry.readline(LINE_MAX + 1):
                     number += 1
                     if len(line) > LINE_MAX:
-                        raise LimitError(f"{name}, line {number}", f"at most {LINE_MAX} bytes", "more")
+                        raise LimitError(f"{name}, line {number}", say("limit-most_bytes", most=LINE_MAX), LINE_MAX + 1)
                     yield number, line
         except (zipfile.BadZipFile, EOFError, OSError) as error:
-            raise CoreError("bad_archive", f"{name}: cannot be read.") from error
+            raise CoreError("bad_archive.unreadable", name=name) from error
 
 
 def _object(value: Any, where: str) -> dict[str, Any]:
     if not isinstance(value, dict):
-        raise LimitError(where, "an object", type(value).__name__)
+        raise LimitError(where, say("limit-object"), type(value).__name__)
     return value
 
 
 def _list(value: Any, where: str, most: int) -> list[Any]:
     if not isinstance(value, list) or len(value) > most:
-        raise LimitError(where, f"a list of at most {most}", type(value).__name__)
+        raise LimitError(where, say("limit-at_most_so_many", most=most), type(value).__name__)
     return value
 
 
@@ -137,7 +137,7 @@ def _any_json(f: models.Field[Any, Any], raw: Any, where: str) -> Any:
     wanted = list if isinstance(usual, list) else dict
     if isinstance(raw, wanted) or (raw is None and f.null):
         return raw
-    raise LimitError(where, "a list" if wanted is list else "an object", str(raw)[:40])
+    raise LimitError(where, say("limit-list") if wanted is list else say("limit-object"), str(raw)[:40])
 
 
 def _made(kind: type[models.Model], value: Any, where: str, **own: Any) -> Any:
@@ -148,7 +148,9 @@ def _made(kind: type[models.Model], value: Any, where: str, **own: Any) -> Any:
         if f.name in own or (f.primary_key and f.name not in values):
             continue
         if f.name not in values:
-            raise LimitError(f"{where}.{f.name}", "given", None)
+            if f.has_default():
+                continue  # younger than the archive
+            raise LimitError(f"{where}.{f.name}", say("limit-given"), None)
         raw = values.pop(f.name)
         if isinstance(f, models.JSONField):
             setattr(row, f.attname, _any_json(f, raw, f"{where}.{f.name}"))
@@ -156,15 +158,17 @@ def _made(kind: type[models.Model], value: Any, where: str, **own: Any) -> Any:
         try:
             clean = f.clean(raw, row) if raw is not None or not f.null else None
         except ValidationError as error:
-            raise LimitError(f"{where}.{f.name}", error.messages[0][:120], str(raw)[:60]) from error
+            raise LimitError(
+                f"{where}.{f.name}", say("limit-field_of_model", why=error.messages[0][:120]), str(raw)[:60]
+            ) from error
         if isinstance(clean, float) and not math.isfinite(clean):
-            raise LimitError(f"{where}.{f.name}", "a finite number", str(raw)[:40])
+            raise LimitError(f"{where}.{f.name}", say("limit-finite"), str(raw)[:40])
         if isinstance(clean, str) and "\x00" in clean:
-            raise LimitError(f"{where}.{f.name}", "without control characters", repr(raw)[:60])
+            raise LimitError(f"{where}.{f.name}", say("limit-no_control"), repr(raw)[:60])
         setattr(row, f.attname, clean)
     left = [k for k in values if k not in SKIPPED and k not in PARTS]
     if left:
-        raise LimitError(f"{where}.{left[0][:40]}", "a field this program knows", str(values[left[0]])[:40])
+        raise LimitError(f"{where}.{left[0][:40]}", say("limit-known_field"), str(values[left[0]])[:40])
     return row
 
 
@@ -185,7 +189,7 @@ def _take_members(studio: Studio, people: list[Any]) -> dict[str, Any]:
         m = _object(one, where)
         name, role = m.get("username"), m.get("role")
         if not isinstance(name, str) or not 1 <= len(name) <= 150 or role not in Role.values:
-            raise LimitError(where, "a member with a username and a role", str(name)[:40])
+            raise LimitError(where, say("limit-member"), str(name)[:40])
         user = users.objects.filter(username=name).first()
         if user is None:
             texts = {k: str(m.get(k, ""))[:150] for k in ("first_name", "last_name")}
@@ -196,7 +200,9 @@ def _take_members(studio: Studio, people: list[Any]) -> dict[str, Any]:
             continue  # a name of another studio's: the log keeps the words, not the account
         pace = m.get("pace_min_per_foil")
         if pace is not None and not (isinstance(pace, int | float) and 0.1 <= pace <= 6.0):
-            raise LimitError(f"{where}.pace_min_per_foil", "from 0.1 to 6 min", str(pace)[:40])
+            raise LimitError(
+                f"{where}.pace_min_per_foil", say("limit-range", low=PACE[0], high=PACE[1], unit="min"), str(pace)[:40]
+            )
         row, _ = Membership.objects.get_or_create(user=user, defaults={"studio": studio, "role": role})
         row.pace_min_per_foil = pace
         row.save()
@@ -234,14 +240,14 @@ def _take_service(
 ) -> tuple[Service, list[tuple[Photo, str]], Any]:
     client = clients.get(str(raw.get("client")))
     if client is None:
-        raise LimitError(f"{where}.client", "a client of this archive", str(raw.get("client"))[:40])
+        raise LimitError(f"{where}.client", say("limit-client_of_archive"), str(raw.get("client"))[:40])
     parts = {k: _list(raw.get(k, []), f"{where}.{k}", most) for k, most in PARTS.items() if most}
     values = dict(raw)
     previous = values.get("previous")
     values["previous"] = None
     lightener = values.get("lightener")
     if lightener is not None and lightener not in shelf:
-        raise LimitError(f"{where}.lightener", "on this archive's shelf", str(lightener)[:40])
+        raise LimitError(f"{where}.lightener", say("limit-on_archives_shelf"), str(lightener)[:40])
     values["lightener"] = None
     service = _made(Service, values, where, studio=studio, client=client)
     service.lightener_id = lightener
@@ -263,14 +269,15 @@ def _take_service(
         try:
             version_out(version)
         except (ValueError, TypeError, AttributeError) as error:
-            raise LimitError(f"{where}.versions[{i}].summary", "as this program keeps it", str(error)[:60]) from error
+            raise LimitError(f"{where}.versions[{i}].summary", say("limit-as_kept"), str(error)[:60]) from error
     strand_rows(service, {x.key: x for x in lighteners(studio.pk)})
-    check_summary(service.summary, f"{where}.summary")
+    if service.summary is not None:
+        read_filed(service.summary, f"{where}.summary")
     findings_value(service, client)
     choice_value(service, [z.key for z in service.zones.all()])
     state = fold(event_value(e) for e in events)
     if state.step.value != service.step:
-        raise LimitError(f"{where}.step", f"{state.step.value}, as its log has it", service.step)
+        raise LimitError(f"{where}.step", say("limit-step_of_log", step=state.step.value), service.step)
     photos = []
     for i, x in enumerate(parts["photos"]):
         photo = _made(Photo, x, f"{where}.photos[{i}]", service=service)
@@ -285,30 +292,32 @@ def read_archive(member: Membership, upload: IO[bytes], size: int) -> dict[str, 
     Raises:
         ConflictError: the studio is not empty. LimitError, CoreError: what is wrong with the file; nothing is kept.
     """
-    require_owner(member, "bring a studio in")
+    require_owner(member, "bring_a_studio_in")
     studio = Studio.objects.select_for_update().get(pk=member.studio_id)
     if not _is_empty(studio.pk):
-        raise ConflictError(
-            "not_empty", "This studio has clients or products already; an archive goes into an empty one."
-        )
+        raise ConflictError("not_empty")
     reader = _Reader(upload, size)
     head = _object(_json(reader.read("archive.json"), "archive.json"), "archive.json")
     if head.get("format") != FORMAT or head.get("version") != VERSION:
-        raise LimitError("archive.json", f"{FORMAT} version {VERSION}", str(head.get("format"))[:40])
+        raise LimitError(
+            "archive.json", say("limit-format", format=FORMAT, version=VERSION), str(head.get("format"))[:40]
+        )
     own = _object(head.get("studio"), "archive.json.studio")
     for name in STUDIO:
         setattr(studio, name, own.get(name))
     try:
         studio.clean_fields()
     except ValidationError as error:
-        raise LimitError("archive.json.studio", "a studio's settings", "; ".join(error.messages)[:120]) from error
+        raise LimitError(
+            "archive.json.studio", say("limit-studio_settings"), "; ".join(error.messages)[:120]
+        ) from error
     check_range("archive.json.studio.pace_min_per_foil", studio.pace_min_per_foil, *PACE, "min")
     check_range("archive.json.studio.growth_mm_per_month", studio.growth_mm_per_month, *GROWTH, "mm")
     studio.save()
     try:
         return _take(reader, studio, member)
     except IntegrityError as error:
-        raise ConflictError("already_here", "Some rows of this archive are in this installation already.") from error
+        raise ConflictError("already_here") from error
 
 
 def _take(reader: _Reader, studio: Studio, member: Membership) -> dict[str, int]:
@@ -329,7 +338,7 @@ def _take(reader: _Reader, studio: Studio, member: Membership) -> dict[str, int]
         for photo, name in photos:
             jpeg = reader.read(name, PHOTO_MAX)
             if not jpeg.startswith(b"\xff\xd8\xff"):
-                raise LimitError(name, "a JPEG picture", repr(jpeg[:8]))
+                raise LimitError(name, say("limit-jpeg"), repr(jpeg[:8]))
             photo.jpeg = jpeg
             photo.save(force_insert=True)
             photo_count += 1
@@ -337,5 +346,5 @@ def _take(reader: _Reader, studio: Studio, member: Membership) -> dict[str, int]
     for pk, previous in before.items():
         if str(previous) in known:
             Service.objects.filter(pk=pk).update(previous_id=previous)
-    audit(member, "archive brought in", studio.pk)
+    audit(member, "archive_brought_in", studio.pk)
     return {"clients": len(clients), "services": count, "photos": photo_count}

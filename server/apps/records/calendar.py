@@ -7,8 +7,10 @@ import datetime as dt
 from django.utils import timezone
 from icalendar import Alarm, Calendar, Event
 
+from apps.common.words import in_words
 from apps.services.models import Service
 from apps.studio.models import Studio
+from fervens_core.base import say
 from fervens_core.followup import REMINDER_DAYS, reminder_text
 from fervens_core.log import Step
 
@@ -33,9 +35,9 @@ def _visit(row: Service, *, with_wish: bool) -> Event:
     event.add("dtstamp", timezone.now())
     event.add("dtstart", row.starts_at.astimezone(dt.UTC))
     event.add("dtend", (row.starts_at + dt.timedelta(minutes=minutes)).astimezone(dt.UTC))
-    event.add("summary", f"Colour: {row.client.name}")
+    event.add("summary", in_words(say("calendar-visit", client=row.client.name)))
     on = timezone.localdate(row.starts_at)
-    reminder = reminder_text(on, is_toned=True)
+    reminder = in_words(reminder_text(on, is_toned=True))
     event.add("description", f"{row.wish}\n\n{reminder}" if with_wish and row.wish else reminder)
     event.add("status", "CONFIRMED")
     if row.step != Step.RECORD.value:
@@ -49,7 +51,7 @@ def _visit(row: Service, *, with_wish: bool) -> Event:
 
 def visit_file(row: Service) -> bytes:
     """One visit with its reminder two weeks before; nothing of the hair or the health goes in."""
-    calendar = _calendar("Visit")
+    calendar = _calendar(in_words(say("calendar-name")))
     calendar.add_component(_visit(row, with_wish=False))
     return bytes(calendar.to_ical())
 

@@ -7,29 +7,25 @@ import datetime as dt
 from django.utils import timezone
 
 from apps.records.paper import Sheet, Swatches
-from apps.records.record import RecordOut
+from apps.records.record import RecordLane, RecordOut, RecordReading
 from apps.services.models import Service
 from apps.services.visits.actions import propose_next, summary_of
-from fervens_core.base import ON_TARGET_LEVELS, CoreError
+from apps.services.wording import caution_name
+from fervens_core.base import ON_TARGET_LEVELS, CoreError, Message, say, semicolons
 from fervens_core.followup import handout, reminder_text
-
-CAUTION = (
-    "Professional use. The product's label, the safety data sheet, local codes and licensing come first; where they "
-    "differ from this card, they win."
-)
+from fervens_core.head import ReadingMode
 
 
 def _clock(at: dt.datetime | None) -> str:
     return f"{timezone.localtime(at):%H:%M}" if at else ""
 
 
-def _day(at: dt.datetime) -> str:
-    local = timezone.localtime(at)
-    return f"{local.day} {local:%B %Y}"
+def _day(at: dt.datetime) -> dt.date:
+    return timezone.localdate(at)
 
 
-def _minutes(value: float | None) -> str:
-    return "" if value is None else f"{value:.0f} min"
+def _minutes(value: float | None) -> Message | str:
+    return "" if value is None else say("min", minutes=value)
 
 
 def service_card(record: RecordOut, paper: str) -> bytes:
@@ -38,27 +34,28 @@ def service_card(record: RecordOut, paper: str) -> bytes:
     Args:
         paper: a4 or letter.
     """
-    sheet = Sheet(f"Service card, {record.client_name}", paper)
+    sheet = Sheet(say("card-title", client=record.client_name), paper)
     sheet.heading(record.client_name)
-    filed = f"filed {_clock(record.closed_at)}" if record.closed_at else "not filed yet"
-    lightener = record.lightener_name or "no lightener"
-    sheet.text(f"{_day(record.starts_at)}, {_clock(record.starts_at)}, {filed}. {lightener}.", soft=True)
+    filed = say("card-filed", at=_clock(record.closed_at)) if record.closed_at else say("card-not_filed")
+    lightener = record.lightener_name or say("card-no_lightener")
+    head = say("card-head", on=_day(record.starts_at), at=_clock(record.starts_at), filed=filed, lightener=lightener)
+    sheet.text(head, soft=True)
     if record.wish:
-        sheet.text(f"Wish: {record.wish} ({record.tone.value})")
+        sheet.text(say("card-wish", wish=record.wish, tone=record.tone))
     if record.walls_passed:
-        sheet.text(f"Past the label's time: {', '.join(record.walls_passed)}.")
-    sheet.section("Lightening")
+        sheet.text(say("card-walls", lanes=record.walls_passed))
+    sheet.section(say("card-lightening"))
     sheet.table(
-        ["Zone", "Formula", "On", "Rinsed", "Planned", "As it ran", "From, to, wanted", ""],
+        [_head(x) for x in ("zone", "formula", "on", "rinsed", "planned", "ran", "levels", "")],
         [
             [
                 x.name,
-                f"{x.volume:g} vol" + (f", {x.applications} applications" if x.applications > 1 else ""),
+                say("card-formula", volume=x.volume, applications=x.applications),
                 _clock(x.started_at),
                 _clock(x.rinsed_at),
                 _minutes(x.planned_min),
                 _minutes(x.ran_min),
-                f"{x.before:g} → {'' if x.level is None else f'{x.level:.1f}'} ({x.target:g})",
+                _levels(x),
                 Swatches([x.before_hex, x.level_hex, x.target_hex], width=52, height=12),
             ]
             for x in record.ran
@@ -66,16 +63,16 @@ def service_card(record: RecordOut, paper: str) -> bytes:
         [15, 13, 7, 8, 9, 10, 17, 13],
     )
     if record.bowls:
-        sheet.section("Bowls")
+        sheet.section(say("card-bowls"))
         sheet.table(
-            ["Mixed", "Zone", "Strength", "Lightener", "Developer", "Recipe"],
+            [_head(x) for x in ("mixed", "zone", "strength", "lightener", "developer", "recipe")],
             [
                 [
                     _clock(b.at),
                     b.zone_name,
-                    f"{b.volume_strength:g} vol",
-                    f"{b.product_g:.0f} g",
-                    f"{b.developer_g:.0f} g",
+                    say("vol", volume=b.volume_strength),
+                    say("g", grams=b.product_g),
+                    say("g", grams=b.developer_g),
                     b.recipe,
                 ]
                 for b in record.bowls
@@ -83,17 +80,17 @@ def service_card(record: RecordOut, paper: str) -> bytes:
             [8, 18, 10, 11, 11, 36],
         )
     if record.toners:
-        sheet.section("Toner")
+        sheet.section(say("card-toner"))
         sheet.table(
-            ["Zone", "Formula", "On", "Planned", "As it ran", "Grams", ""],
+            [_head(x) for x in ("zone", "formula", "on", "planned", "ran", "grams", "")],
             [
                 [
                     t.zone_name,
                     t.shade_name,
                     _clock(t.applied_at),
                     _minutes(t.planned_minutes),
-                    _minutes(t.minutes) or "still on",
-                    f"{t.product_g:.0f} g + {t.developer_g:.0f} g",
+                    _minutes(t.minutes) or say("card-still_on"),
+                    say("card-toner_grams", product=t.product_g, developer=t.developer_g),
                     Swatches([t.now_hex, t.left_hex, t.wanted_hex], width=52, height=12),
                 ]
                 for t in record.toners
@@ -101,33 +98,46 @@ def service_card(record: RecordOut, paper: str) -> bytes:
             [17, 24, 8, 9, 10, 15, 12],
         )
         if record.toned_apart is not None:
-            sheet.text(f"Zones ended {record.toned_apart:.1f} apart (CIEDE2000, the two farthest).", soft=True)
+            sheet.text(say("card-apart", apart=record.toned_apart), soft=True)
     if record.readings:
-        sheet.section("Readings")
-        sheet.text(
-            "; ".join(
-                f"{r.zone_name} {r.level:g}"
-                + ("" if r.minute is None else f" at {r.minute:.0f} min")
-                + f" ({r.mode.replace('_', ' ')})"
-                for r in record.readings
-            )
-            + "."
-        )
+        sheet.section(say("card-readings"))
+        sheet.text(say("card-readings_listed", readings=semicolons(_reading(r) for r in record.readings)))
     if record.cautions:
-        sheet.section("Cautions taken on")
-        sheet.points([f"{c.code.replace('_', ' ').capitalize()}: {c.by}, {_clock(c.at)}" for c in record.cautions], 9)
-    sheet.section("What to keep")
-    sheet.text(f"Worked: {record.worked or 'nothing noted'}")
-    sheet.text(f"Change next time: {record.change or 'nothing noted'}")
+        sheet.section(say("card-cautions"))
+        sheet.points(
+            [say("card-caution", caution=caution_name(c.code), by=c.by, at=_clock(c.at)) for c in record.cautions], 9
+        )
+    sheet.section(say("card-keep"))
+    sheet.text(say("card-worked", said=record.worked or say("card-nothing_noted")))
+    sheet.text(say("card-change", said=record.change or say("card-nothing_noted")))
     for a in record.addenda:
-        sheet.text(f"Added {_day(a.at)} by {a.by}: {a.text}")
-    facts = [f"Longest contact {max((x.contact_min for x in record.ran), default=0.0):.0f} min"]
-    if record.cost is not None:
-        facts.append(f"product {record.cost:.2f} {record.currency}")
-    sheet.text(", ".join(facts) + ".", soft=True)
+        sheet.text(say("card-added", on=_day(a.at), by=a.by, said=a.text))
+    contact = max((x.contact_min for x in record.ran), default=0.0)
+    if record.cost is None:
+        sheet.text(say("card-contact", minutes=contact), soft=True)
+    else:
+        cost = say("card-contact_and_cost", minutes=contact, cost=record.cost, currency=record.currency)
+        sheet.text(cost, soft=True)
     sheet.gap()
-    sheet.text(CAUTION, soft=True, size=8)
-    return sheet.pdf(f"{record.client_name}, {_day(record.starts_at)}")
+    sheet.text(say("card-professional_use"), soft=True, size=8)
+    return sheet.pdf(say("card-foot", client=record.client_name, on=_day(record.starts_at)))
+
+
+def _head(name: str) -> Message | str:
+    return say(f"card_head-{name}") if name else ""
+
+
+def _levels(lane: RecordLane) -> Message:
+    if lane.level is None:
+        return say("card-levels_open", before=lane.before, target=lane.target)
+    return say("card-levels", before=lane.before, level=lane.level, target=lane.target)
+
+
+def _reading(reading: RecordReading) -> Message:
+    said = {"lane": reading.zone_name, "level": reading.level, "mode": ReadingMode(reading.mode)}
+    return (
+        say("card-reading", **said) if reading.minute is None else say("card-reading_at", minute=reading.minute, **said)
+    )
 
 
 def take_home(row: Service, studio_name: str, paper: str) -> bytes:
@@ -137,27 +147,26 @@ def take_home(row: Service, studio_name: str, paper: str) -> bytes:
         paper: a4 or letter.
     """
     summary = summary_of(row)
-    lanes = summary["lanes"]
+    lanes = summary.lanes
     try:
         visit = propose_next(row)
     except CoreError:
         visit = None
-    toned = {"icy": "an icy white", "cool": "a cool tone", "neutral": "a neutral tone", "beige": "a beige"}
     parts = handout(
-        [(x["name"], x["before"], x["level"]) for x in lanes if x["level"] is not None],
-        tones=[toned.get(t["wanted"], f"a {t['wanted']} tone") for t in summary["toners"] if t["wanted"]],
-        is_short=any(x["level"] is not None and x["target"] - x["level"] > ON_TARGET_LEVELS for x in lanes),
-        reminder=reminder_text(visit.on, is_toned=bool(summary["toners"]), since=visit.remind_on) if visit else None,
+        [(x.label, x.before, x.level) for x in lanes if x.level is not None],
+        tones=[t.wanted for t in summary.toners if t.wanted],
+        is_short=any(x.level is not None and x.target - x.level > ON_TARGET_LEVELS for x in lanes),
+        reminder=reminder_text(visit.on, is_toned=bool(summary.toners), since=visit.remind_on) if visit else None,
     )
-    sheet = Sheet("For you to take home", paper)
-    sheet.heading("For you to take home")
-    sheet.text(f"{row.client.name}, {_day(row.starts_at)}", soft=True, size=11)
+    sheet = Sheet(say("handout-title"), paper)
+    sheet.heading(say("handout-title"))
+    sheet.text(say("card-foot", client=row.client.name, on=_day(row.starts_at)), soft=True, size=11)
     for part in parts:
         first = len(sheet.parts)
         sheet.section(part.title)
         sheet.points(part.lines)
         sheet.together(first)
     if visit:
-        sheet.section("We propose to see you again")
-        sheet.points([f"On or about {visit.on.day} {visit.on:%B %Y}."])
+        sheet.section(say("handout-again"))
+        sheet.points([say("handout-on_or_about", on=visit.on)])
     return sheet.pdf(studio_name)

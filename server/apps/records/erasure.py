@@ -14,7 +14,7 @@ from apps.services.models import Addendum, Photo, PlanVersion, Service, ServiceE
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.base import LimitError, personal_fields
+from fervens_core.base import LimitError, personal_fields, say
 from fervens_core.log import KINDS
 
 
@@ -33,9 +33,9 @@ def erase_client(member: Membership, client_id: UUID, *, typed_name: str) -> Cli
         LimitError: another name was typed.
     """
     row = get_object_or_404(of_studio(member).select_for_update(), pk=client_id)
-    require_lead(member, "erase a client")
+    require_lead(member, "erase_a_client")
     if typed_name.strip() != row.name:
-        raise LimitError("typed_name", f"the client's name, {row.name}", typed_name[:80])
+        raise LimitError("typed_name", say("limit-client_name", name=row.name), typed_name[:80])
     _blank(row)
     row.erased_at = timezone.now()
     row.save()
@@ -53,5 +53,5 @@ def erase_client(member: Membership, client_id: UUID, *, typed_name: str) -> Cli
         service.summary = summary
         service.revision += 1
         service.save()
-    audit(member, "client erased", row.pk)
+    audit(member, "client_erased", row.pk)
     return row

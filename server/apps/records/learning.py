@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import math
-from typing import Any
 from uuid import UUID
 
 from django.shortcuts import get_object_or_404
@@ -13,37 +12,39 @@ from apps.shelf.actions import carry_learnt
 from apps.shelf.models import Lightener
 from apps.studio.models import Membership
 from fervens_core.base import CoreError
-from fervens_core.followup import LaneFact, learnt_lift_factor
+from fervens_core.followup import Filed, LaneFact, learnt_lift_factor, read_filed
 from fervens_core.log import Step
 
 SERVICES_MAX = 3000
 LOG_MAX = 2.0
 
 
-def _facts(rows: list[tuple[UUID, dict[str, Any]]], factors: dict[str, float]) -> list[LaneFact]:
+def _facts(rows: list[tuple[UUID, Filed]], factors: dict[str, float]) -> list[LaneFact]:
     """Lanes of filed services; how far they lifted is told beside the product's factor of today."""
     found = []
     for service_id, summary in rows:
-        then, key = float(summary.get("lift_factor") or 1.0), str(summary.get("lightener_key", ""))
+        then, key = summary.lift_factor, summary.lightener_key
         moved = math.log(then / factors[key]) if key in factors else 0.0
-        for x in summary["lanes"]:
-            if not x["readings"]:
+        for x in summary.lanes:
+            if not x.readings:
                 continue  # a lane that was never read says nothing of its hair
-            applied = x["applied_min"]
+            applied = x.applied_min
             found.append(
                 LaneFact(
                     service=str(service_id),
-                    zone=x["name"],
-                    hair=x["hair"],
+                    zone=x.label,
+                    history=x.history,
+                    thickness=x.thickness,
+                    porosity=x.porosity,
                     product=key,
-                    product_name=summary.get("lightener_name", ""),
-                    log_extent=min(max(x["log_extent"] + moved, -LOG_MAX), LOG_MAX),
-                    log_rate=min(max(x["log_rate"], -LOG_MAX), LOG_MAX),
-                    pace_min=applied / x["foils"] if applied and x["foils"] else None,
-                    off_levels=x["level"] - x["target"] if x["is_read"] and x["level"] is not None else None,
-                    is_past_wall=x["is_past_wall"],
-                    mixed_g=x["mixed_g"],
-                    wasted_g=x["wasted_g"],
+                    product_name=summary.lightener_name,
+                    log_extent=min(max(x.log_extent + moved, -LOG_MAX), LOG_MAX),
+                    log_rate=min(max(x.log_rate, -LOG_MAX), LOG_MAX),
+                    pace_min=applied / x.foils if applied and x.foils else None,
+                    off_levels=x.level - x.target if x.is_read and x.level is not None else None,
+                    is_past_wall=x.is_past_wall,
+                    mixed_g=x.mixed_g,
+                    wasted_g=x.wasted_g,
                 )
             )
     return found
@@ -52,7 +53,7 @@ def _facts(rows: list[tuple[UUID, dict[str, Any]]], factors: dict[str, float]) -
 def facts_of(member: Membership) -> list[LaneFact]:
     """What the studio's last filed services say."""
     rows = of_studio(member).filter(step=Step.RECORD.value, summary__isnull=False).order_by("-starts_at")
-    values = [(pk, summary) for pk, summary in rows.values_list("pk", "summary")[:SERVICES_MAX] if summary]
+    values = [(pk, read_filed(summary)) for pk, summary in rows.values_list("pk", "summary")[:SERVICES_MAX] if summary]
     factors = {str(x.pk): x.lift_factor for x in Lightener.objects.filter(studio_id=member.studio_id)}
     return _facts(values, factors)
 

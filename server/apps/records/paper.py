@@ -16,6 +16,9 @@ from reportlab.pdfbase import pdfmetrics
 from reportlab.pdfbase.ttfonts import TTFont
 from reportlab.platypus import Flowable, KeepTogether, Paragraph, SimpleDocTemplate, Spacer, Table, TableStyle
 
+from apps.common.words import in_words
+from fervens_core.base import Message
+
 PAPERS = {"a4": A4, "letter": LETTER}
 INK, SOFT, LINE = HexColor("#1c1c1c"), HexColor("#5c5c5c"), HexColor("#c4c4c4")
 MARGIN = 16 * mm
@@ -73,34 +76,36 @@ class Swatches(Flowable):
 class Sheet:
     """A document being written, top to bottom."""
 
-    def __init__(self, title: str, paper: str) -> None:
+    def __init__(self, title: Message, paper: str) -> None:
         _fonts()
-        self.title, self.paper, self.parts = title, PAPERS[paper], []  # type: ignore[var-annotated]
+        self.title, self.paper, self.parts = in_words(title), PAPERS[paper], []  # type: ignore[var-annotated]
         self.width = self.paper[0] - 2 * MARGIN - 2 * FRAME_PADDING
 
-    def heading(self, text: str) -> None:
+    def heading(self, text: Message | str) -> None:
         """The document's title."""
-        self.parts.append(Paragraph(escape(text), _style(19, bold=True, after=2)))
+        self.parts.append(Paragraph(escape(in_words(text)), _style(19, bold=True, after=2)))
 
-    def section(self, text: str) -> None:
+    def section(self, text: Message | str) -> None:
         """A section's heading."""
-        self.parts.append(Paragraph(escape(text), _style(12, bold=True, before=9, after=3)))
+        self.parts.append(Paragraph(escape(in_words(text)), _style(12, bold=True, before=9, after=3)))
 
-    def text(self, text: str, *, soft: bool = False, size: float = 9.5) -> None:
+    def text(self, text: Message | str, *, soft: bool = False, size: float = 9.5) -> None:
         """A paragraph."""
-        self.parts.append(Paragraph(escape(text).replace("\n", "<br/>"), _style(size, soft=soft, after=2)))
+        self.parts.append(Paragraph(escape(in_words(text)).replace("\n", "<br/>"), _style(size, soft=soft, after=2)))
 
-    def points(self, lines: Sequence[str], size: float = 10.5) -> None:
+    def points(self, lines: Sequence[Message | str], size: float = 10.5) -> None:
         """Sentences one below the other, each with a dash."""
         style = _style(size, after=3)
         style.leftIndent, style.bulletIndent = 11, 0
-        self.parts += [Paragraph(escape(x), style, bulletText="–") for x in lines]
+        self.parts += [Paragraph(escape(in_words(x)), style, bulletText="–") for x in lines]
 
-    def table(self, head: Sequence[str], rows: Sequence[Sequence[Any]], widths: Sequence[float]) -> None:
+    def table(self, head: Sequence[Message | str], rows: Sequence[Sequence[Any]], widths: Sequence[float]) -> None:
         """A table; widths as shares of the page. Cells are texts or swatches."""
         plain, bold = _style(8.5), _style(8, bold=True, soft=True)
-        made: list[list[Any]] = [[Paragraph(escape(h), bold) for h in head]]
-        made += [[Paragraph(escape(c), plain) if isinstance(c, str) else c for c in row] for row in rows]
+        made: list[list[Any]] = [[Paragraph(escape(in_words(h)), bold) for h in head]]
+        made += [
+            [Paragraph(escape(in_words(c)), plain) if isinstance(c, str | Message) else c for c in row] for row in rows
+        ]
         total = sum(widths)
         table = Table(made, colWidths=[self.width * w / total for w in widths], repeatRows=1, hAlign="LEFT")
         table.setStyle(
@@ -125,13 +130,13 @@ class Sheet:
         """White space."""
         self.parts.append(Spacer(1, points))
 
-    def pdf(self, foot: str) -> bytes:
+    def pdf(self, foot: Message | str) -> bytes:
         """The document as PDF, each page with a foot and its number."""
 
         def footer(canvas: Any, document: Any) -> None:
             canvas.setFont("Fervens", 7.5)
             canvas.setFillColor(SOFT)
-            canvas.drawString(MARGIN, 9 * mm, foot[:130])
+            canvas.drawString(MARGIN, 9 * mm, in_words(foot)[:130])
             canvas.drawRightString(self.paper[0] - MARGIN, 9 * mm, f"{document.page}")
 
         out = io.BytesIO()

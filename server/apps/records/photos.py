@@ -16,7 +16,7 @@ from apps.services import loading
 from apps.services.models import Photo, Service
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from fervens_core.base import ConflictError, LimitError
+from fervens_core.base import ConflictError, LimitError, say
 
 UPLOAD_MAX = 15_000_000
 PIXELS_MAX = 60_000_000
@@ -31,18 +31,18 @@ def scaled_jpeg(upload: UploadedFile) -> tuple[bytes, int, int]:
     """A JPEG of an uploaded picture with its size, px. Raises LimitError for what is no picture or too large."""
     size = upload.size or 0
     if not 0 < size <= UPLOAD_MAX:
-        raise LimitError("photo", f"a file of 1 to {UPLOAD_MAX} bytes", size)
+        raise LimitError("photo", say("limit-file_of_bytes", most=UPLOAD_MAX), size)
     try:
         with warnings.catch_warnings():
             warnings.simplefilter("error", Image.DecompressionBombWarning)
             with Image.open(upload, formats=FORMATS) as opened:
                 if opened.width * opened.height > PIXELS_MAX:
-                    raise LimitError("photo", f"at most {PIXELS_MAX} pixels", opened.width * opened.height)
+                    raise LimitError("photo", say("limit-most_pixels", most=PIXELS_MAX), opened.width * opened.height)
                 picture = ImageOps.exif_transpose(opened).convert("RGB")
     except LimitError:
         raise
     except (OSError, ValueError, SyntaxError, Image.DecompressionBombError, Image.DecompressionBombWarning) as error:
-        raise LimitError("photo", f"a picture ({', '.join(FORMATS)})", (upload.name or "")[:60]) from error
+        raise LimitError("photo", say("limit-picture", formats=tuple(FORMATS)), (upload.name or "")[:60]) from error
     picture.thumbnail((SIDE_PX, SIDE_PX))
     plain = Image.new("RGB", picture.size)
     plain.paste(picture)  # nothing but the pixels goes on
@@ -54,11 +54,11 @@ def scaled_jpeg(upload: UploadedFile) -> tuple[bytes, int, int]:
 def add_row(service: Service, upload: UploadedFile, *, kind: str, caption: str, by_name: str) -> Photo:
     """A photo of a service. Raises LimitError, ConflictError when there are enough."""
     if kind not in KINDS:
-        raise LimitError("kind", f"one of {', '.join(KINDS)}", kind[:20])
+        raise LimitError("kind", say("limit-one_of", known=tuple(KINDS)), kind[:20])
     if len(caption) > 120:
-        raise LimitError("caption", "at most 120 characters", len(caption))
+        raise LimitError("caption", say("limit-longest", most=120), len(caption))
     if service.photos.count() >= PHOTOS_MAX:
-        raise ConflictError("enough_photos", f"A service holds {PHOTOS_MAX} photos; take one out first.")
+        raise ConflictError("enough_photos", most=PHOTOS_MAX)
     jpeg, width, height = scaled_jpeg(upload)
     return Photo.objects.create(
         service=service,
@@ -77,7 +77,7 @@ def add_photo(member: Membership, service_id: UUID, upload: UploadedFile, *, kin
     """A photo of a service, by a member."""
     service = get_object_or_404(loading.of_studio(member), pk=service_id)
     row = add_row(service, upload, kind=kind, caption=caption, by_name=member.name)
-    audit(member, "photo added", service_id)
+    audit(member, "photo_added", service_id)
     return row
 
 
@@ -90,4 +90,4 @@ def photo_of(member: Membership, service_id: UUID, photo_id: UUID) -> Photo:
 def remove_photo(member: Membership, service_id: UUID, photo_id: UUID) -> None:
     """Take a photo out for good."""
     photo_of(member, service_id, photo_id).delete()
-    audit(member, "photo removed", service_id)
+    audit(member, "photo_removed", service_id)

@@ -9,6 +9,7 @@ from uuid import UUID
 from django.utils import timezone
 from ninja import Schema
 
+from apps.common.words import Words
 from apps.services import loading
 from apps.services.chair import queries as chair_queries
 from apps.services.loading import Loaded
@@ -28,7 +29,7 @@ class RecordLine(Schema):
 
     at: dt.datetime
     by: str
-    text: str
+    text: Words
     is_voided: bool
 
 
@@ -36,7 +37,7 @@ class RecordBowl(Schema):
     """A bowl as it was weighed."""
 
     at: dt.datetime
-    zone_name: str
+    zone_name: Words
     volume_strength: float
     product_g: float
     developer_g: float
@@ -46,7 +47,7 @@ class RecordBowl(Schema):
 class RecordToner(Schema):
     """A toner as it was applied."""
 
-    zone_name: str
+    zone_name: Words
     shade_name: str
     applied_at: dt.datetime
     rinsed_at: dt.datetime | None
@@ -58,7 +59,7 @@ class RecordToner(Schema):
     now_hex: str
     left_hex: str
     wanted_hex: str
-    says: str
+    says: Words
 
 
 class RecordCaution(Schema):
@@ -75,7 +76,7 @@ class RecordLane(Schema):
     key: str
     zone_key: str
     areas: list[str]
-    name: str
+    name: Words
     volume: float
     planned_volume: float | None
     applications: int
@@ -96,7 +97,7 @@ class RecordLane(Schema):
 class RecordReading(Schema):
     """A reading: min since the zone's application ended."""
 
-    zone_name: str
+    zone_name: Words
     at: dt.datetime
     minute: float | None
     level: float
@@ -153,7 +154,7 @@ class RecordOut(Schema):
     toned_apart: float | None
     cautions: list[RecordCaution]
     lines: list[RecordLine]
-    walls_passed: list[str]
+    walls_passed: list[Words]
     ran: list[RecordLane]
     readings: list[RecordReading]
     addenda: list[RecordAddendum]

@@ -18,6 +18,7 @@ from apps.clients import queries as client_queries
 from apps.clients.api import ClientOut
 from apps.common.problems import ERRORS, Problem
 from apps.common.schemas import In
+from apps.common.words import Words
 from apps.records import archive, archive_in, calendar, erasure, learning, requests, tables
 from apps.records.api import as_file
 from apps.services.exchange.schemas import CsvOut
@@ -68,7 +69,7 @@ class ProblemLine(Schema):
 
     line: int
     column: str
-    limit: str
+    limit: Words
     value: str
 
 

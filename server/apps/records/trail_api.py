@@ -11,10 +11,12 @@ from ninja import Router, Schema
 
 from apps.clients.models import Client
 from apps.common.problems import ERRORS, Problem
+from apps.common.words import Words
 from apps.services.models import Service
 from apps.studio.auth import member_of
 from apps.studio.models import AuditEntry, Membership
 from apps.studio.policies import require_owner
+from fervens_core.base import Message, say
 
 router = Router(tags=["studio"])
 PAGE = 100
@@ -25,7 +27,7 @@ class AuditLine(Schema):
 
     at: dt.datetime
     member_name: str
-    act: str
+    act: Words
     target: str
     about: str
 
@@ -58,17 +60,28 @@ def _abouts(member: Membership, rows: list[AuditEntry]) -> dict[str, str]:
     return found
 
 
+def _act(act: str) -> Message | str:
+    """What was done, in words: one of ours, or the name of an event."""
+    return say(f"audit-{act}") if act.islower() else act
+
+
 @router.get("/audit", response={200: AuditPage, ERRORS: Problem})
 def read_audit(request: HttpRequest, page: int = 1) -> AuditPage:
     """Who did what, the newest first."""
     member = member_of(request)
-    require_owner(member, "read the audit trail")
+    require_owner(member, "read_the_audit_trail")
     rows = AuditEntry.objects.filter(studio_id=member.studio_id).order_by("-at", "-id")
     start = (min(max(page, 1), 10_000) - 1) * PAGE
     shown = list(rows[start : start + PAGE])
     abouts = _abouts(member, shown)
     lines = [
-        AuditLine(at=r.at, member_name=r.member_name, act=r.act, target=r.target, about=abouts.get(r.target, ""))
+        AuditLine(
+            at=r.at,
+            member_name=r.member_name,
+            act=_act(r.act),
+            target=r.target,
+            about=abouts.get(r.target, ""),
+        )
         for r in shown
     ]
     return AuditPage(total=rows.count(), lines=lines)

@@ -21,7 +21,7 @@ from apps.services.stock import book
 from apps.services.summary import summarise
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from fervens_core.base import ConflictError, LimitError
+from fervens_core.base import ConflictError, LimitError, plain, say
 from fervens_core.basin import lanes_today
 from fervens_core.log import EventData, ServiceClosed, data_to_json, merge_addition, version_of
 
@@ -40,7 +40,7 @@ def locked(member: Membership, service_id: UUID) -> Loaded:
 def check_revision(loaded: Loaded, revision: int) -> None:
     """Raises ConflictError when the service was changed since."""
     if loaded.row.revision != revision:
-        raise ConflictError("changed_elsewhere", "Someone else changed this meanwhile; here is their version.")
+        raise ConflictError("changed_elsewhere")
 
 
 @transaction.atomic
@@ -77,11 +77,11 @@ def append(
     if any(e.event_id == event_id for e in loaded.log):
         return loaded
     if ServiceEvent.objects.filter(event_id=event_id).exists():
-        raise ConflictError("event_id_taken", "This event id is taken.")
+        raise ConflictError("event_id_taken")
     now = timezone.now()
     occurred_at = moment("occurred_at", occurred_at)
     if occurred_at.tzinfo is None or not now - PAST_MAX <= occurred_at <= now + FUTURE_MAX:
-        raise LimitError("occurred_at", "a moment with time zone within the last two days", occurred_at.isoformat())
+        raise LimitError("occurred_at", say("limit-within_two_days"), occurred_at.isoformat())
     check_event(member, loaded, data)
     row = ServiceEvent(
         service=loaded.row,
@@ -107,6 +107,6 @@ def append(
     lanes = lanes_today(loaded.zones, state)
     after = replace(loaded, lanes=lanes, log=(*loaded.log, row), events=[*loaded.events, event], state=state)
     if isinstance(data, ServiceClosed):
-        summary = summarise(after, occurred_at)
+        summary = plain(summarise(after, occurred_at))
         Service.objects.filter(pk=loaded.row.pk).update(summary=summary)
     return after

@@ -72,7 +72,7 @@ class Loaded:
         """A lane, a part left as it was, or a zone, by key. Raises ConflictError."""
         found = next((z for z in (*self.lanes, *kept_parts(self), *self.zones) if z.key == key), None)
         if found is None:
-            raise ConflictError("unknown_zone", f"This service has no zone {key!r}.")
+            raise ConflictError("unknown_zone", key=key)
         return found
 
 
@@ -98,7 +98,7 @@ def plan_request(loaded: Loaded) -> PlanRequest:
     """The saved choices of a service as a request to plan. Raises ConflictError without a lightener."""
     row = loaded.row
     if row.lightener is None:
-        raise ConflictError("no_lightener", "Choose a lightener first; the shelf may be empty.")
+        raise ConflictError("no_lightener.shelf")
     return PlanRequest(
         zones=loaded.zones,
         lightener=lightener_value(row.lightener),

@@ -94,6 +94,7 @@ class PlanVersion(models.Model):
     kept_at = models.DateTimeField()
     by_name = models.CharField(max_length=160)
     label = models.CharField(max_length=80, blank=True)
+    is_taken = models.BooleanField(default=False, help_text="Kept because it was taken to the chair.")
     choice = models.JSONField()
     summary = models.JSONField()
 

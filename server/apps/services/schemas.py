@@ -6,12 +6,14 @@ import datetime as dt
 
 from ninja import Schema
 
+from apps.common.words import Words
+
 
 class UndoOut(Schema):
     """The latest act, which can be taken back."""
 
     event_id: str
-    text: str
+    text: Words
 
 
 class ConflictOut(Schema):
@@ -19,7 +21,7 @@ class ConflictOut(Schema):
 
     event_id: str
     code: str
-    text: str
+    text: Words
     by: str
     at: dt.datetime
-    message: str
+    message: Words

@@ -6,32 +6,25 @@ import datetime as dt
 
 from apps.services.loading import Loaded, kept_parts
 from apps.services.schemas import ConflictOut, UndoOut
+from fervens_core.base import Message, Value, say, term
 from fervens_core.log import (
-    ApplicationFinished,
     ApplicationStarted,
-    BarrierLeft,
     BowlMixed,
     CautionAcknowledged,
-    ConsultationFinished,
     CoveringChanged,
     DeveloperChanged,
-    DriedOut,
     Event,
     HairNoted,
-    HeatEnded,
-    HeatStarted,
     LightenerRefreshed,
     LighteningResumed,
     PlanTaken,
     ProbeRead,
     ProductDragged,
     ReadingTaken,
-    ReviewFinished,
-    Rinsed,
-    ServiceClosed,
     ShadowSet,
     TonerApplied,
     TonerEmulsified,
+    TonerEvent,
     TonerPulledBack,
     TonerRinsed,
     TonerStrandRead,
@@ -48,110 +41,107 @@ def undo_of(loaded: Loaded) -> UndoOut | None:
     return UndoOut(event_id=event.event_id, text=event_text(event, zone_names(loaded)))
 
 
-_STRETCHES = {
-    "returns": "stretches and returns",
-    "slow": "returns slowly",
-    "stays_stretched": "stays stretched",
-    "snaps": "snaps",
-}
-
-
-_FEELS = {"fine": "scalp is fine", "warm": "scalp feels warm", "burns": "scalp burns"}
-
-
-def _noted(data: HairNoted) -> str:
-    return ", ".join(t for t in (_STRETCHES.get(data.elasticity or "", ""), _FEELS.get(data.scalp or "", "")) if t)
-
-
-def _part(part: str) -> str:
-    return f", root {part}" if part else ""
-
-
-def formula_text(data: TonerApplied) -> str:
-    """The formula of a toner in words: its shades, in parts when two."""
+def formula_text(data: TonerApplied) -> Message | str:
+    """The formula of a toner: its shades, in parts when two."""
     if not data.second_key:
         return data.shade_name
-    return f"{data.shade_name} + {data.second_name} {data.share:.0%} : {1.0 - data.share:.0%}"
+    return say(
+        "event-two_shades", first=data.shade_name, second=data.second_name, share=data.share, rest=1 - data.share
+    )
 
 
-def event_text(event: Event, names: dict[str, str]) -> str:
+def caution_name(code: str) -> Message:
+    """What an acknowledged caution is called."""
+    return say(f"caution_name-{code}")
+
+
+def _read(zone: Value, data: ReadingTaken) -> Message:
+    how: Value = term(data.mode)
+    if data.lab:
+        how = say("event-named_reader", name=data.instrument) if data.instrument else say("event-reader")
+    said = [say("event-read", level=data.level)]
+    if data.is_kept:
+        said.insert(0, say("event-not_lightened"))
+    if data.warmth:
+        said.append(say("event-warmer") if data.warmth > 0.0 else say("event-cooler"))
+    if data.rest:
+        said.append(say("event-rest", hue=data.rest))
+    return say("event-reading", zone=zone, said=said, how=how)
+
+
+def _noted(zone: Value, data: HairNoted) -> Message:
+    said = [say(f"event-hair_{data.elasticity.value}")] if data.elasticity else []
+    if data.scalp:
+        said.append(say(f"event-scalp_{data.scalp.value}"))
+    return say("event-noted", zone=zone, said=said)
+
+
+def _toner(zone: Value, data: TonerEvent) -> Message:
+    of = say("lane-shadow", lane=zone) if data.part else zone
+    match data:
+        case TonerApplied():
+            return say("event-toner_applied", zone=of, formula=formula_text(data), minutes=data.minutes)
+        case TonerEmulsified():
+            return say("event-toner_emulsified", zone=of)
+        case TonerStrandRead():
+            return say("event-toner_strand", zone=of, share=data.deposit_share)
+        case TonerPulledBack():
+            return say("event-toner_pulled_back", zone=of, minutes=data.minutes)
+    return say("event-toner_rinsed", zone=of)
+
+
+def event_text(event: Event, names: dict[str, Message | str]) -> Message:
     """An event in plain words."""
     data = event.data
-    zone = names.get(event.zone_key or "", event.zone_key or "")
+
+    def named(key: str) -> Message | str:
+        return names.get(key, key)
+
+    zone = named(event.zone_key or "")
     match data:
         case CautionAcknowledged():
-            return f"Acknowledged: {data.caution.replace('_', ' ')}"
-        case ConsultationFinished():
-            return "Consultation finished"
+            return say("event-acknowledged", caution=caution_name(data.caution))
         case PlanTaken():
-            return f"Plan taken to the chair, {len(data.zone_keys)} zones"
+            return say("event-plan_taken", zones=len(data.zone_keys))
         case BowlMixed():
-            return f"Bowl for {zone}: {data.product_g + data.developer_g:.0f} g, {data.volume_strength:g} vol"
+            return say("event-bowl", zone=zone, grams=data.product_g + data.developer_g, volume=data.volume_strength)
         case ApplicationStarted():
-            return f"{zone}: application started, {data.volume_strength:g} vol"
-        case ApplicationFinished():
-            return f"{zone}: application finished"
+            return say("event-started", zone=zone, volume=data.volume_strength)
         case ReadingTaken():
-            measured = f"{data.instrument} colour reader" if data.instrument else "colour reader"
-            how = measured if data.lab else data.mode.value.replace("_", " ")
-            warmth = "" if data.warmth == 0.0 else ", warmer" if data.warmth > 0.0 else ", cooler"
-            rest = f", {data.rest} rest" if data.rest else ""
-            kept = "not lightened, " if data.is_kept else ""
-            return f"{zone}: {kept}read {data.level:g}{warmth}{rest} ({how})"
-        case Rinsed():
-            return f"{zone}: rinsed"
+            return _read(zone, data)
         case WaveRinsed():
-            return f"Rinsed together: {', '.join(names.get(k, k) for k in data.zone_keys)}"
+            return say("event-rinsed_together", zones=[named(k) for k in data.zone_keys])
         case LightenerRefreshed():
-            return f"{zone}: new product, {data.volume_strength:g} vol"
+            return say("event-refreshed", zone=zone, volume=data.volume_strength)
         case ProductDragged():
-            return f"{zone}: product dragged from {names.get(data.from_key, data.from_key)}"
-        case HeatStarted():
-            return f"{zone}: warmth on"
-        case HeatEnded():
-            return f"{zone}: warmth off"
+            return say("event-dragged", zone=zone, source=named(data.from_key))
         case CoveringChanged():
-            return f"{zone}: now under {data.covering.value.replace('_', ' ')}"
-        case BarrierLeft():
-            return f"{zone}: left on as a barrier"
-        case DriedOut():
-            return f"{zone}: dried out"
+            return say("event-covering", zone=zone, covering=data.covering)
         case HairNoted():
-            return f"{zone}: {_noted(data)}"
+            return _noted(zone, data)
         case DeveloperChanged():
-            return f"{zone}: {data.volume_strength:g} vol instead"
+            return say("event-developer", zone=zone, volume=data.volume_strength)
         case LighteningResumed():
             pairs = zip(data.zone_keys, data.volumes, strict=True)
-            return f"Lightened again: {', '.join(f'{names.get(k, k)} {v:g} vol' for k, v in pairs)}"
-        case ReviewFinished():
-            return "Review finished"
+            return say("event-again", zones=[say("event-zone_volume", zone=named(k), volume=v) for k, v in pairs])
         case WishSet():
-            colour = "a measured colour" if data.lab else data.tone
-            return f"Wished: {colour} at {data.level:g}"
+            if data.lab:
+                return say("event-wish_measured", level=data.level)
+            return say("event-wish", tone=data.tone, level=data.level)
         case ShadowSet():
             if not data.length_mm:
-                return "No root shadow"
-            return f"Root shadow at {data.level:g}, {data.length_mm:g} mm, blended over {data.blend_mm:g} mm"
+                return say("event-no_shadow")
+            return say("event-shadow", level=data.level, length=data.length_mm, blend=data.blend_mm)
         case ProbeRead():
-            return f"{zone}: violet shampoo took {data.grab.value}"
-        case TonerApplied():
-            return f"{zone}{_part(data.part)}: toner {formula_text(data)} on, {data.minutes:g} min"
-        case TonerEmulsified():
-            return f"{zone}{_part(data.part)}: toner emulsified"
-        case TonerStrandRead():
-            return f"{zone}{_part(data.part)}: a strand rinsed, {data.deposit_share:.0%} of its dye"
-        case TonerPulledBack():
-            return f"{zone}{_part(data.part)}: toner pulled back over, {data.minutes:g} min in all"
-        case TonerRinsed():
-            return f"{zone}{_part(data.part)}: toner rinsed"
-        case ServiceClosed():
-            return "Filed"
-    return event.kind
+            return say("event-probe", zone=zone, grab=data.grab)
+        case TonerApplied() | TonerEmulsified() | TonerStrandRead() | TonerPulledBack() | TonerRinsed():
+            return _toner(zone, data)
+    return say(f"event-{event.kind}", zone=zone)
 
 
-def zone_names(loaded: Loaded) -> dict[str, str]:
+def zone_names(loaded: Loaded) -> dict[str, Message | str]:
     """Names of zones and lanes by key; a lane's own where both have the key."""
-    return {z.key: z.name for z in (*loaded.zones, *kept_parts(loaded), *loaded.lanes)}
+    return {z.key: z.label for z in (*loaded.zones, *kept_parts(loaded), *loaded.lanes)}
 
 
 def in_order(event: Event) -> tuple[dt.datetime, dt.datetime, str]:

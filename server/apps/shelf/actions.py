@@ -17,7 +17,7 @@ from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
 from fervens_core import head as core
-from fervens_core.base import ConflictError, LimitError, check_range
+from fervens_core.base import ConflictError, LimitError, check_range, say
 
 Row = Lightener | Developer | Toner
 KINDS: dict[str, type[Lightener] | type[Developer] | type[Toner]] = {
@@ -50,7 +50,9 @@ def _check(row: Row) -> None:
         row.clean_fields(exclude=["studio"])
     except ValidationError as error:
         field, messages = next(iter(error.message_dict.items()))
-        raise LimitError(field, messages[0], str(getattr(row, field, ""))[:80]) from error
+        raise LimitError(
+            field, say("limit-field_of_model", why=messages[0]), str(getattr(row, field, ""))[:80]
+        ) from error
 
 
 FIELDS = {
@@ -67,14 +69,14 @@ def _check_fields(kind: str, values: dict[str, Any]) -> None:
     known = FIELDS[kind] | COMMON
     for field, value in values.items():
         if field not in known:
-            raise LimitError(field, f"a field of a {kind} ({', '.join(sorted(known))})", value)
+            raise LimitError(field, say("limit-field_of", kind=kind, known=tuple(sorted(known))), value)
 
 
 def _apply(row: Row, values: dict[str, Any]) -> None:
     optional = OPTIONAL | TONER_OPTIONAL if isinstance(row, Toner) else OPTIONAL
     for field, value in values.items():
         if value is None and field not in optional:
-            raise LimitError(field, "given", value)
+            raise LimitError(field, say("limit-given"), value)
         setattr(row, field, value)
     _check(row)
 
@@ -82,68 +84,68 @@ def _apply(row: Row, values: dict[str, Any]) -> None:
 @transaction.atomic
 def add_product(member: Membership, kind: str, values: dict[str, Any]) -> Row:
     """A new product on the shelf. Raises LimitError, ConflictError for a name that is there."""
-    require_lead(member, "change the shelf")
+    require_lead(member, "change_the_shelf")
     _check_fields(kind, values)
     model = KINDS[kind]
     rows = model.objects.filter(studio_id=member.studio_id)
     if rows.count() >= SHELF_MAX:
-        raise LimitError("shelf", f"at most {SHELF_MAX} of a kind", SHELF_MAX + 1)
+        raise LimitError("shelf", say("limit-most_of_a_kind", most=SHELF_MAX), SHELF_MAX + 1)
     if rows.filter(name=values.get("name")).exists():
-        raise ConflictError("name_taken", f"{values['name']} is on the shelf already.")
+        raise ConflictError("name_taken.shelf", name=values["name"])
     row: Row = model(studio_id=member.studio_id)
     if kind == "toner" and values.get("is_oxidative", True):
         values = USUAL_MIX | values
     _apply(row, values)
     row.save()
-    audit(member, f"{kind} added", row.pk)
+    audit(member, f"{kind}_added", row.pk)
     return row
 
 
 @transaction.atomic
 def change_product(member: Membership, kind: str, key: UUID, values: dict[str, Any]) -> Row:
     """Correct a product, count it, price it. Raises LimitError; 404 for another studio's."""
-    require_lead(member, "change the shelf")
+    require_lead(member, "change_the_shelf")
     _check_fields(kind, values)
     own = KINDS[kind].objects.filter(studio_id=member.studio_id)
     row = cast(Row, get_object_or_404(own.select_for_update(), pk=key))
     _apply(row, values)
     row.save()
-    audit(member, f"{kind} changed", row.pk)
+    audit(member, f"{kind}_changed", row.pk)
     return row
 
 
 @transaction.atomic
 def remove_product(member: Membership, kind: str, key: UUID) -> None:
     """Take a product off the shelf. Raises ConflictError when a service's plan rests on it."""
-    require_lead(member, "change the shelf")
+    require_lead(member, "change_the_shelf")
     row = get_object_or_404(KINDS[kind].objects.filter(studio_id=member.studio_id), pk=key)
     try:
         row.delete()
     except ProtectedError as error:
-        raise ConflictError("in_use", f"{row.name} stands in services; its record needs it.") from error
-    audit(member, f"{kind} removed", key)
+        raise ConflictError("in_use", name=row.name) from error
+    audit(member, f"{kind}_removed", key)
 
 
 @transaction.atomic
 def carry_learnt(member: Membership, key: UUID, factor: float) -> Lightener:
     """A lightener's lift factor as the studio's services taught it; what it was before is kept for undoing."""
-    require_lead(member, "change the shelf")
+    require_lead(member, "change_the_shelf")
     row = get_object_or_404(Lightener.objects.filter(studio_id=member.studio_id).select_for_update(), pk=key)
     row.lift_factor_before = row.lift_factor
     _apply(row, {"lift_factor": factor})
     row.save()
-    audit(member, "learnt factor carried in", row.pk)
+    audit(member, "learnt_factor_carried_in", row.pk)
     return row
 
 
 @transaction.atomic
 def undo_learnt(member: Membership, key: UUID) -> Lightener:
     """The lift factor as it was before. Raises ConflictError when nothing was carried in."""
-    require_lead(member, "change the shelf")
+    require_lead(member, "change_the_shelf")
     row = get_object_or_404(Lightener.objects.filter(studio_id=member.studio_id).select_for_update(), pk=key)
     if row.lift_factor_before is None:
-        raise ConflictError("nothing_carried", f"Nothing that was learnt has been carried into {row.name}.")
+        raise ConflictError("nothing_carried", name=row.name)
     row.lift_factor, row.lift_factor_before = row.lift_factor_before, None
     row.save()
-    audit(member, "learnt factor taken back", row.pk)
+    audit(member, "learnt_factor_taken_back", row.pk)
     return row

@@ -36,7 +36,7 @@ class SessionOut(Schema):
 
 def locked_out(request: HttpRequest, response: HttpResponse, credentials: object = None) -> HttpResponse:
     """The answer while a name is locked after too many tries."""
-    return problem(403, "locked_out", "Too many tries. Wait a quarter of an hour.")
+    return problem(403, "locked_out")
 
 
 def _session(member: Membership | None) -> SessionOut:
@@ -65,10 +65,10 @@ def sign_in(request: HttpRequest, payload: SignIn) -> SessionOut | HttpResponse:
     """Sign in; throttled after repeated failures."""
     user = authenticate(request, username=payload.username, password=payload.password)
     if user is None:
-        return problem(401, "wrong_password", "Name or password is not right.")
+        return problem(401, "wrong_password")
     member = _member(user.pk)
     if member is None:
-        return problem(403, "no_studio", "This account belongs to no studio yet; the owner can add it.")
+        return problem(403, "no_studio")
     login(request, user)
     return _session(member)
 

@@ -19,7 +19,7 @@ from apps.common.telling import tell_sessions
 from apps.studio.actions import audit
 from apps.studio.models import Membership, Role, Studio, StudioLink
 from apps.studio.policies import require_lead, require_owner
-from fervens_core.base import ConflictError, LimitError, check_range, check_text
+from fervens_core.base import ConflictError, LimitError, check_range, check_text, say
 
 MEMBERS_MAX = 100
 LINKS_MAX = 20
@@ -31,7 +31,7 @@ def _password(text: str, user: Any) -> None:
     try:
         validate_password(text, user)
     except ValidationError as error:
-        raise LimitError("password", " ".join(error.messages), "not shown") from error
+        raise LimitError("password", say("limit-password", why=" ".join(error.messages)), "***") from error
 
 
 def _other_owners(member: Membership) -> bool:
@@ -44,24 +44,26 @@ def add_member(
     member: Membership, *, username: str, first_name: str, last_name: str, role: str, password: str
 ) -> Membership:
     """A new member with a password of their own. Raises LimitError, ConflictError for a name that is taken."""
-    require_owner(member, "add members")
+    require_owner(member, "add_members")
     check_text("username", username, 60)
     users = get_user_model().objects
     if Membership.objects.filter(studio_id=member.studio_id).count() >= MEMBERS_MAX:
-        raise LimitError("members", f"at most {MEMBERS_MAX}", MEMBERS_MAX + 1)
+        raise LimitError("members", say("limit-at_most_so_many", most=MEMBERS_MAX), MEMBERS_MAX + 1)
     if users.filter(username__iexact=username).exists():
-        raise ConflictError("name_taken", f"The name {username} is taken; choose another to sign in with.")
+        raise ConflictError("name_taken", name=username)
     user = get_user_model()(username=username, first_name=first_name, last_name=last_name)
     try:
         user.clean_fields(exclude=["password"])
     except ValidationError as error:
         field, messages = next(iter(error.message_dict.items()))
-        raise LimitError(field, messages[0], str(getattr(user, field, ""))[:80]) from error
+        raise LimitError(
+            field, say("limit-field_of_model", why=messages[0]), str(getattr(user, field, ""))[:80]
+        ) from error
     _password(password, user)
     user.set_password(password)
     user.save()
     made = Membership.objects.create(user=user, studio_id=member.studio_id, role=role)
-    audit(member, "member added", made.name)
+    audit(member, "member_added", made.name)
     return made
 
 
@@ -70,10 +72,10 @@ def change_member(member: Membership, member_id: int, values: dict[str, Any]) ->
     """Another role, pace or password, or out of the studio. The last owner stays one. 404 for another studio's."""
     own = Membership.objects.filter(studio_id=member.studio_id).select_related("user", "studio")
     row = get_object_or_404(own.select_for_update(of=("self",)), pk=member_id)
-    require_owner(member, "change members")
+    require_owner(member, "change_members")
     is_leaving = values.get("is_active") is False or values.get("role", Role.OWNER) != Role.OWNER
     if row.role == Role.OWNER and is_leaving and not _other_owners(row):
-        raise ConflictError("last_owner", "A studio needs an owner; make someone else one first.")
+        raise ConflictError("last_owner")
     if values.get("role"):
         row.role = values["role"]
     if "pace_min_per_foil" in values:
@@ -86,7 +88,7 @@ def change_member(member: Membership, member_id: int, values: dict[str, Any]) ->
         row.user.is_active = values["is_active"]
     row.user.save()
     row.save()
-    audit(member, "member changed", row.name)
+    audit(member, "member_changed", row.name)
     tell_sessions(member.studio_id)
     return row
 
@@ -94,7 +96,7 @@ def change_member(member: Membership, member_id: int, values: dict[str, Any]) ->
 @transaction.atomic
 def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
     """The studio's name, pace, growth and currency. Raises LimitError."""
-    require_owner(member, "change the studio")
+    require_owner(member, "change_the_studio")
     row = Studio.objects.select_for_update().get(pk=member.studio_id)
     if values.get("name") is not None:
         row.name = check_text("name", values["name"]).strip()
@@ -105,7 +107,7 @@ def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
     if values.get("growth_mm_per_month") is not None:
         row.growth_mm_per_month = check_range("growth_mm_per_month", values["growth_mm_per_month"], *GROWTH, "mm")
     row.save()
-    audit(member, "studio changed", row.pk)
+    audit(member, "studio_changed", row.pk)
     return row
 
 
@@ -116,14 +118,14 @@ def _hash(secret: str) -> str:
 @transaction.atomic
 def make_link(member: Membership, kind: str) -> tuple[StudioLink, str]:
     """A new secret link and its secret, which is shown this once and kept as a hash only."""
-    require_lead(member, "make links")
+    require_lead(member, "make_links")
     if member.studio.links.filter(revoked_at=None).count() >= LINKS_MAX:
-        raise LimitError("links", f"at most {LINKS_MAX} that work; revoke one first", LINKS_MAX + 1)
+        raise LimitError("links", say("limit-most_links", most=LINKS_MAX), LINKS_MAX + 1)
     secret = secrets.token_urlsafe(32)
     row = StudioLink.objects.create(
         studio_id=member.studio_id, kind=kind, secret_hash=_hash(secret), by_name=member.name
     )
-    audit(member, f"{kind} link made", row.pk)
+    audit(member, f"{kind}_link_made", row.pk)
     return row, secret
 
 
@@ -131,10 +133,10 @@ def make_link(member: Membership, kind: str) -> tuple[StudioLink, str]:
 def revoke_link(member: Membership, link_id: UUID) -> StudioLink:
     """The link stops working at once."""
     row = get_object_or_404(StudioLink.objects.filter(studio_id=member.studio_id), pk=link_id)
-    require_lead(member, "revoke links")
+    require_lead(member, "revoke_links")
     row.revoked_at = row.revoked_at or timezone.now()
     row.save()
-    audit(member, f"{row.kind} link revoked", row.pk)
+    audit(member, f"{row.kind}_link_revoked", row.pk)
     return row
 
 

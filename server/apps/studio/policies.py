@@ -2,20 +2,20 @@
 
 from __future__ import annotations
 
-from django.core.exceptions import PermissionDenied
-
+from apps.common.problems import NotAllowed
 from apps.studio.models import Membership, Role
+from fervens_core.base import say
 
 LEADS = {Role.OWNER.value, Role.TECHNICIAN.value}
 
 
-def require_lead(member: Membership, what: str) -> None:
-    """Owners and technicians only. Raises PermissionDenied that says so."""
+def require_lead(member: Membership, act: str) -> None:
+    """Owners and technicians only. Raises NotAllowed that says so; the catalogues have the act as `doing-<act>`."""
     if member.role not in LEADS:
-        raise PermissionDenied(f"An assistant cannot {what}; ask a technician.")
+        raise NotAllowed(say("error-not_allowed.lead", act=say(f"doing-{act}")))
 
 
-def require_owner(member: Membership, what: str) -> None:
-    """Owners only. Raises PermissionDenied that says so."""
+def require_owner(member: Membership, act: str) -> None:
+    """Owners only. Raises NotAllowed that says so; the catalogues have the act as `doing-<act>`."""
     if member.role != Role.OWNER.value:
-        raise PermissionDenied(f"Only an owner can {what}.")
+        raise NotAllowed(say("error-not_allowed.owner", act=say(f"doing-{act}")))

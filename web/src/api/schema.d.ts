@@ -2712,7 +2712,8 @@ export interface components {
          *         keeps_depth: the zone stays as it is.
          *         tone: wanted here, None for the head's.
          *         areas: areas of the head's map it covers; none means its own key.
-         *         part, parent_key, waits_for, note: of a lane: which part, of which zone, the lane whose lift it waits for, why.
+         *         part, parent_key, waits_for, is_again, note: of a lane: which part, of which zone, the lane whose lift it waits
+         *             for, whether it is lightened again today, why.
          */
         Zone: {
             /** Key */
@@ -3402,8 +3403,7 @@ export interface components {
             hex_now: string;
             /** Hex Target */
             hex_target: string;
-            /** Undertone Now */
-            undertone_now: string;
+            undertone_now: components["schemas"]["Undertone"];
             /** Curve */
             curve: components["schemas"]["CurvePoint"][];
             /** Crossings */
@@ -3523,7 +3523,7 @@ export interface components {
         };
         /**
          * WeighedMix
-         * @description What is in the bowl: the developer's strength, the ratio, and what is off, said plainly; "" when it is right.
+         * @description What is in the bowl: the developer's strength, the ratio, and what is off; None when it is right.
          */
         WeighedMix: {
             /** Volume Strength */
@@ -3533,7 +3533,7 @@ export interface components {
             /** Developer G */
             developer_g: number;
             /** Advice */
-            advice: string;
+            advice: string | null;
         };
         /**
          * MixIn
@@ -3936,7 +3936,7 @@ export interface components {
          * EventIn
          * @description An event from a device, of any kind.
          */
-        EventIn: components["schemas"]["CautionAcknowledgedIn"] | components["schemas"]["ConsultationFinishedIn"] | components["schemas"]["PlanTakenIn"] | components["schemas"]["BowlMixedIn"] | components["schemas"]["ApplicationStartedIn"] | components["schemas"]["ApplicationFinishedIn"] | components["schemas"]["LightenerRefreshedIn"] | components["schemas"]["ProductDraggedIn"] | components["schemas"]["HeatStartedIn"] | components["schemas"]["HeatEndedIn"] | components["schemas"]["CoveringChangedIn"] | components["schemas"]["BarrierLeftIn"] | components["schemas"]["DriedOutIn"] | components["schemas"]["HairNotedIn"] | components["schemas"]["DeveloperChangedIn"] | components["schemas"]["ReadingTakenIn"] | components["schemas"]["RinsedIn"] | components["schemas"]["WaveRinsedIn"] | components["schemas"]["LighteningResumedIn"] | components["schemas"]["ReviewFinishedIn"] | components["schemas"]["WishSetIn"] | components["schemas"]["ShadowSetIn"] | components["schemas"]["ProbeReadIn"] | components["schemas"]["TonerAppliedIn"] | components["schemas"]["TonerEmulsifiedIn"] | components["schemas"]["TonerStrandReadIn"] | components["schemas"]["TonerPulledBackIn"] | components["schemas"]["TonerRinsedIn"] | components["schemas"]["ServiceClosedIn"] | components["schemas"]["EventVoidedIn"];
+        EventIn: components["schemas"]["CautionAcknowledgedIn"] | components["schemas"]["ConsultationFinishedIn"] | components["schemas"]["PlanTakenIn"] | components["schemas"]["BowlMixedIn"] | components["schemas"]["ApplicationStartedIn"] | components["schemas"]["ApplicationFinishedIn"] | components["schemas"]["LightenerRefreshedIn"] | components["schemas"]["ProductDraggedIn"] | components["schemas"]["HeatStartedIn"] | components["schemas"]["HeatEndedIn"] | components["schemas"]["CoveringChangedIn"] | components["schemas"]["BarrierLeftIn"] | components["schemas"]["DriedOutIn"] | components["schemas"]["HairNotedIn"] | components["schemas"]["DeveloperChangedIn"] | components["schemas"]["ReadingTakenIn"] | components["schemas"]["RinsedIn"] | components["schemas"]["WaveRinsedIn"] | components["schemas"]["ServiceClosedIn"] | components["schemas"]["EventVoidedIn"] | components["schemas"]["LighteningResumedIn"] | components["schemas"]["ReviewFinishedIn"] | components["schemas"]["WishSetIn"] | components["schemas"]["ShadowSetIn"] | components["schemas"]["ProbeReadIn"] | components["schemas"]["TonerAppliedIn"] | components["schemas"]["TonerEmulsifiedIn"] | components["schemas"]["TonerStrandReadIn"] | components["schemas"]["TonerPulledBackIn"] | components["schemas"]["TonerRinsedIn"];
         /**
          * EventVoided
          * @description An earlier event was a mistake.
@@ -5115,8 +5115,7 @@ export interface components {
             is_read: boolean;
             /** Is On Target */
             is_on_target: boolean;
-            /** Undertone */
-            undertone: string;
+            undertone: components["schemas"]["Undertone"];
             /** Says */
             says: string;
             /** Rest */
@@ -5359,8 +5358,7 @@ export interface components {
             level: number;
             /** Is Read */
             is_read: boolean;
-            /** Undertone */
-            undertone: string;
+            undertone: components["schemas"]["Undertone"];
             /** Says */
             says: string;
             /** Rest */
@@ -5572,7 +5570,7 @@ export interface components {
             /** Warning */
             warning: string | null;
             /** Warning Help */
-            warning_help: string;
+            warning_help: string | null;
             /** Strand Scale */
             strand_scale: components["schemas"]["StrandSwatch"][];
             /** Product G */

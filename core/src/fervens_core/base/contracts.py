@@ -19,6 +19,7 @@ from pydantic.annotated_handlers import GetCoreSchemaHandler, GetJsonSchemaHandl
 from pydantic_core import CoreSchema, core_schema, to_jsonable_python
 
 from fervens_core.base.errors import CoreError, LimitError
+from fervens_core.base.messages import Message, say
 from fervens_core.base.quantities import LEVEL_MAX, LEVEL_MIN, VOLUME_MAX, VOLUME_MIN, check_range, check_text
 
 T = TypeVar("T")
@@ -55,7 +56,7 @@ class Text:
         if not self.is_optional:
             check_text(field, value, self.longest)
         elif len(value) > self.longest:
-            raise LimitError(field, f"at most {self.longest} characters", len(value))
+            raise LimitError(field, say("limit-longest", most=self.longest), len(value))
 
     def __get_pydantic_json_schema__(self, schema: CoreSchema, handler: GetJsonSchemaHandler) -> dict[str, Any]:
         """The limit in JSON Schema's words."""
@@ -73,7 +74,7 @@ class Count:
     def check(self, field: str, value: Any) -> None:
         """Raises LimitError for too few or too many."""
         if not self.least <= len(value) <= self.most:
-            raise LimitError(field, f"{self.least} to {self.most} {self.noun}", len(value))
+            raise LimitError(field, say("limit-count", least=self.least, most=self.most, noun=self.noun), len(value))
 
     def __get_pydantic_json_schema__(self, schema: CoreSchema, handler: GetJsonSchemaHandler) -> dict[str, Any]:
         """The limit in JSON Schema's words."""
@@ -106,7 +107,7 @@ Level = Annotated[Number, Within(LEVEL_MIN, LEVEL_MAX, "(level)")]
 Volume = Annotated[Number, Within(VOLUME_MIN, VOLUME_MAX, "vol")]
 Share = Annotated[Number, Within(0.0, 1.0)]
 Key = Annotated[str, Text(60)]
-LabNumbers = Annotated[tuple[Number, ...], Count(0, 3, "numbers: L*, a*, b*")]
+LabNumbers = Annotated[tuple[Number, ...], Count(0, 3, "lab")]
 
 
 def _check_all(checks: list[Check]) -> Check | None:
@@ -162,14 +163,14 @@ def _checks_of(annotation: Any) -> Check | None:
 
         def one_of(field: str, value: Any, known: tuple[Any, ...] = arguments) -> None:
             if value not in known:
-                raise LimitError(field, f"one of {', '.join(repr(k) for k in known)}", value)
+                raise LimitError(field, say("limit-one_of", known=tuple(repr(k) for k in known)), value)
 
         return one_of
     if isinstance(annotation, type) and issubclass(annotation, StrEnum):
 
         def member(field: str, value: Any, kind: type[StrEnum] = annotation) -> None:
             if not isinstance(value, kind):
-                raise LimitError(field, f"one of {', '.join(m.value for m in kind)}", value)
+                raise LimitError(field, say("limit-one_of", known=tuple(str(m.value) for m in kind)), value)
 
         return member
     return None
@@ -220,7 +221,7 @@ def _gather(kind: type, value: Any) -> Any:
     known = _told(kind)
     for name in found:
         if name not in known:
-            raise LimitError(str(name), f"one of {', '.join(sorted(known))}", name)
+            raise LimitError(str(name), say("limit-one_of", known=tuple(sorted(known))), name)
     for name, inner in _marked(kind, Flat).items():
         found[name] = read(inner, {k: found.pop(k) for k in _told(inner) if k in found})
     return found
@@ -301,14 +302,20 @@ def path_of(place: typing.Sequence[str | int], within: str = "") -> str:
 
 
 _WANTED = {
-    "float_type": "a number",
-    "finite_number": "a finite number",
-    "int_type": "a whole number",
-    "bool_type": "true or false",
-    "string_type": "a text",
-    "missing": "given",
-    "missing_argument": "given",
+    "float_type": say("limit-number"),
+    "float_parsing": say("limit-number"),
+    "finite_number": say("limit-finite"),
+    "int_type": say("limit-whole"),
+    "int_parsing": say("limit-whole"),
+    "int_from_float": say("limit-whole"),
+    "bool_type": say("limit-flag"),
+    "bool_parsing": say("limit-flag"),
+    "string_type": say("limit-string"),
+    "missing": say("limit-given"),
+    "missing_argument": say("limit-given"),
 }
+_MOMENTS = ("datetime_type", "datetime_parsing", "datetime_from_date_parsing", "datetime_object_invalid")
+_DAYS = ("date_type", "date_parsing", "date_from_datetime_parsing", "date_from_datetime_inexact")
 _LISTS = ("tuple_type", "list_type", "set_type", "frozen_set_type")
 _OBJECTS = ("dataclass_type", "dict_type", "model_type", "mapping_type", "model_attributes_type")
 
@@ -316,6 +323,28 @@ _OBJECTS = ("dataclass_type", "dict_type", "model_type", "mapping_type", "model_
 def _shown(value: Any) -> Any:
     text = repr(value)
     return value if len(text) <= 60 else text[:57] + "..."
+
+
+def _limit(code: str, context: Mapping[str, Any]) -> Message:
+    """The limit that a complaint of pydantic's is about."""
+    match code:
+        case "greater_than_equal":
+            return say("limit-from", least=context["ge"])
+        case "less_than_equal":
+            return say("limit-up_to", most=context["le"])
+        case "string_too_long":
+            return say("limit-longest", most=context["max_length"])
+        case "string_too_short":
+            return say("limit-shortest", least=context["min_length"])
+        case "too_long":
+            return say("limit-at_most_so_many", most=context["max_length"])
+        case "too_short":
+            return say("limit-at_least_so_many", least=context["min_length"])
+    if code in _MOMENTS:
+        return say("limit-moment")
+    if code in _DAYS:
+        return say("limit-date")
+    return _WANTED.get(code, say("limit-other", code=code))
 
 
 def limit_error(first: Mapping[str, Any], within: str = "") -> CoreError:
@@ -326,19 +355,19 @@ def limit_error(first: Mapping[str, Any], within: str = "") -> CoreError:
         field = own.field if not place else f"{place}.{own.field}" if own.field else place
         return LimitError(field, own.limit, own.value)
     if isinstance(own, CoreError):
-        return CoreError(own.code, f"{place}.{own.message}" if place else own.message)
+        return own.at(place) if place else own
     if code in ("unexpected_keyword_argument", "extra_forbidden"):
-        return LimitError(place, "a field that is known here", first["loc"][-1])
+        return LimitError(place, say("limit-known_field"), first["loc"][-1])
     if code in ("missing", "missing_argument"):
-        return LimitError(place, "given", None)
+        return LimitError(place, say("limit-given"), None)
     if code in _LISTS:
-        return LimitError(place, "a list", value)
+        return LimitError(place, say("limit-list"), value)
     if code in _OBJECTS:
-        return LimitError(place or "file", "a JSON object", value)
+        return LimitError(place or "file", say("limit-object"), value)
     if code in ("enum", "literal_error"):
         expected = str(first["ctx"]["expected"]).replace("'", "").replace(" or ", ", ")
-        return LimitError(place, f"one of {expected}", value)
-    return LimitError(place, _WANTED.get(code, first["msg"][0].lower() + first["msg"][1:]), value)
+        return LimitError(place, say("limit-one_of", known=tuple(expected.split(", "))), value)
+    return LimitError(place, _limit(code, first.get("ctx", {})), value)
 
 
 def read(kind: type[T], values: Any, within: str = "") -> T:
@@ -355,9 +384,11 @@ def read(kind: type[T], values: Any, within: str = "") -> T:
     except ValidationError as error:
         first = error.errors(include_url=False)[0]
         if first["type"] == "unexpected_keyword_argument" and len(first["loc"]) == 1:
-            known = ", ".join(f.name for f in dataclasses.fields(kind)) or "none"  # type: ignore[arg-type]
+            known = tuple(f.name for f in dataclasses.fields(kind))  # type: ignore[arg-type]
             name = str(first["loc"][0])
-            raise LimitError(path_of((name,), within), f"a field of {kind.__name__} ({known})", name) from None
+            raise LimitError(
+                path_of((name,), within), say("limit-field_of", kind=kind.__name__, known=known or ("none",)), name
+            ) from None
         raise limit_error(first, within) from None
 
 

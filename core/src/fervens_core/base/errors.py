@@ -2,26 +2,52 @@
 
 from __future__ import annotations
 
+from typing import Any, Self
+
+from fervens_core.base.messages import Message, say
+
 
 class CoreError(ValueError):
     """A rule of the work was not met.
 
     Args:
-        code: stable, snake_case; interfaces map it, people do not read it.
-        message: one plain sentence for the person at the chair.
+        code: stable, snake_case; programs read it, and the catalogues have its sentence under `error-<code>`. Behind a
+            dot, which of several sentences.
+        values: what that sentence names.
     """
 
-    def __init__(self, code: str, message: str) -> None:
-        super().__init__(message)
-        self.code = code
-        self.message = message
+    def __init__(self, code: str, /, **values: Any) -> None:
+        self.code = code.partition(".")[0]
+        self.message = say(f"error-{code}", **values)
+        super().__init__(": ".join([code, *(f"{k}={v!r}" for k, v in values.items())]))
+
+    @classmethod
+    def of(cls, message: Message) -> Self:
+        """The error whose message this is."""
+        return cls(message.code.removeprefix("error-"), **message.values)
+
+    def at(self, field: str) -> CoreError:
+        """The same, said of a field."""
+        return self._placed(CoreError("refused_at", field=field, told=self.message))
+
+    def within(self, place: str) -> CoreError:
+        """The same, said of one of many things that were sent."""
+        return self._placed(CoreError("refused_within", place=place, told=self.message))
+
+    def _placed(self, found: CoreError) -> CoreError:
+        found.code = self.code
+        return found
 
 
 class LimitError(CoreError):
-    """A value is outside what its field can hold."""
+    """A value is outside what its field can hold.
 
-    def __init__(self, field: str, limit: str, value: object) -> None:
-        super().__init__("value_out_of_limit", f"{field}: must be {limit}, got {value!r}.")
+    Args:
+        field: its path. limit: a message of the catalogues, `limit-...`. value: what was given.
+    """
+
+    def __init__(self, field: str, limit: Message, value: object) -> None:
+        super().__init__("value_out_of_limit", field=field, limit=limit, value=repr(value))
         self.field = field
         self.limit = limit
         self.value = value

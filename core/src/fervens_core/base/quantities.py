@@ -6,6 +6,7 @@ import math
 from dataclasses import dataclass
 
 from fervens_core.base.errors import LimitError
+from fervens_core.base.messages import say
 
 LEVEL_MIN = 1.0
 LEVEL_MAX = 10.0
@@ -26,8 +27,7 @@ NOMINAL_PERCENT_PER_VOLUME = 0.3
 
 def check_range(field: str, value: float, low: float, high: float, unit: str = "") -> float:
     """Return the value as a float, or raise LimitError naming field, limit and value (also for NaN, infinity)."""
-    suffix = f" {unit}" if unit else ""
-    limit = f"a number from {low:g} to {high:g}{suffix}"
+    limit = say("limit-range", low=low, high=high, unit=unit or "none")
     if isinstance(value, bool) or not isinstance(value, int | float):
         raise LimitError(field, limit, value)
     if not math.isfinite(value) or not low <= value <= high:
@@ -37,7 +37,7 @@ def check_range(field: str, value: float, low: float, high: float, unit: str = "
 
 def check_level(field: str, value: float) -> float:
     """A level on the trade's scale, 1 (black) to 10 (lightest blonde). Raises LimitError."""
-    return check_range(field, value, LEVEL_MIN, LEVEL_MAX, "(level)")
+    return check_range(field, value, LEVEL_MIN, LEVEL_MAX, "level")
 
 
 def check_volume_strength(field: str, value: float) -> float:
@@ -48,7 +48,7 @@ def check_volume_strength(field: str, value: float) -> float:
 def check_text(field: str, value: str, longest: int = 80) -> str:
     """A name: 1 to `longest` characters, not blank. Raises LimitError."""
     if not isinstance(value, str) or not value.strip() or len(value) > longest:
-        raise LimitError(field, f"1 to {longest} characters", value if not isinstance(value, str) else value[:90])
+        raise LimitError(field, say("limit-text", most=longest), value if not isinstance(value, str) else value[:90])
     return value
 
 
@@ -99,7 +99,7 @@ class Ratio:
     developer_parts: float
 
     def __post_init__(self) -> None:
-        check_range("developer_parts", self.developer_parts, 0.5, 4.0, "parts to one")
+        check_range("developer_parts", self.developer_parts, 0.5, 4.0, "parts")
 
     def split_g(self, total_g: float) -> tuple[float, float]:
         """Grams of product and of developer in a bowl of `total_g` grams (0.1 to 2000)."""

@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from fervens_core.base import Floats
+from fervens_core.base import Floats, Message, say
 from fervens_core.basin.parts import TonePart
 from fervens_core.basin.results import ReadZone
 from fervens_core.colour import delta_e_2000, lab_hex
@@ -32,14 +32,14 @@ from fervens_core.toning import (
 class Remedy:
     """One of two ways to meet a rest of dye, or ends that hold ash; `gained_l` is L* gained by it, or lost."""
 
-    title: str
+    title: Message
     formula_name: str
     hex: str
     delta_e: float
     gained_l: float
 
 
-def _way(title: str, result: Result, found: Match, wish: Wish, beside: Match | None) -> Remedy:
+def _way(title: Message, result: Result, found: Match, wish: Wish, beside: Match | None) -> Remedy:
     gained = found.lab[0] - (beside.lab[0] if beside else float(result.lab[0]))
     away = float(delta_e_2000(np.array(found.lab), wish.wanted))
     return Remedy(title, found.formula.name, lab_hex(found.lab), away, gained)
@@ -63,7 +63,7 @@ def remedies_of(
         deeper = Wish(Tone.NEUTRAL, max(min(wish.level, result.level) - 1.5, 1.0))
         plain = [f for f in shelf.formulas if f.level <= result.level - 0.5 and f not in red]
         buried = _best(result, plain, deeper.wanted)
-        found = [("Counter it with red or pink", countered), ("Go deeper, neutral", buried)]
+        found = [(say("remedy-counter"), countered), (say("remedy-deeper"), buried)]
         return tuple(_way(title, result, m, wish, tone_part.match) for title, m in found if m)
     if rest is not DyeHue.VIOLET:
         return ()
@@ -73,8 +73,8 @@ def remedies_of(
         if other is not tone_part and not other.part and other.result.rest is None:
             found_there = _best(other.result, [f for f in shelf.formulas if len(f.shades) == 1], result.lab)
             if found_there:
-                toward.append(_way("Tone the rest toward these ends", other.result, found_there, wish, other.match))
-    ways = [_way("Warm these ends", result, warm, wish, None)] if warm else []
+                toward.append(_way(say("remedy-toward_ends"), other.result, found_there, wish, other.match))
+    ways = [_way(say("remedy-warm"), result, warm, wish, None)] if warm else []
     if toward:
         first = toward[0]
         ways.append(replace(first, gained_l=float(np.mean([t.gained_l for t in toward]))))
@@ -89,7 +89,9 @@ def _ash(found: Match) -> float:
     return sum(shares.get(f, 0.0) for f in _COOL)
 
 
-def probe_changes(reads: Sequence[ReadZone], choice: ToningPlan | None, shelf: ToneShelf, wish: Wish) -> dict[str, str]:
+def probe_changes(
+    reads: Sequence[ReadZone], choice: ToningPlan | None, shelf: ToneShelf, wish: Wish
+) -> dict[str, Message]:
     """What a porosity probe moved, by lane key: the formula before and after it."""
     probed = [r for r in reads if r.lane.grab is not None]
     if not probed or choice is None:
@@ -99,14 +101,17 @@ def probe_changes(reads: Sequence[ReadZone], choice: ToningPlan | None, shelf: T
     found = {}
     for read in probed:
         old, new = before[read.lane.key], choice.matches[read.lane.key]
+        moved = {"before": old.formula.name, "minutes_before": old.minutes, "minutes": new.minutes}
         if old.formula.key == new.formula.key:
-            found[read.lane.key] = (
-                f"Before the probe: {old.formula.name}, {old.minutes:.0f} min. Now the same for {new.minutes:.0f} min."
-            )
+            found[read.lane.key] = say("probe-same", **moved)
             continue
-        found[read.lane.key] = (
-            f"Before the probe: {old.formula.name}, {old.minutes:.0f} min. Now {new.formula.name}, "
-            f"{new.minutes:.0f} min; ash {_ash(old):.0%} → {_ash(new):.0%} of the dye, gold and neutral "
-            f"{1 - _ash(old):.0%} → {1 - _ash(new):.0%}."
+        found[read.lane.key] = say(
+            "probe-moved",
+            **moved,
+            now=new.formula.name,
+            ash_before=_ash(old),
+            ash=_ash(new),
+            warm_before=1.0 - _ash(old),
+            warm=1.0 - _ash(new),
         )
     return found

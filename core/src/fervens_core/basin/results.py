@@ -39,7 +39,7 @@ def again_zone(zone: Zone, key: str, level: float) -> Zone:
     start = min(max(level, zone.hair.start_level), 10.0)
     hair = replace(zone.hair, start_level=start, history=History.LIGHTENED, lifted_from=zone.hair.colour_start)
     target = max(zone.target_level, start)
-    return replace(zone, key=key, name=f"{zone.name} again", hair=hair, target_level=target, waits_for=None, note="")
+    return replace(zone, key=key, is_again=True, hair=hair, target_level=target, waits_for=None, note=None)
 
 
 def lanes_today(zones: tuple[Zone, ...], state: ServiceState) -> tuple[Zone, ...]:
@@ -107,7 +107,7 @@ def _result(lane: LaneState, zone: Zone, before: float, level: float, read: Take
     by_length = min(max(zone.length_mm / USUAL_LENGTH_MM, 0.3), 3.0)
     return Result(
         key=lane.key,
-        name=zone.name,
+        name=zone.label,
         start_level=before,
         level=level,
         porosity=zone.hair.porosity,

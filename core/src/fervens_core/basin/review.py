@@ -8,23 +8,21 @@ from enum import StrEnum
 
 import numpy as np
 
-from fervens_core.base import ON_TARGET_LEVELS, CoreError
+from fervens_core.base import ON_TARGET_LEVELS, CoreError, Message, say, semicolons
 from fervens_core.basin.results import ReadZone, again_zone
 from fervens_core.chair import Chair, minutes_between
-from fervens_core.colour import delta_e_2000, hair_lab, lab_to_hex
-from fervens_core.head import DyeHue, Elasticity, Part, ScalpFeel, Zone
-from fervens_core.log import AGAIN, LaneState, stop_reason
+from fervens_core.colour import Undertone, delta_e_2000, hair_lab, lab_to_hex
+from fervens_core.head import DyeHue, Elasticity, Part, Zone
+from fervens_core.log import AGAIN, LaneState
 from fervens_core.planning import PlanChoice, PlanRequest, ZonePlan, make_plan
+from fervens_core.safety import again_block
 from fervens_core.toning import ToningPlan, explain
 
 BAND_LEVELS = 0.75
 BAND_DELTA_E = 6.0
 """[MODEL] a zone that differs so much from what lies beside it is a band."""
-CONTACT_MAX_MIN = 120.0
-"""[MODEL] nothing more alkaline today on hair that had product for so long, all applications together."""
 WORTH_LEVELS = 0.5
 """Another application that would not gain half a level is not proposed."""
-_ALKALINE_REASON = "had product on for {0:.0f} min today; past {1:.0f} min it is left in peace"
 
 
 class Way(StrEnum):
@@ -46,13 +44,13 @@ class ReviewOption:
     """
 
     way: Way
-    title: str
-    reason: str
+    title: Message
+    reason: Message
     hex: str
     level: float
     volume_strength: float | None = None
     minutes: float | None = None
-    blocked: str | None = None
+    blocked: Message | None = None
     asks_label: bool = False
 
 
@@ -66,22 +64,22 @@ class ReviewLane:
     key: str
     zone_key: str
     areas: tuple[str, ...]
-    name: str
+    name: Message | str
     before_level: float
     target_level: float
     level: float
     off_levels: float
     is_read: bool
     is_on_target: bool
-    undertone: str
-    says: str
+    undertone: Undertone
+    says: Message
     rest: str
     rest_amount: float
     warmth: float
     before_hex: str
     now_hex: str
     target_hex: str
-    band: str | None
+    band: Message | None
     options: tuple[ReviewOption, ...]
     advised: Way
     is_kept: bool
@@ -92,7 +90,7 @@ class KeptPart:
     """A part no lightener went on: it can be read and taken in among what is toned."""
 
     key: str
-    name: str
+    name: Message | str
     before_level: float
     target_level: float
     now_hex: str
@@ -105,8 +103,8 @@ class Review:
     lanes: tuple[ReviewLane, ...]
     kept: tuple[KeptPart, ...]
     on_target_share: float
-    unread: tuple[str, ...]
-    advice: str
+    unread: tuple[Message | str, ...]
+    advice: Message
 
 
 def contact_min(chair: Chair, lane: LaneState) -> float:
@@ -117,26 +115,19 @@ def contact_min(chair: Chair, lane: LaneState) -> float:
     return before + max(minutes_between(lane.started_at, lane.rinsed_at or chair.now), 0.0)
 
 
-def again_block(chair: Chair, read: ReadZone, elasticity: Elasticity) -> str | None:
+def again_block_of(chair: Chair, read: ReadZone, elasticity: Elasticity) -> Message | None:
     """Why a zone may not be lightened once more today, or None."""
     lane = read.lane
-    if lane.toner or lane.shadow:
-        return "it has been toned"
-    if reason := stop_reason(lane):
-        return reason[0].lower() + reason[1:]
-    if {lane.elasticity or Elasticity.RETURNS, read.zone.hair.elasticity, elasticity} != {Elasticity.RETURNS}:
-        return "the hair does not simply return when stretched"
-    if lane.scalp not in (None, ScalpFeel.FINE):
-        return "the scalp was felt"
-    if lane.again_of:
-        return "it has been lightened twice today"
-    on = contact_min(chair, lane)
-    if on >= CONTACT_MAX_MIN:
-        return _ALKALINE_REASON.format(on, CONTACT_MAX_MIN)
-    most = chair.lightener.max_applications
-    if most is not None and len(lane.applications) >= most:
-        return f"the label of {chair.lightener.name} allows {most} application{'s' if most > 1 else ''} a visit"
-    return None
+    return again_block(
+        chair.lightener,
+        scalp=lane.scalp,
+        elasticity=lane.elasticity,
+        told=frozenset({read.zone.hair.elasticity, elasticity}),
+        is_toned=bool(lane.toner or lane.shadow),
+        is_second_round=bool(lane.again_of),
+        applications=len(lane.applications),
+        contact_min=contact_min(chair, lane),
+    )
 
 
 def plan_again(reads: Sequence[ReadZone], request: PlanRequest) -> dict[str, ZonePlan]:
@@ -159,44 +150,44 @@ def plan_again(reads: Sequence[ReadZone], request: PlanRequest) -> dict[str, Zon
     return {by_key[z.zone.key]: z for z in plan.zones}
 
 
-def _rest_words(hue: DyeHue, amount: float) -> str:
-    return f"{'faint' if amount < 0.35 else 'clear' if amount < 0.75 else 'strong'} {hue.value}"
+def _rest(hue: DyeHue, amount: float) -> Message:
+    return say("band-rest", amount="faint" if amount < 0.35 else "clear" if amount < 0.75 else "strong", hue=hue)
 
 
-def _beside(reads: Sequence[ReadZone], read: ReadZone) -> tuple[list[ReadZone], str]:
+def _beside(reads: Sequence[ReadZone], read: ReadZone) -> tuple[list[ReadZone], Message]:
     """What a zone is compared with: other parts of the same zone, else all zones that are to be of like depth."""
     own = [r for r in reads if r is not read and r.zone.zone_key == read.zone.zone_key]
     if own:
-        return own, "the rest of the zone"
+        return own, say("band-beside_zone")
     same = [r for r in reads if abs(r.zone.target_level - read.zone.target_level) < BAND_LEVELS]
-    return (same if len(same) > 1 else []), "most of the head"
+    return (same if len(same) > 1 else []), say("band-beside_head")
 
 
-def _width(zone: Zone) -> str:
+def _width(zone: Zone) -> Message:
     if zone.part in (Part.ROOT, Part.REGROWTH, Part.ENDS):
-        return f"{zone.length_mm:.0f} mm wide"
-    return "the whole zone"
+        return say("band-width", mm=zone.length_mm)
+    return say("band-whole_zone")
 
 
-def band_of(reads: Sequence[ReadZone], read: ReadZone) -> str | None:
+def band_of(reads: Sequence[ReadZone], read: ReadZone) -> Message | None:
     """What sets a zone apart from what lies beside it: how many levels, or how much hue, and how wide; or None."""
     beside, what = _beside(reads, read)
     if not beside:
         return None
     wanted_off = read.zone.target_level - float(np.median([r.zone.target_level for r in beside]))
     off = read.result.level - float(np.median([r.result.level for r in beside])) - wanted_off
-    hue = ""
+    hue = None
     rest = read.result.rest
     if rest is not None and read.result.rest_amount > 0.0 and read.lane.grab is None:
-        hue = f"{_rest_words(rest, read.result.rest_amount)} rest"
+        hue = _rest(rest, read.result.rest_amount)
     if abs(off) >= BAND_LEVELS:
-        level = f"{abs(off):.1f} level{'s' if abs(off) != 1.0 else ''} {'darker' if off < 0 else 'lighter'} than {what}"
-        return f"{level}{', ' + hue if hue else ''}, {_width(read.zone)}"
+        level = say("band-darker" if off < 0 else "band-lighter", levels=abs(off), beside=what)
+        return say("band", facts=[level, *([hue] if hue else []), _width(read.zone)])
     plain = np.median([r.result.lab for r in beside], axis=0)
     away = float(delta_e_2000(read.result.lab, plain))
     if hue or (away >= BAND_DELTA_E and read.result.warmth != 0.0):
-        way = hue or ("warmer" if read.result.warmth > 0 else "cooler") + f" than {what}"
-        return f"{way}, difference {away:.0f}, {_width(read.zone)}"
+        way = hue or say("band-warmer" if read.result.warmth > 0 else "band-cooler", beside=what)
+        return say("band", facts=[way, say("band-difference", difference=away), _width(read.zone)])
     return None
 
 
@@ -208,30 +199,31 @@ def _options(
     now_hex = lab_to_hex(read.result.lab)[0]
     match = choice.matches.get(read.lane.key) if choice else None
     toned_hex = lab_to_hex(np.array(match.lab))[0] if match else now_hex
-    levels = "level" if short == 1.0 else "levels"
     is_there = short <= ON_TARGET_LEVELS
-    tone_reason = "On target" if is_there else f"{short:.1f} {levels} short: toned at this depth"
+    reasons = [say("way_tone-on_target") if is_there else say("way_tone-short", short=short)]
     if choice and match:
-        tone_reason += (
-            f"; {match.formula.name}, {match.minutes:.0f} min, {choice.delta_es[read.lane.key]:.1f} from the wish"
-        )
-    found = [ReviewOption(Way.TONE, "Tone it now", tone_reason, toned_hex, level)]
+        away = choice.delta_es[read.lane.key]
+        reasons.append(say("way_tone-formula", formula=match.formula.name, minutes=match.minutes, away=away))
+    found = [ReviewOption(Way.TONE, say("way-tone"), semicolons(reasons), toned_hex, level)]
     advised = Way.TONE
     if short > ON_TARGET_LEVELS and not read.is_kept:
-        block = again_block(chair, read, elasticity)
+        block = again_block_of(chair, read, elasticity)
         end = again.level_at_rinse if again else level
         gains = again is not None and end - level >= WORTH_LEVELS
         if again is None:
-            block = block or "no developer would gain enough within its limits"
-        reason = f"{level:g} → about {end:.1f}" if again else "cannot be planned"
+            block = block or say("again_block-no_gain")
+        so_far = contact_min(chair, read.lane)
+        reason = say("way_again-not_planned", so_far=so_far)
+        if again:
+            reason = say("way_again-gain", level=level, end=end, so_far=so_far)
         if again and not gains:
-            block = block or f"it would only come to {end:.1f}"
+            block = block or say("again_block-little_gain", end=end)
         again_lab = hair_lab(read.before_level, np.array(end))
         found.append(
             ReviewOption(
                 way=Way.AGAIN,
-                title="Lighten again today",
-                reason=f"{reason}, {contact_min(chair, read.lane):.0f} min of product so far",
+                title=say("way-again"),
+                reason=reason,
                 hex=lab_to_hex(again_lab)[0],
                 level=end,
                 volume_strength=again.volume_strength if again else None,
@@ -244,15 +236,13 @@ def _options(
         found.append(
             ReviewOption(
                 Way.VISIT,
-                "Another visit",
-                f"Tone it now at {level:g}; the last {short:.1f} levels when the hair has rested",
+                say("way-visit"),
+                say("way_visit-later", level=level, short=short),
                 wanted_hex,
                 target,
             )
         )
-        found.append(
-            ReviewOption(Way.LOWER, "Lower the wish", f"The whole head at {level:g}: even today", toned_hex, level)
-        )
+        found.append(ReviewOption(Way.LOWER, say("way-lower"), say("way_lower-even", level=level), toned_hex, level))
         advised = Way.AGAIN if block is None and short > ON_TARGET_LEVELS else Way.VISIT
     return tuple(found), advised
 
@@ -288,7 +278,7 @@ def make_review(
                 key=read.lane.key,
                 zone_key=read.zone.zone_key.removesuffix(AGAIN),
                 areas=read.zone.areas,
-                name=read.zone.name,
+                name=read.zone.label,
                 before_level=start,
                 target_level=target,
                 level=read.result.level,
@@ -319,7 +309,7 @@ def _kept(kept: Sequence[Zone], reads: Sequence[ReadZone]) -> tuple[KeptPart, ..
     return tuple(
         KeptPart(
             key=z.key,
-            name=z.name,
+            name=z.label,
             before_level=z.hair.colour_start,
             target_level=z.target_level,
             now_hex=lab_to_hex(hair_lab(z.hair.colour_start, np.array([z.hair.start_level])))[0],
@@ -329,14 +319,14 @@ def _kept(kept: Sequence[Zone], reads: Sequence[ReadZone]) -> tuple[KeptPart, ..
     )
 
 
-def _advice(lanes: Sequence[ReviewLane]) -> str:
+def _advice(lanes: Sequence[ReviewLane]) -> Message:
     unread = [x.name for x in lanes if not x.is_read]
     if unread:
-        return f"Read {unread[0]}{f' and {len(unread) - 1} more' if len(unread) > 1 else ''} dry or damp first."
+        return say("review-read_first", lane=unread[0], more=len(unread) - 1)
     again = [x.name for x in lanes if x.advised is Way.AGAIN]
     if again:
-        return f"Lighten again today: {', '.join(again)}. The rest waits for its toner."
+        return say("review-again", lanes=again)
     later = [x.name for x in lanes if x.advised is Way.VISIT]
     if later:
-        return f"Tone now; {', '.join(later)} can go further at another visit."
-    return "All on target: tone now."
+        return say("review-later", lanes=later)
+    return say("review-on_target")

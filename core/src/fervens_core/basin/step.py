@@ -8,6 +8,7 @@ from datetime import datetime
 
 import numpy as np
 
+from fervens_core.base import Message, say, semicolons
 from fervens_core.basin.parts import (
     TonePart,
     allowed_shades,
@@ -32,10 +33,10 @@ from fervens_core.basin.toner_lane import (
 )
 from fervens_core.basin.uptake import Uptake
 from fervens_core.chair import Chair, after
-from fervens_core.colour import delta_e_2000, lab_hex, lab_to_hex
-from fervens_core.head import Findings, Tone, TonerShade
+from fervens_core.colour import Undertone, delta_e_2000, lab_hex, lab_to_hex
+from fervens_core.head import Findings, Tone, TonerShade, lane_label
 from fervens_core.log import TonedPart
-from fervens_core.safety import toner_block
+from fervens_core.safety import Caution, toner_block
 from fervens_core.toning import Formula, Result, ToneTimes, ToningPlan, Wish, can_mix, explain, toned_lab
 
 USUAL_BOWLS = 3
@@ -57,7 +58,7 @@ class ToneBowl:
     share: float
     label_max_min: float
     lane_ids: tuple[str, ...]
-    lane_names: tuple[str, ...]
+    lane_names: tuple[Message | str, ...]
     hex: str
 
 
@@ -92,7 +93,7 @@ class ToneLane:
     id: str
     key: str
     part: TonedPart
-    name: str
+    name: Message | str
     zone_key: str
     areas: tuple[str, ...]
     porosity: str
@@ -100,8 +101,8 @@ class ToneLane:
     target_level: float
     level: float
     is_read: bool
-    undertone: str
-    says: str
+    undertone: Undertone
+    says: Message
     rest: str
     grab: str
     now_hex: str
@@ -111,7 +112,7 @@ class ToneLane:
     proposal: ToneProposal | None
     toner: TonerClock | None
     remedies: tuple[Remedy, ...]
-    probe_change: str | None
+    probe_change: Message | None
     meeting: tuple[ToneMinute, ...]
 
 
@@ -123,7 +124,7 @@ class BowlCount:
     spread: float
     mean_delta_e: float
     worst_delta_e: float
-    gives_up: str
+    gives_up: Message
 
 
 @dataclass(frozen=True, slots=True)
@@ -134,8 +135,8 @@ class ToneAct:
     id: str
     zone_key: str
     part: TonedPart
-    title: str
-    detail: str
+    title: Message
+    detail: Message | str
     due_at: datetime
     hex: str | None
 
@@ -150,7 +151,7 @@ class ShelfShade:
     level: float
     is_oxidative: bool
     label_max_min: float
-    blocked: str | None
+    blocked: Message | None
     pairs_with: tuple[str, ...]
 
 
@@ -175,7 +176,7 @@ class ToneStep:
     finish_min: float
     shadow_length_mm: float
     shadow_blend_mm: float
-    blocked: str | None
+    blocked: Message | None
     is_wash_only: bool
 
 
@@ -183,15 +184,16 @@ def _counts(choices: Sequence[ToningPlan]) -> tuple[BowlCount, ...]:
     found = []
     best = choices[-1] if choices else None
     for choice in choices:
-        gives_up = "the nearest this shelf comes"
+        gives_up = say("gives_up-nearest")
         if best is not None and choice is not best:
             apart, away = choice.spread - best.spread, choice.mean_delta_e - best.mean_delta_e
             said = []
             if apart >= 0.05:
-                said.append(f"zones {choice.spread:.1f} apart, {best.spread:.1f} with {len(best.bowls)} bowls")
+                bowls = len(best.bowls)
+                said.append(say("gives_up-apart", apart=choice.spread, best=best.spread, bowls=bowls))
             if away >= 0.05:
-                said.append(f"{away:.1f} farther from the wish")
-            gives_up = "; ".join(said) or "gives nothing up"
+                said.append(say("gives_up-away", away=away))
+            gives_up = semicolons(said) if said else say("gives_up-nothing")
         worst = max(choice.delta_es.values())
         found.append(BowlCount(len(choice.bowls), choice.spread, choice.mean_delta_e, worst, gives_up))
     unique = {c.count: c for c in found}
@@ -229,8 +231,9 @@ def _bowls(tone_parts: Sequence[TonePart]) -> tuple[ToneBowl, ...]:
     return tuple(found)
 
 
-def _name(tone_part: TonePart) -> str:
-    return f"{tone_part.read.zone.name}, root shadow" if tone_part.part else tone_part.read.zone.name
+def _name(tone_part: TonePart) -> Message | str:
+    zone = tone_part.read.zone
+    return lane_label(zone.name, zone.part, is_again=zone.is_again, is_shadow=bool(tone_part.part))
 
 
 def _proposal(tone_part: TonePart, bowls: Sequence[ToneBowl], times: ToneTimes, uptake: Uptake) -> ToneProposal | None:
@@ -308,8 +311,9 @@ def _acts(lanes: Sequence[ToneLane], times: ToneTimes | None, now: datetime) -> 
     """What is to be done at the basin, the most urgent first."""
     found: list[ToneAct] = []
 
-    def add(code: str, lane: ToneLane, title: str, detail: str, due: datetime, colour: str | None) -> None:
-        found.append(ToneAct(code, lane.id, lane.key, lane.part, f"{title}: {lane.name}", detail, due, colour))
+    def add(code: str, lane: ToneLane, detail: Message | str, due: datetime, colour: str | None) -> None:
+        title = say(f"tone_act-{code}", lane=lane.name)
+        found.append(ToneAct(code, lane.id, lane.key, lane.part, title, detail, due, colour))
 
     on = [x.toner for x in lanes if x.toner]
     zero = now
@@ -321,27 +325,23 @@ def _acts(lanes: Sequence[ToneLane], times: ToneTimes | None, now: datetime) -> 
         if clock is None:
             if lane.proposal:
                 start = after(zero, lane.proposal.start_min) if on else after(now, lane.proposal.start_min)
-                detail = f"bowl {lane.proposal.bowl}, {lane.proposal.formula_name}, {lane.proposal.minutes:.0f} min"
-                add("apply", lane, "Tone", detail, start, lane.proposal.hex)
+                planned = lane.proposal
+                detail = say("tone_act-bowl", bowl=planned.bowl, formula=planned.formula_name, minutes=planned.minutes)
+                add("apply", lane, detail, start, planned.hex)
             continue
         if clock.rinsed_at is not None:
             continue
         if now >= clock.label_at:
-            add("stop", lane, "Rinse the toner, its label's time is up", clock.formula_name, clock.label_at, None)
+            add("stop", lane, clock.formula_name, clock.label_at, None)
             continue
         if clock.emulsify_at and clock.emulsify_at < clock.due_at and clock.strand_count == 0:
-            add("emulsify", lane, "Emulsify", "damp hands, work it through the ends", clock.emulsify_at, clock.hex_now)
+            add("emulsify", lane, say("tone_act-emulsify.detail"), clock.emulsify_at, clock.hex_now)
         if clock.strand_at and clock.strand_at < clock.due_at:
-            add("strand", lane, "Rinse one low strand and look", "pull it back over after", clock.strand_at, None)
-        add(
-            "rinse",
-            lane,
-            "Rinse the toner",
-            f"should look like this: {clock.formula_name}",
-            clock.due_at,
-            clock.hex_now,
-        )
-    return tuple(sorted(found, key=lambda a: (a.code != "stop", a.due_at, a.title)))
+            add("strand", lane, say("tone_act-strand.detail"), clock.strand_at, None)
+        seen = say("tone_act-should_look", formula=clock.formula_name)
+        add("rinse", lane, seen, clock.due_at, clock.hex_now)
+    order = {x.id: i for i, x in enumerate(lanes)}
+    return tuple(sorted(found, key=lambda a: (a.code != "stop", a.due_at, order[a.id])))
 
 
 def tone_step(
@@ -385,7 +385,7 @@ def tone_step(
     )
     order = {s.key: i for i, s in enumerate(times.starts)} if times else {}
     lanes = tuple(sorted(lanes, key=lambda x: order.get(x.id, len(order))))
-    why = next((f"{b.title}. {b.advice}" for b in blocks.values() if b), "There is no toner on the shelf.")
+    why = next((_said(b) for b in blocks.values() if b), say("tone-empty_shelf"))
     return ToneStep(
         wish=wish,
         is_own_wish=chair.state.wish is not None,
@@ -395,9 +395,7 @@ def tone_step(
         bowls=bowls,
         lanes=lanes,
         acts=_acts(lanes, times, chair.now),
-        shelf=tuple(
-            _shelf_shade(s, shades, f"{b.title}. {b.advice}" if (b := blocks[s.key]) else None) for s in shades
-        ),
+        shelf=tuple(_shelf_shade(s, shades, _said(b) if (b := blocks[s.key]) else None) for s in shades),
         finish_min=times.finish_min if times else 0.0,
         shadow_length_mm=shadow.length_mm if shadow else 0.0,
         shadow_blend_mm=shadow.blend_mm if shadow else 0.0,
@@ -406,7 +404,11 @@ def tone_step(
     )
 
 
-def _shelf_shade(shade: TonerShade, shades: Sequence[TonerShade], blocked: str | None) -> ShelfShade:
+def _said(caution: Caution) -> Message:
+    return say("caution", title=caution.title, advice=caution.advice)
+
+
+def _shelf_shade(shade: TonerShade, shades: Sequence[TonerShade], blocked: Message | None) -> ShelfShade:
     pale = Result("pale", "pale", 5.0, 10.0)
     colour = lab_hex(toned_lab(pale, Formula((shade,)), shade.label_max_min, 1.6))
     return ShelfShade(

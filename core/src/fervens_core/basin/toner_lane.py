@@ -8,7 +8,7 @@ from datetime import datetime
 
 import numpy as np
 
-from fervens_core.base import Floats, LimitError
+from fervens_core.base import Floats, LimitError, Message, say
 from fervens_core.basin.uptake import Uptake
 from fervens_core.chair import Window, after, minutes_between
 from fervens_core.colour import lab_hex, lab_to_hex
@@ -80,8 +80,8 @@ class TonerClock:
     uptake: Uptake
     strand_count: int
     is_pulled_back: bool
-    warning: str | None
-    warning_help: str
+    warning: Message | None
+    warning_help: Message | None
     strand_scale: tuple[StrandSwatch, ...]
     product_g: float
     developer_g: float
@@ -169,7 +169,7 @@ def toner_clock(
         strand_count=len(toner.strands),
         is_pulled_back=toner.is_pulled_back,
         warning=warned[0] if warned else None,
-        warning_help=warned[1] if warned else "",
+        warning_help=warned[1] if warned else None,
         strand_scale=_strand_scale(result, formula, max(on_min, 0.5), uptake) if formula and is_on else (),
         product_g=applied.product_g,
         developer_g=applied.developer_g,
@@ -177,21 +177,17 @@ def toner_clock(
     )
 
 
-def _warning(toner: TonerState, window: Window, on_min: float, result: Result, tau: float) -> tuple[str, str] | None:
+def _warning(
+    toner: TonerState, window: Window, on_min: float, result: Result, tau: float
+) -> tuple[Message, Message | None] | None:
     """Against rinsing now: what is so, and what to do."""
     if not toner.is_on:
         return None
     early = window.early
     if early is not None and on_min < early:
         taken = math.expm1(-on_min / tau) / math.expm1(-toner.minutes / tau)
-        return (
-            f"It only looks dark: about {max(min(taken, 1.0), 0.01):.0%} of the dye is in.",
-            "Product on the hair hides the result: rinse one low strand and look, pull product back over if it needs "
-            "longer.",
-        )
+        share = max(min(taken, 1.0), 0.01)
+        return say("toner_warning-looks_dark", share=share), say("toner_warning-looks_dark.help")
     if not toner.strands:
-        return (
-            "Product on the hair hides the result: rinse one low strand and look before you rinse it all.",
-            "",
-        )
+        return say("toner_warning-hidden"), None
     return None

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from fervens_core.base import ConflictError
+from fervens_core.base import ConflictError, Message
 from fervens_core.basin.parts import wish_of
 from fervens_core.basin.results import ReadZone, read_zones
 from fervens_core.basin.toner_lane import LEVEL_L, STEP_MINUTES, ToneMinute, toned_hexes
@@ -22,7 +22,7 @@ class TriedZone:
     """What an own formula would do to a zone."""
 
     key: str
-    name: str
+    name: Message | str
     minutes: float
     hex: str
     now_hex: str
@@ -59,7 +59,7 @@ def try_formula(
     wish = wish_of(chair, reads, tone)
     some = [r for r in reads if r.lane.key in keys]
     if not some or len(some) != len(set(keys)):
-        raise ConflictError("not_rinsed", "Only rinsed zones can be toned.")
+        raise ConflictError("not_rinsed.tone")
     found = {r.lane.key: match(r.result, formula, goal_of(r.result, wish.wanted)) for r in some}
     choice = toning_plan_of((Bowl(formula, found),), wish.wanted)
     zones = []
@@ -71,7 +71,7 @@ def try_formula(
         zones.append(
             TriedZone(
                 key=read.lane.key,
-                name=read.zone.name,
+                name=read.zone.label,
                 minutes=own.minutes,
                 hex=lab_hex(own.lab),
                 now_hex=lab_hex(result.lab),

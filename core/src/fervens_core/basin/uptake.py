@@ -10,7 +10,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from fervens_core.base import Floats, LimitError
+from fervens_core.base import Floats, LimitError, say
 from fervens_core.log import Grab
 
 HEAD_STD, ZONE_STD = 0.20, 0.15
@@ -37,7 +37,7 @@ class UptakeSeen:
 
     def __post_init__(self) -> None:
         if not self.ratio > 0.0:
-            raise LimitError("ratio", "above 0", self.ratio)
+            raise LimitError("ratio", say("limit-above_zero"), self.ratio)
 
 
 @dataclass(frozen=True, slots=True)

@@ -3,7 +3,7 @@
 from fervens_core.chair.board import Board, Lane, make_board
 from fervens_core.chair.contact import lane_contact
 from fervens_core.chair.lanes import Chair, achieved_level, after, head_belief, lane_times, minutes_between
-from fervens_core.chair.options import LaneOption, drag_target, heat_block, lane_options, refresh_block
+from fervens_core.chair.options import LaneOption, drag_target, lane_options
 from fervens_core.chair.paint import Crossing, CurvePoint, Window, curve_points, minute_grid, paint_plan, window_of
 from fervens_core.chair.practice import LOOK_MIN, LaneEnd, follow_advice
 from fervens_core.chair.practice_hair import kept_lab, practice_lab
@@ -26,7 +26,6 @@ __all__ = [
     "drag_target",
     "follow_advice",
     "head_belief",
-    "heat_block",
     "kept_lab",
     "lane_contact",
     "lane_options",
@@ -36,6 +35,5 @@ __all__ = [
     "minutes_between",
     "paint_plan",
     "practice_lab",
-    "refresh_block",
     "window_of",
 ]

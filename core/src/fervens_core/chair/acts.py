@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 
+from fervens_core.base import Message, all_of, say
 from fervens_core.chair.advice import Act, LaneAdvice
 from fervens_core.chair.paint import CurvePoint
 from fervens_core.colour import undertone
@@ -26,8 +27,8 @@ class NextAct:
 
     code: str
     zone_key: str | None
-    title: str
-    detail: str
+    title: Message
+    detail: Message
     due_at: datetime
     hex: str | None = None
     zone_keys: tuple[str, ...] = ()
@@ -43,7 +44,7 @@ class LaneView:
     """
 
     key: str
-    name: str
+    name: Message | str
     phase: Phase
     volume_strength: float
     started_at: datetime
@@ -52,7 +53,7 @@ class LaneView:
     target_level: float
     achieved_level: float | None
     hex_now: str
-    should_look: str
+    should_look: Message
     curve: tuple[CurvePoint, ...]
     advice: LaneAdvice | None
     has_bowl: bool
@@ -71,32 +72,35 @@ def _lane_act(lane: LaneView) -> NextAct | None:
         return None
     due = _after(lane.zero_at, advice.due_min)
 
-    def act(code: str, title: str, detail: str, colour: str = lane.hex_now) -> NextAct:
+    def act(code: str, title: Message, detail: Message, colour: str = lane.hex_now) -> NextAct:
         return NextAct(code, lane.key, title, detail, due, colour, (lane.key,))
 
     match advice.act:
         case Act.STOP:
-            return act("stop", f"Rinse {lane.name} now", advice.text)
+            return act("stop", say("act-stop", lane=lane.name), advice.text)
         case Act.RINSE:
-            return act("rinse", f"Rinse {lane.name}", _read_at(lane))
+            return act("rinse", say("act-rinse", lane=lane.name), _read_at(lane))
         case Act.READ:
-            return act("read", f"Wipe and read {lane.name}", lane.should_look)
+            return act("read", say("act-read", lane=lane.name), lane.should_look)
         case Act.SHORT:
-            return act("short", f"{lane.name} will stop short", advice.text)
+            return act("short", say("act-short", lane=lane.name), advice.text)
         case Act.LEAVE:
             at = [p for p in lane.curve if p.minute <= advice.due_min]
             hue = at[-1] if at else lane.curve[0]
-            seen = f"should look like {hue.level_likely:.1f}, {undertone(hue.level_likely)}"
+            seen = say("act-should_look", level=hue.level_likely, undertone=undertone(hue.level_likely))
             if advice.then is Act.RINSE:
-                return act("rinse", f"Rinse {lane.name}", seen, hue.hex)
-            return act("read", f"Wipe and read {lane.name}", seen, hue.hex)
+                return act("rinse", say("act-rinse", lane=lane.name), seen, hue.hex)
+            return act("read", say("act-read", lane=lane.name), seen, hue.hex)
 
 
-def _read_at(lane: LaneView) -> str:
+def _read_at(lane: LaneView) -> Message:
     if lane.achieved_level is None:
-        return f"Target {lane.target_level:g}"
-    text = f"Read at {lane.achieved_level:g}; target {lane.target_level:g}"
-    return f"{text}; last foils, look at them first" if lane.is_last_placed else text
+        return say("act-target", target=lane.target_level)
+    return say(
+        "act-read_at_last_foils" if lane.is_last_placed else "act-read_at",
+        level=lane.achieved_level,
+        target=lane.target_level,
+    )
 
 
 def _rinsed_together(acts: list[NextAct], lanes: Sequence[LaneView], now: datetime) -> list[NextAct]:
@@ -107,39 +111,38 @@ def _rinsed_together(acts: list[NextAct], lanes: Sequence[LaneView], now: dateti
         return acts
     names = {x.key: x.name for x in lanes}
     keys = tuple(k for a in ready for k in a.zone_keys)
-    listed = ", ".join(names[k] for k in keys)
     first = min(ready, key=lambda a: a.due_at)
-    title = f"Rinse {len(keys)} zones together" if len(keys) > 2 else f"Rinse {' and '.join(names[k] for k in keys)}"
-    detail = listed if len(keys) > 2 else first.detail
+    named = [names[k] for k in keys]
+    title, detail = say("act-rinse_two", lanes=all_of(named)), first.detail
+    if len(keys) > 2:
+        title, detail = say("act-rinse_together", count=len(keys)), say("lanes", lanes=named)
     together = NextAct("rinse_wave", keys[0], title, detail, first.due_at, first.hex, keys)
     return [a for a in acts if a not in ready] + [together]
-
-
-def _bowl_words(age_min: float, life_min: float) -> str:
-    return f"this bowl is {age_min:.0f} min old, its life is {life_min:.0f}: what is left lifts less"
 
 
 def _hand_act(lane: LaneView, now: datetime, bowl_life_min: float, *, is_fresh: bool) -> NextAct:
     """The next act of the hand that applies a lane: a bowl, a first section, a last section."""
 
-    def made(code: str, title: str, detail: str, due: datetime) -> NextAct:
+    def made(code: str, title: Message, detail: Message, due: datetime) -> NextAct:
         return NextAct(code, lane.key, title, detail, due, None, (lane.key,))
 
     stale_at = _after(lane.bowl_at, bowl_life_min) if lane.bowl_at and is_fresh else None
     if stale_at and stale_at <= now and lane.bowl_at:
         age = (now - lane.bowl_at).total_seconds() / 60.0
-        return made("mix", f"New bowl for {lane.name}", _bowl_words(age, bowl_life_min), stale_at)
+        stale = say("act-bowl_is_stale", age=age, life=bowl_life_min)
+        return made("mix", say("act-new_bowl", lane=lane.name), stale, stale_at)
     if lane.phase is Phase.APPLYING:
-        what = "Finish the new product on" if lane.is_refresh else "Finish applying"
-        detail = f"{lane.volume_strength:g} vol, last section on: its clock starts"
-        return made("finish", f"{what} {lane.name}", detail, lane.apply_end_at)
+        title = say("act-finish_refresh" if lane.is_refresh else "act-finish", lane=lane.name)
+        return made("finish", title, say("act-clock_starts", volume=lane.volume_strength), lane.apply_end_at)
     if lane.has_bowl:
         need = (lane.apply_end_at - lane.started_at).total_seconds() / 60.0
-        return made("start", f"Start {lane.name}", f"{lane.volume_strength:g} vol, {need:.0f} min to apply", now)
-    return made("mix", f"Mix the bowl for {lane.name}", f"{lane.volume_strength:g} vol", now)
+        detail = say("act-to_apply", volume=lane.volume_strength, minutes=need)
+        return made("start", say("act-start", lane=lane.name), detail, now)
+    return made("mix", say("act-mix", lane=lane.name), say("vol", volume=lane.volume_strength), now)
 
 
-_TO_REVIEW = ("All zones rinsed: review", "Dry a little, read every zone")
+_TO_REVIEW = (say("act-review"), say("act-review.detail"))
+_AT_BASIN = (say("act-basin"), say("act-basin.detail"))
 _RANK = {"stop": 0, "rinse_wave": 1, "rinse": 1, "read": 2, "short": 3, "finish": 4, "start": 5, "mix": 5, "tone": 6}
 
 
@@ -157,6 +160,6 @@ def next_acts(
     waiting = [x for x in lanes if x.phase is Phase.WAITING]
     acts += [_hand_act(x, now, bowl_life_min, is_fresh=is_fresh) for x in applying or waiting[:1]]
     if not acts and lanes and all(x.phase is Phase.RINSED for x in lanes):
-        told = ("At the basin now", "Toner and its clocks stand there") if is_reviewed else _TO_REVIEW
+        told = _AT_BASIN if is_reviewed else _TO_REVIEW
         acts.append(NextAct("tone", None, *told, now))
     return tuple(sorted(acts, key=lambda a: (a.due_at > now, _RANK[a.code] if a.due_at <= now else 9, a.due_at)))

@@ -7,7 +7,7 @@ from enum import StrEnum
 
 import numpy as np
 
-from fervens_core.base import ON_TARGET_LEVELS
+from fervens_core.base import ON_TARGET_LEVELS, Message, say
 from fervens_core.lift import Outlook
 
 FIRST_LOOK_LEAST_MIN, FIRST_LOOK_MOST_MIN = 8.0, 20.0
@@ -47,7 +47,7 @@ class LaneAdvice:
 
     act: Act
     due_min: float
-    text: str
+    text: Message
     then: Act = Act.READ
     stops_at: float | None = None
 
@@ -72,11 +72,6 @@ def _ahead(outlook: Outlook, now_min: float, wall_min: float, target_level: floa
     return _Ahead(float(minutes[best]), float(close.max()), look_by)
 
 
-def stops_near(level: float) -> str:
-    """What a lane that stops short comes to, in words."""
-    return f"Stops near {level:.1f} by the label's time"
-
-
 def advise(
     outlook: Outlook,
     *,
@@ -97,7 +92,7 @@ def advise(
         last_reading_min: when it was last read, min after application.
     """
     if now_min >= wall_min:
-        return LaneAdvice(Act.STOP, wall_min, "The label's time is up: rinse now")
+        return LaneAdvice(Act.STOP, wall_min, say("advice-label_up"))
     ahead = _ahead(outlook, now_min, wall_min, target_level)
     last = last_reading_min or 0.0
     if reading_count > 0:
@@ -106,12 +101,12 @@ def advise(
         if chance < CHANCE_SHORT and is_late:
             at_wall = float(outlook.level_bands(np.array([wall_min]))[1, 0])
             if at_wall < target_level - ON_TARGET_LEVELS:
-                text = f"{stops_near(at_wall)}: plan a deeper tone or another visit"
+                text = say("advice-stops_near", level=at_wall)
                 return LaneAdvice(Act.SHORT, wall_min, text, Act.RINSE, at_wall)
         if ahead.rinse_min <= now_min + RINSE_SOON_MIN:
-            return LaneAdvice(Act.RINSE, now_min, "Ready: rinse this zone")
+            return LaneAdvice(Act.RINSE, now_min, say("advice-ready"))
         if ahead.sure >= SURE or ahead.rinse_min <= last + LOOK_GAP_MIN:
-            return LaneAdvice(Act.LEAVE, ahead.rinse_min, "Leave it; sure enough to rinse then", Act.RINSE)
+            return LaneAdvice(Act.LEAVE, ahead.rinse_min, say("advice-leave_sure"), Act.RINSE)
     look = min(ahead.look_by_min, ahead.rinse_min)
     if reading_count == 0:
         look = min(max(look, FIRST_LOOK_LEAST_MIN), FIRST_LOOK_MOST_MIN)
@@ -119,8 +114,8 @@ def advise(
         look = max(look, last + LOOK_GAP_MIN)
     latest = max(wall_min - LAST_LOOK_BEFORE_WALL_MIN, 0.0)
     if reading_count > 0 and look > latest:
-        return LaneAdvice(Act.LEAVE, ahead.rinse_min, "Leave it to its label's time", Act.RINSE)
+        return LaneAdvice(Act.LEAVE, ahead.rinse_min, say("advice-leave_to_label"), Act.RINSE)
     look = min(look, latest)
     if now_min >= look:
-        return LaneAdvice(Act.READ, look, "Wipe and read")
-    return LaneAdvice(Act.LEAVE, look, "Leave it")
+        return LaneAdvice(Act.READ, look, say("advice-read"))
+    return LaneAdvice(Act.LEAVE, look, say("advice-leave"))

@@ -7,8 +7,9 @@ from datetime import datetime
 
 import numpy as np
 
+from fervens_core.base import Message, say
 from fervens_core.chair.acts import LaneView, NextAct, next_acts
-from fervens_core.chair.advice import Act, LaneAdvice, advise, stops_near
+from fervens_core.chair.advice import Act, LaneAdvice, advise
 from fervens_core.chair.lanes import (
     Chair,
     LaneTimes,
@@ -20,7 +21,6 @@ from fervens_core.chair.lanes import (
     lost_share,
     minutes_between,
 )
-from fervens_core.chair.options import heat_block, refresh_block
 from fervens_core.chair.paint import (
     Crossing,
     CurvePoint,
@@ -32,11 +32,12 @@ from fervens_core.chair.paint import (
     window_of,
 )
 from fervens_core.chair.replan import DeveloperProposal, propose_developers
-from fervens_core.colour import hair_lab, lab_to_hex, undertone
+from fervens_core.colour import Undertone, hair_lab, lab_to_hex, undertone
 from fervens_core.head import Covering, Elasticity, Part, ScalpFeel
 from fervens_core.lift import Belief, Outlook
-from fervens_core.log import LaneState, MixedBowl, Phase, Step, TakenReading, stop_reason
+from fervens_core.log import LaneState, MixedBowl, Phase, Step, TakenReading
 from fervens_core.planning import BowlStyle, PlanRequest
+from fervens_core.safety import heat_block, refresh_block
 
 WALL_WARNINGS_MIN = (10.0, 3.0)
 """A wall is warned of so many minutes before."""
@@ -70,8 +71,8 @@ class Lane:
     """
 
     key: str
-    name: str
-    zone_name: str
+    name: Message | str
+    zone_name: Message | str
     part: str
     order: int
     phase: Phase
@@ -87,7 +88,7 @@ class Lane:
     level_now: LevelBand
     hex_now: str
     hex_target: str
-    undertone_now: str
+    undertone_now: Undertone
     curve: tuple[CurvePoint, ...]
     crossings: tuple[Crossing, ...]
     readings: tuple[BoardReading, ...]
@@ -100,8 +101,8 @@ class Lane:
     is_passed_wall: bool
     wave: int
     warn_mins: tuple[float, ...]
-    stop_reason: str | None
-    notes: tuple[str, ...]
+    stop_reason: Message | None
+    notes: tuple[Message, ...]
     lift_lost_share: float
     bowl_count: int
     application_count: int
@@ -123,7 +124,7 @@ class BoardBowl:
     mass_g: float
     mixed_at: datetime
     stale_at: datetime
-    lane_names: tuple[str, ...]
+    lane_names: tuple[Message | str, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -138,49 +139,48 @@ class Board:
     toners_on: int = 0
 
 
-def _notes(chair: Chair, lane: LaneState, lost: float, *, is_last_placed: bool) -> tuple[str, ...]:
+def _notes(chair: Chair, lane: LaneState, lost: float, *, is_last_placed: bool) -> tuple[Message, ...]:
     found = []
     if lane.is_heated:
-        found.append("warmed")
+        found.append(say("note-warmed"))
     if len(lane.applications) > 1:
-        found.append("refreshed" if len(lane.applications) == 2 else f"refreshed {len(lane.applications) - 1} times")
+        found.append(say("note-refreshed", times=len(lane.applications) - 1))
     if lane.is_dried:
-        found.append("dried, stopped")
+        found.append(say("note-dried"))
     elif lane.is_barrier:
-        found.append("barrier")
+        found.append(say("note-barrier"))
     elif lane.coverings and lane.coverings[-1][1] is Covering.OPEN_AIR:
-        found.append("open air, dries")
+        found.append(say("note-open_air"))
     if lane.applications and lane.applications[0].dragged_from:
-        found.append("dragged product")
+        found.append(say("note-dragged"))
     if lost >= 0.01:
-        found.append(f"stale bowl, lifts {lost:.0%} less")
+        found.append(say("note-stale_bowl", lost=lost))
     if lane.scalp is ScalpFeel.WARM:
-        found.append("scalp feels warm")
+        found.append(say("note-scalp_warm"))
     if lane.elasticity is Elasticity.SLOW:
-        found.append("returns slowly")
+        found.append(say("note-returns_slowly"))
     if is_last_placed:
-        found.append("last foils")
+        found.append(say("note-last_foils"))
     return tuple(found)
 
 
 def _short_help(chair: Chair, lane: LaneState, advice: LaneAdvice) -> LaneAdvice:
     """What helps a lane that will stop short, said with its advice."""
     ways = []
-    if refresh_block(lane, chair.lightener) is None:
-        ways.append("refresh it")
-    if not lane.is_heated and heat_block(lane, chair.zones[lane.key], chair.lightener) is None:
-        ways.append("warm it")
+    if refresh_block(chair.lightener, len(lane.applications), lane.stop) is None:
+        ways.append(say("short_help-refresh"))
+    if not lane.is_heated and heat_block(chair.zones[lane.key], chair.lightener, lane.stop) is None:
+        ways.append(say("short_help-warm"))
     level = chair.zones[lane.key].target_level if advice.stops_at is None else advice.stops_at
-    return replace(advice, text=f"{stops_near(level)}: {', '.join([*ways, 'a deeper tone'])} or another visit")
+    return replace(advice, text=say("advice-stops_near_help", level=level, ways=[*ways, say("short_help-deeper")]))
 
 
 def _advice(chair: Chair, lane: LaneState, outlook: Outlook, times: LaneTimes, wall: float) -> LaneAdvice | None:
     if lane.phase is Phase.RINSED or lane.phase is Phase.WAITING:
         return None
     now_min = max(minutes_between(times.zero, chair.now), 0.0)
-    reason = stop_reason(lane)
-    if reason:
-        return LaneAdvice(Act.STOP, now_min, reason)
+    if lane.stop:
+        return LaneAdvice(Act.STOP, now_min, lane.stop)
     if lane.phase is not Phase.PROCESSING:
         return None
     taken = [minutes_between(times.zero, r.at) for r in lane.readings if r.at <= chair.now]
@@ -230,8 +230,8 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
     waves = dict(zip(chair.state.plan.zone_keys, chair.state.plan.waves, strict=False)) if chair.state.plan else {}
     return Lane(
         key=lane.key,
-        name=zone.name,
-        zone_name=zone.name.removesuffix(f" {zone.part.value}"),
+        name=zone.label,
+        zone_name=say("lane-again", lane=zone.name) if zone.is_again else zone.name,
         part="" if zone.part is Part.WHOLE else zone.part.value,
         order=index + 1,
         phase=lane.phase,
@@ -260,7 +260,7 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
         is_passed_wall=(rinsed if rinsed is not None else now_min) > wall and lane.started_at is not None,
         wave=int(waves.get(lane.key, 0)),
         warn_mins=tuple(wall - m for m in WALL_WARNINGS_MIN),
-        stop_reason=stop_reason(lane) if lane.phase is not Phase.RINSED else None,
+        stop_reason=lane.stop if lane.phase is not Phase.RINSED else None,
         notes=_notes(chair, lane, lost, is_last_placed=is_last_placed),
         lift_lost_share=lost,
         bowl_count=len(lane.bowls),
@@ -290,7 +290,7 @@ def _view(chair: Chair, lane: Lane) -> LaneView:
         target_level=lane.target_level,
         achieved_level=lane.achieved_level,
         hex_now=lane.hex_now,
-        should_look=f"should look like {lane.level_now.likely:.1f}, {lane.undertone_now}",
+        should_look=say("act-should_look", level=lane.level_now.likely, undertone=lane.undertone_now),
         curve=lane.curve,
         advice=lane.advice,
         has_bowl=lane.has_bowl,
@@ -321,7 +321,7 @@ def _bowls_in_use(chair: Chair) -> tuple[BoardBowl, ...]:
             mass_g=b.mass_g,
             mixed_at=b.at,
             stale_at=after(b.at, chair.lightener.bowl_life_min),
-            lane_names=tuple(chair.zones[k].name for k in b.lane_keys),
+            lane_names=tuple(chair.zones[k].label for k in b.lane_keys),
         )
         for b in chair.state.bowls
         if b.event_id in taking

@@ -8,11 +8,13 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
+from fervens_core.base import Message, say
 from fervens_core.chair.lanes import Chair, LaneTimes, after, lane_wall, minutes_between, with_happening
 from fervens_core.chair.paint import Window, window_of
-from fervens_core.head import Covering, Lightener, Part, Zone
+from fervens_core.head import Covering, Part, Zone
 from fervens_core.lift import Belief, Change, LaneKinetics, Outlook
-from fervens_core.log import LaneState, Phase, stop_reason
+from fervens_core.log import LaneState, Phase
+from fervens_core.safety import heat_block, refresh_block
 
 
 @dataclass(frozen=True, slots=True)
@@ -28,37 +30,15 @@ class LaneOption:
     """
 
     kind: str
-    title: str
-    blocked: str | None
+    title: Message
+    blocked: Message | None
     asks_label: bool
-    effect: str
+    effect: Message
     window_min: Window
     level_at_wall: float
     covering: Covering | None = None
     to_key: str | None = None
     volume_strength: float | None = None
-
-
-def heat_block(lane: LaneState, zone: Zone, lightener: Lightener) -> str | None:
-    """Why a lane may not be warmed, or None: only what the label allows, never on skin (common practice)."""
-    if reason := stop_reason(lane):
-        return f"{reason}."
-    if not lightener.is_heat_allowed:
-        return f"The label of {lightener.name} does not allow heat."
-    if zone.touches_scalp:
-        return "This zone reaches the scalp: no heat on skin."
-    return None
-
-
-def refresh_block(lane: LaneState, lightener: Lightener) -> str | None:
-    """Why a lane may not get new product, or None. A label that was not read for it asks, and does not block."""
-    if reason := stop_reason(lane):
-        return f"{reason}."
-    most = lightener.max_applications
-    if most is not None and len(lane.applications) >= most:
-        times = "one application" if most == 1 else f"{most} applications"
-        return f"The label of {lightener.name} allows {times} in one visit."
-    return None
 
 
 def drag_target(lane: LaneState, zone: Zone, lanes: Sequence[LaneState], zones: dict[str, Zone]) -> str | None:
@@ -108,15 +88,15 @@ class _Lane:
         return float(outlook.level_bands(np.array([minute]))[1, 0])
 
 
-def _effect(lane: _Lane, outlook: Outlook, wall: float) -> str:
+def _effect(lane: _Lane, outlook: Outlook, wall: float) -> Message:
     before, now = lane.ready(lane.plain)[1], lane.ready(outlook)[1]
     if now <= wall:
         if math.isfinite(before) and abs(now - before) < 0.75:
-            return "ready as before"
+            return say("effect-as_before")
         if math.isfinite(before) and before <= wall:
-            return f"ready {abs(now - before):.0f} min {'sooner' if now < before else 'later'}"
-        return f"ready in about {max(now - lane.now_min, 0.0):.0f} min"
-    return f"reaches {lane.at(outlook, wall):.1f} by its label's time"
+            return say("effect-sooner" if now < before else "effect-later", minutes=abs(now - before))
+        return say("effect-ready_in", minutes=max(now - lane.now_min, 0.0))
+    return say("effect-reaches", level=lane.at(outlook, wall))
 
 
 def lane_options(chair: Chair, belief: Belief, times: Sequence[LaneTimes], key: str) -> tuple[LaneOption, ...]:
@@ -137,12 +117,12 @@ def lane_options(chair: Chair, belief: Belief, times: Sequence[LaneTimes], key: 
 
     def add(
         kind: str,
-        title: str,
+        title: Message,
         outlook: Outlook,
         *,
         wall_min: float = wall,
-        effect: str | None = None,
-        blocked: str | None = None,
+        effect: Message | None = None,
+        blocked: Message | None = None,
         asks_label: bool = False,
         covering: Covering | None = None,
         to_key: str | None = None,
@@ -167,34 +147,34 @@ def lane_options(chair: Chair, belief: Belief, times: Sequence[LaneTimes], key: 
     fresh = with_happening(chair, state, lane.times, refreshed_by=state.volume_strength)
     add(
         "LightenerRefreshed",
-        f"Refresh with {state.volume_strength:g} vol",
+        say("option-refresh", volume=state.volume_strength),
         lane.seen(fresh),
         wall_min=fresh_wall,
-        blocked=refresh_block(state, lightener),
+        blocked=refresh_block(lightener, len(state.applications), state.stop),
         asks_label=lightener.max_applications is None,
         volume_strength=state.volume_strength,
     )
     if state.is_heated:
         cooler = with_happening(chair, state, lane.times, more=[Change.HEAT_OFF])
-        add("HeatEnded", "Take the warmth off", lane.seen(cooler))
+        add("HeatEnded", say("option-cool"), lane.seen(cooler))
     else:
         warmer = with_happening(chair, state, lane.times, more=[Change.HEAT_ON])
-        add("HeatStarted", "Warm it", lane.seen(warmer), blocked=heat_block(state, lane.zone, lightener))
+        add("HeatStarted", say("option-warm"), lane.seen(warmer), blocked=heat_block(lane.zone, lightener, state.stop))
     covering = state.coverings[-1][1] if state.coverings else lane.zone.covering
     if covering is not Covering.OPEN_AIR:
         open_air = lane.seen(with_happening(chair, state, lane.times, more=[Change.OPEN_AIR]))
         if waiting_root(lane.zone, chair.state.lanes, chair.zones):
-            add("BarrierLeft", "Leave it on as a barrier, roots go on", open_air)
-        add("CoveringChanged", f"Pull it out of the {covering.value}", open_air, covering=Covering.OPEN_AIR)
+            add("BarrierLeft", say("option-barrier"), open_air)
+        add("CoveringChanged", say("option-pull_out", covering=covering), open_air, covering=Covering.OPEN_AIR)
     else:
         foil = with_happening(chair, state, lane.times, more=[Change.FOIL])
-        add("CoveringChanged", "Cover it with foil", lane.seen(foil), covering=Covering.FOIL)
+        add("CoveringChanged", say("option-cover"), lane.seen(foil), covering=Covering.FOIL)
     target = drag_target(state, lane.zone, chair.state.lanes, chair.zones)
     if target:
-        effect = f"{chair.zones[target].name}: their label's time runs"
-        add("ProductDragged", "Drag product to the ends", lane.plain, effect=effect, to_key=target)
+        effect = say("option-label_runs", lane=chair.zones[target].label)
+        add("ProductDragged", say("option-drag"), lane.plain, effect=effect, to_key=target)
     if not state.is_dried:
         dried = lane.seen(with_happening(chair, state, lane.times, more=[Change.DRIED]))
-        stays = f"stops at {lane.at(dried, wall):.1f}; its label's time runs on"
-        add("DriedOut", "Dry it out", dried, effect=stays)
+        stays = say("option-stops_at", level=lane.at(dried, wall))
+        add("DriedOut", say("option-dry"), dried, effect=stays)
     return tuple(found)

@@ -7,10 +7,11 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from fervens_core.base import Message, say
 from fervens_core.chair.lanes import Chair, LaneTimes, minutes_between, service_zero
 from fervens_core.head import Elasticity, ScalpFeel
 from fervens_core.lift import Belief
-from fervens_core.log import LaneState, Phase, stop_reason
+from fervens_core.log import LaneState, Phase
 from fervens_core.planning import (
     PROCESSING_MIN_MIN,
     Entry,
@@ -36,42 +37,41 @@ class DeveloperProposal:
     """Another developer for a zone that has no product yet; strengths in vol."""
 
     zone_key: str
-    zone_name: str
+    zone_name: Message | str
     volume_strength: float
     proposed_volume: float
-    reason: str
+    reason: Message
 
 
-def _teacher(chair: Chair, belief: Belief) -> tuple[str, float] | None:
+def _teacher(chair: Chair, belief: Belief) -> tuple[Message | str, float] | None:
     """The read lane that moved most, and how much faster or farther it lifts than expected (1 = as expected)."""
-    best: tuple[str, float] | None = None
+    best: tuple[Message | str, float] | None = None
     for i, lane in enumerate(chair.state.lanes):
         if not lane.readings:
             continue
         learnt, expected = belief.factors(i), belief.lanes[i].factors
         ratio = learnt.rate / expected.rate * (learnt.extent / expected.extent)
         if best is None or abs(math.log(ratio)) > abs(math.log(best[1])):
-            best = (chair.zones[lane.key].name, ratio)
+            best = (chair.zones[lane.key].label, ratio)
     return best
 
 
-def _reason(chair: Chair, belief: Belief, index: int, late_min: float, change: str) -> str:
+def _reason(chair: Chair, belief: Belief, index: int, late_min: float, change: Message) -> Message:
     learnt, expected = belief.factors(index), belief.lanes[index].factors
     moved = learnt.rate / expected.rate * (learnt.extent / expected.extent)
     teacher = _teacher(chair, belief)
     if teacher and abs(moved - 1.0) >= MOVED_LEAST:
         name, ratio = teacher
-        return f"{name} lifts {abs(ratio - 1.0):.0%} {'more' if ratio > 1.0 else 'less'} than expected: {change}"
+        share = abs(ratio - 1.0)
+        return say("replan-lifts_more" if ratio > 1.0 else "replan-lifts_less", lane=name, share=share, change=change)
     if abs(late_min) >= LATE_LEAST_MIN:
-        return f"It goes on {abs(late_min):.0f} min {'later' if late_min > 0 else 'earlier'} than planned: {change}"
-    return f"What was read moves it: {change}"
+        return say("replan-late" if late_min > 0 else "replan-early", minutes=abs(late_min), change=change)
+    return say("replan-read", change=change)
 
 
 def _is_strained(chair: Chair) -> bool:
     """Whether scalp or hair was noted as suffering anywhere on this head: nothing stronger is proposed then."""
-    return any(
-        stop_reason(x) or x.scalp is ScalpFeel.WARM or x.elasticity is Elasticity.SLOW for x in chair.state.lanes
-    )
+    return any(x.stop or x.scalp is ScalpFeel.WARM or x.elasticity is Elasticity.SLOW for x in chair.state.lanes)
 
 
 def _waiting(chair: Chair) -> list[tuple[int, LaneState]]:
@@ -115,9 +115,9 @@ def propose_developers(
         if abs(volume - lane.volume_strength) < least or (is_strained and volume > lane.volume_strength):
             continue
         late = minutes_between(zero, times[index].started) - starts.get(lane.key, 0.0)
-        change = f"{lane.volume_strength:g} → {volume:g} vol for {entry.zone.name}"
+        change = say("replan-change", before=lane.volume_strength, volume=volume, lane=entry.zone.label)
         reason = _reason(chair, belief, index, late, change)
-        found.append(DeveloperProposal(lane.key, entry.zone.name, lane.volume_strength, volume, reason))
+        found.append(DeveloperProposal(lane.key, entry.zone.label, lane.volume_strength, volume, reason))
     return tuple(found)
 
 

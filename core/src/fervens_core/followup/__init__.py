@@ -1,13 +1,26 @@
 """Afterwards: the next visit, the head as it comes back, what a studio learns, what a client takes home."""
 
+from fervens_core.followup.filed import (
+    READINGS_KEPT,
+    Filed,
+    FiledLane,
+    FiledReading,
+    FiledToner,
+    read_filed,
+)
 from fervens_core.followup.learnt import LaneFact, Learnt, Pace, learnt_lift_factor, studio_numbers
 from fervens_core.followup.next_visit import REMINDER_DAYS, REST_DAYS, NextVisit, grown_mm, propose_visit, reminder_text
 from fervens_core.followup.recall import LastFormula, WornLane, as_strands, head_since, last_formulas
 from fervens_core.followup.take_home import handout
 
 __all__ = [
+    "READINGS_KEPT",
     "REMINDER_DAYS",
     "REST_DAYS",
+    "Filed",
+    "FiledLane",
+    "FiledReading",
+    "FiledToner",
     "LaneFact",
     "LastFormula",
     "Learnt",
@@ -18,9 +31,11 @@ __all__ = [
     "grown_mm",
     "handout",
     "head_since",
+    "lane_label",
     "last_formulas",
     "learnt_lift_factor",
     "propose_visit",
+    "read_filed",
     "reminder_text",
     "studio_numbers",
 ]

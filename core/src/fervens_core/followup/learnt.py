@@ -8,10 +8,14 @@ from __future__ import annotations
 import math
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
+from typing import TypeVar
 
 import numpy as np
 
-from fervens_core.base import ON_TARGET_LEVELS, LimitError, check_range
+from fervens_core.base import ON_TARGET_LEVELS, LimitError, Message, check_range, say
+from fervens_core.head import History, Porosity, Thickness
+
+K = TypeVar("K")
 
 PRIOR_STD = 0.10
 """[MODEL] how far a product's real strength may be from its label's, in the log of how far it lifts."""
@@ -27,15 +31,17 @@ class LaneFact:
     """One lane of a filed service, as learning needs it.
 
     Args:
-        service: whose lane. hair: words of its kind. product, product_name: the lightener.
+        service: whose lane. history, thickness, porosity: of its hair. product, product_name: the lightener.
         log_extent, log_rate: learnt over expected, natural log.
         pace_min: minutes a section took, None when not known. off_levels: reached less wanted, None when never read.
         is_past_wall: the label's time passed with product on. mixed_g, wasted_g: of its bowls, g.
     """
 
     service: str
-    zone: str
-    hair: str
+    zone: Message | str
+    history: History
+    thickness: Thickness
+    porosity: Porosity
     product: str
     product_name: str
     log_extent: float
@@ -45,6 +51,11 @@ class LaneFact:
     is_past_wall: bool
     mixed_g: float
     wasted_g: float
+
+    @property
+    def hair(self) -> Message:
+        """The kind of hair, as learning groups it."""
+        return say("hair_kind", history=self.history, thickness=self.thickness, porosity=self.porosity)
 
     def __post_init__(self) -> None:
         check_range("log_extent", self.log_extent, -2.0, 2.0)
@@ -60,7 +71,7 @@ class Learnt:
         extent, rate: factor beside the model's, geometric mean. extent_spread, rate_spread: one sigma as a factor.
     """
 
-    name: str
+    name: Message | str
     key: str
     lanes: int
     services: int
@@ -74,7 +85,7 @@ class Learnt:
 class Pace:
     """How long a section takes in a zone: mean and one sigma, min, over so many lanes."""
 
-    zone: str
+    zone: Message | str
     lanes: int
     mean_min: float
     spread_min: float
@@ -99,14 +110,14 @@ def _spread(values: Sequence[float]) -> float:
     return float(np.std(values, ddof=1)) if len(values) > 1 else 0.0
 
 
-def _groups(facts: Sequence[LaneFact], key: Callable[[LaneFact], str]) -> dict[str, list[LaneFact]]:
-    found: dict[str, list[LaneFact]] = {}
+def _groups(facts: Sequence[LaneFact], key: Callable[[LaneFact], K]) -> dict[K, list[LaneFact]]:
+    found: dict[K, list[LaneFact]] = {}
     for fact in facts:
         found.setdefault(key(fact), []).append(fact)
     return found
 
 
-def _learnt(key: str, name: str, facts: Sequence[LaneFact]) -> Learnt:
+def _learnt(key: str, name: Message | str, facts: Sequence[LaneFact]) -> Learnt:
     extents, rates = [f.log_extent for f in facts], [f.log_rate for f in facts]
     return Learnt(
         name=name,
@@ -128,7 +139,8 @@ def studio_numbers(facts: Sequence[LaneFact]) -> StudioNumbers:
         for zone, group in _groups(facts, lambda f: f.zone).items()
         if (own := [f.pace_min for f in group if f.pace_min is not None])
     ]
-    hair = [_learnt(k, k, g) for k, g in _groups(facts, lambda f: f.hair).items()]
+    kinds = _groups(facts, lambda f: f"{f.history.value}/{f.thickness.value}/{f.porosity.value}")
+    hair = [_learnt(k, g[0].hair, g) for k, g in kinds.items()]
     products = [_learnt(k, g[0].product_name, g) for k, g in _groups(facts, lambda f: f.product).items()]
     return StudioNumbers(
         services=len({f.service for f in facts}),
@@ -137,9 +149,9 @@ def studio_numbers(facts: Sequence[LaneFact]) -> StudioNumbers:
         walls_passed=sum(f.is_past_wall for f in facts),
         mixed_g=sum(f.mixed_g for f in facts),
         wasted_g=sum(f.wasted_g for f in facts),
-        paces=tuple(sorted(paces, key=lambda p: (-p.lanes, p.zone))),
-        by_hair=tuple(sorted(hair, key=lambda x: (-x.lanes, x.name))),
-        by_product=tuple(sorted(products, key=lambda x: (-x.lanes, x.name))),
+        paces=tuple(sorted(paces, key=lambda p: (-p.lanes, str(p.zone)))),
+        by_hair=tuple(sorted(hair, key=lambda x: (-x.lanes, x.key))),
+        by_product=tuple(sorted(products, key=lambda x: (-x.lanes, str(x.name)))),
     )
 
 
@@ -157,7 +169,7 @@ def learnt_lift_factor(current: float, facts: Sequence[LaneFact]) -> float:
     check_range("lift_factor", current, LIFT_FACTOR_LOW, LIFT_FACTOR_HIGH)
     means = [float(np.mean([f.log_extent for f in g])) for g in _groups(facts, lambda f: f.service).values()]
     if len(means) < COUNT_LEAST:
-        raise LimitError("services", f"at least {COUNT_LEAST} filed with this product", len(means))
+        raise LimitError("services", say("limit-services_filed", least=COUNT_LEAST), len(means))
     weight = len(means) / SERVICE_STD**2
     moved = float(np.mean(means)) * weight / (weight + 1.0 / PRIOR_STD**2)
     return float(min(max(current * math.exp(moved), LIFT_FACTOR_LOW), LIFT_FACTOR_HIGH))

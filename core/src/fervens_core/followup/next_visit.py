@@ -6,7 +6,7 @@ import datetime as dt
 import math
 from dataclasses import dataclass
 
-from fervens_core.base import check_range
+from fervens_core.base import Message, check_range, say
 from fervens_core.head import DAYS_PER_MONTH, GROWTH_MM_PER_MONTH, ROOT_MM
 
 REST_DAYS = 42
@@ -31,8 +31,8 @@ class NextVisit:
     on: dt.date
     regrowth_mm: float
     remind_on: dt.date
-    reason: str
-    reminder: str
+    reason: Message
+    reminder: Message
     expected_min: float | None
 
 
@@ -49,19 +49,14 @@ def grown_mm(days: float, mm_per_month: float = GROWTH_MM_PER_MONTH) -> float:
     return check_range("days", days, 0.0, 3650.0, "days") / DAYS_PER_MONTH * mm_per_month
 
 
-def reminder_text(on: dt.date, *, is_toned: bool, since: dt.date | None = None) -> str:
+def reminder_text(on: dt.date, *, is_toned: bool, since: dt.date | None = None) -> Message:
     """What is told two to three weeks before: what to stop, so that the hair is what the plan expects.
 
     Args:
         since: told long before, the day it holds from; None for now.
     """
-    begin = "From now on" if since is None else f"From {since.day} {since:%B} on"
-    stop = "violet, blue or ash shampoo and colour conditioner" if is_toned else "coloured shampoo or conditioner"
-    return (
-        f"Your visit is on {on.day} {on:%B %Y}. {begin} please use no {stop}, no box colour, no henna, and no oils "
-        "or dry shampoo on the last two days. Wash the day before, with a plain shampoo. Tell us of any medicine, "
-        "allergy or sore scalp that is new."
-    )
+    begin = say("reminder-from_now") if since is None else say("reminder-from_day", day=since)
+    return say("reminder", on=on, begin=begin, hair="toned" if is_toned else "plain")
 
 
 def propose_visit(
@@ -83,15 +78,14 @@ def propose_visit(
     roots = days_to_regrowth(ROOT_MM, mm_per_month) - EARLY_DAYS
     if is_short:
         days = REST_DAYS
-        reason = "The hair rests six weeks before it is lightened further"
-        if has_roots and roots < REST_DAYS:
-            reason += f"; the regrowth is past {ROOT_MM:g} mm by then and is done as two lanes"
+        is_long = has_roots and roots < REST_DAYS
+        reason = say("next_visit-rests_long", most=ROOT_MM) if is_long else say("next_visit-rests")
     elif has_roots:
         days = max(roots, 14)
-        reason = f"Just before the regrowth is longer than {ROOT_MM:g} mm: one root application, no band"
+        reason = say("next_visit-roots", most=ROOT_MM)
     else:
         days = REFRESH_DAYS
-        reason = "Nothing to retouch at the scalp: the tone is refreshed"
+        reason = say("next_visit-tone")
     on = filed_on + dt.timedelta(days=days)
     ahead = REMINDER_DAYS[0] if days >= REMINDER_DAYS[0] + 7 else min(REMINDER_DAYS[1], days)
     return NextVisit(

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 
-from fervens_core.base import check_range
+from fervens_core.base import Message, check_range, say
 from fervens_core.followup.next_visit import grown_mm
 from fervens_core.head import (
     GROWTH_MM_PER_MONTH,
@@ -66,7 +66,7 @@ class LastFormula:
         is_within_reach: whether one application comes to the target then. says: the same in a sentence.
     """
 
-    name: str
+    name: Message | str
     volume_strength: float
     minutes: float
     level: float
@@ -74,7 +74,7 @@ class LastFormula:
     corrected_volume: float
     corrected_minutes: float
     is_within_reach: bool
-    says: str
+    says: Message
 
 
 def _natural(zone: Zone, others: Sequence[Zone]) -> Hair:
@@ -210,20 +210,24 @@ def last_formulas(
         corrected, minutes, is_within_reach = _corrected(w, lightener, elasticity)
         off = w.level - target
         is_there = abs(off) <= LIFT_LEAST
-        did = "came to the target" if is_there else f"came {abs(off):.1f} {'short' if off < 0 else 'past it'}"
-        on = f"{w.volume_strength:g} vol, {w.minutes:.0f} min"
+        ended = "short" if off < 0 else "past"
+        did = say("last_time-came_to_target") if is_there else say(f"last_time-came_{ended}", levels=abs(off))
+        ran = {"volume": w.volume_strength, "minutes": w.minutes}
+        on = say("last_time-ran", **ran)
         if w.applications > 1:
-            on = f"{on} in {w.applications} applications"
+            on = say("last_time-ran_in_more", **ran, applications=w.applications)
         elif w.minutes + w.zone.application_min > lightener.label_max_min + 0.5:
-            on = f"{on}, past the label"
+            on = say("last_time-ran_past_label", **ran)
         is_same = abs(corrected - w.volume_strength) < SAME_VOLUME and abs(minutes - w.minutes) < 1.0
-        then = "the same again" if is_same and is_within_reach else f"{corrected:.0f} vol for {minutes:.0f} min"
+        then = say("last_time-same_again")
         if not is_within_reach:
-            then = f"{then} is the most one application may have: two applications, or another visit"
-        says = f"{on}: {did}; {then}"
+            then = say("last_time-most", volume=corrected, minutes=minutes)
+        elif not is_same:
+            then = say("last_time-corrected", volume=corrected, minutes=minutes)
+        says = say("last_time", ran=on, did=did, then=then)
         found.append(
             LastFormula(
-                w.zone.name, w.volume_strength, w.minutes, w.level, target, corrected, minutes, is_within_reach, says
+                w.zone.label, w.volume_strength, w.minutes, w.level, target, corrected, minutes, is_within_reach, says
             )
         )
     return tuple(found)

@@ -5,68 +5,57 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from fervens_core.base import Message, all_of, say
 from fervens_core.colour import undertone
+from fervens_core.head import Tone
 
 
 @dataclass(frozen=True, slots=True)
 class HandoutPart:
     """A heading and its sentences."""
 
-    title: str
-    lines: tuple[str, ...]
+    title: Message
+    lines: tuple[Message, ...]
 
 
-def _list(names: Sequence[str]) -> str:
-    return names[0] if len(names) == 1 else f"{', '.join(names[:-1])} and {names[-1]}"
-
-
-def _steps(before: float, after: float) -> str:
+def _steps(before: float, after: float) -> Message:
     gained = after - before
     if gained < 0.75:
-        return "a touch"
-    words = {1: "one step", 2: "two steps", 3: "three steps", 4: "four steps", 5: "five steps", 6: "six steps"}
-    return words.get(round(gained), "several steps")
+        return say("gain-touch")
+    return say("gain-steps", count=round(gained)) if gained < 6.5 else say("gain-several")
 
 
 def handout(
-    lifted: Sequence[tuple[str, float, float]],
+    lifted: Sequence[tuple[Message | str, float, float]],
     *,
-    tones: Sequence[str],
+    tones: Sequence[Tone],
     is_short: bool,
-    reminder: str | None,
+    reminder: Message | None,
 ) -> tuple[HandoutPart, ...]:
     """The sheet's parts; no developer, no minutes, no formula.
 
     Args:
-        lifted: (name of the zone, level before, level reached). tones: what was toned toward, in words.
+        lifted: (name of the zone, level before, level reached). tones: what was toned toward.
         is_short: some of it goes on at another visit. reminder: what to stop before, or None.
     """
     done = []
     if lifted:
-        by_gain: dict[str, list[str]] = {}
+        by_gain: dict[Message, list[Message | str]] = {}
         for name, before, after in lifted:
-            by_gain.setdefault(_steps(before, after), []).append(name.lower())
-        done += [f"We lightened {_list(names)} by {gain}." for gain, names in by_gain.items()]
+            by_gain.setdefault(_steps(before, after), []).append(name)
+        done += [say("handout-lightened", lanes=all_of(names), gain=gain) for gain, names in by_gain.items()]
         palest = max(after for _, _, after in lifted)
-        done.append(f"Underneath, the lightest parts are now {undertone(palest).value}.")
+        done.append(say("handout-palest", undertone=undertone(palest)))
     if tones:
-        done.append(f"We toned it toward {_list(list(dict.fromkeys(tones)))}.")
+        towards = (say(f"handout_tone-{tone.value}") for tone in dict.fromkeys(tones))
+        done.append(say("handout-toned", tones=all_of(towards)))
     if is_short:
-        done.append("It is not where we want it to end yet: the rest comes at another visit, when the hair has rested.")
-    care = [
-        "Wait 48 hours before the first wash; then wash seldom, lukewarm, with a mild shampoo.",
-        "Use a conditioner every time, and a bond or protein treatment once a week for four weeks.",
-        "Protect it from heat, sun, chlorine and salt water; dry it gently, comb it from the ends up.",
-        "A toner fades over the weeks. If it turns warm, a violet conditioner once a week helps, "
-        "until we tell you to stop.",
+        done.append(say("handout-short"))
+    parts = [
+        HandoutPart(say("handout-done"), tuple(done) or (say("handout-nothing_done"),)),
+        HandoutPart(say("handout-care"), tuple(say(f"handout-care.{x}") for x in ("wash", "care", "heat", "fades"))),
+        HandoutPart(say("handout-watch"), (say("handout-watch.skin"), say("handout-watch.hair"))),
     ]
-    watch = [
-        "If the scalp burns, blisters or itches for more than a day, or the face swells: rinse with cool water "
-        "and see a doctor.",
-        "If hair breaks or stretches like gum when wet: no heat, no colour, and call us.",
-    ]
-    parts = [HandoutPart("What we did", tuple(done) or ("We looked at your hair and planned together.",))]
-    parts += [HandoutPart("How to care for it", tuple(care)), HandoutPart("When to call", tuple(watch))]
     if reminder:
-        parts.append(HandoutPart("Before the next visit", (reminder,)))
+        parts.append(HandoutPart(say("handout-before_next"), (reminder,)))
     return tuple(parts)

@@ -9,11 +9,11 @@ import math
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from datetime import UTC, datetime, timedelta
-from typing import Any
+from typing import Any, get_args, get_type_hints
 
 import numpy as np
 
-from fervens_core.base import ConflictError, check_range, json_schema
+from fervens_core.base import MESSAGE_SCHEMA, ConflictError, Message, check_range, json_schema
 from fervens_core.basin import ToneBowl, ToneLane, lanes_today, read_zones, tone_step
 from fervens_core.chair import Chair, after, head_belief, lane_times, make_board, minutes_between
 from fervens_core.formats.service_file import MINUTES_MAX, ServiceFile
@@ -38,10 +38,10 @@ def chair_of(file: ServiceFile, at_min: float | None = None) -> Chair:
     last = max((e.at_min for e in file.events), default=0.0)
     minute = last if at_min is None else check_range("at", at_min, 0.0, MINUTES_MAX, "min")
     if file.lightener is None:
-        raise ConflictError("no_lightener", "The file has no lightener.")
+        raise ConflictError("no_lightener.file")
     state = fold(_events(file, minute))
     if not state.lanes:
-        raise ConflictError("no_plan", f"No plan has been taken to the chair by minute {minute:g} of the file's log.")
+        raise ConflictError("no_plan.file", minute=minute)
     return Chair(
         state=state,
         zones={z.key: z for z in lanes_today(file.zones, state)},
@@ -63,8 +63,8 @@ class AdvisedAct:
     code: str
     lanes: tuple[str, ...]
     due_min: float
-    title: str
-    detail: str
+    title: Message
+    detail: Message | None
 
 
 @dataclass(frozen=True, slots=True)
@@ -214,7 +214,7 @@ class ToneAnswer:
     parts: tuple[AnsweredPart, ...]
     rinses: tuple[AnsweredRinse, ...]
     minutes: float
-    blocked: str | None
+    blocked: Message | None
 
 
 def _bowl(bowl: ToneBowl) -> AnsweredBowl:
@@ -257,7 +257,7 @@ def tone_answer(file: ServiceFile) -> ToneAnswer:
     """
     there = chair_of(file)
     if any(lane.phase is not Phase.RINSED for lane in there.state.lanes):
-        raise ConflictError("still_lifting", "Some zones of the file still have lightener on; rinse them first.")
+        raise ConflictError("still_lifting.file")
     reads = read_zones(replace(there, now=after(there.now, 0.0)))
     step = tone_step(there, file.toners, findings=file.findings, tone=file.tone, reads=reads)
     parts = tuple(_part(lane) for lane in step.lanes)
@@ -274,4 +274,15 @@ def answers_schema() -> Mapping[str, Any]:
         own = dict(json_schema(kind, "serialization"))
         found["$defs"] |= own.pop("$defs", {})
         found["$defs"][name] = own
+    found["$defs"]["Message"] = MESSAGE_SCHEMA
+    for told_in, own in ((AdvisedAct, found["$defs"]["AdvisedAct"]), (ToneAnswer, found["$defs"]["tone"])):
+        for name, hint in get_type_hints(told_in).items():
+            if Message in (hint, *get_args(hint)):
+                told: dict[str, Any] = {"$ref": "#/$defs/Message"}
+                others = [
+                    {"type": "null"} if a is type(None) else {"type": "string"}
+                    for a in get_args(hint)
+                    if a is not Message
+                ]
+                own["properties"][name] = {"anyOf": [told, *others]} if others else told
     return found

@@ -6,7 +6,7 @@ import csv
 import io
 from collections.abc import Iterable, Iterator, Sequence
 
-from fervens_core.base import CoreError, LimitError
+from fervens_core.base import CoreError, LimitError, say
 
 FORMULA_STARTS = ("=", "+", "-", "@", "\t", "\r")
 
@@ -38,17 +38,17 @@ def read_table(text: str, columns: Sequence[str], most_chars: int) -> Iterator[t
         LimitError: too long, other columns, or a line with too many or too few cells. CoreError: not CSV.
     """
     if len(text) > most_chars:
-        raise LimitError("file", f"at most {most_chars} characters", len(text))
+        raise LimitError("file", say("limit-longest", most=most_chars), len(text))
     reader = csv.reader(io.StringIO(text.removeprefix("\ufeff")))
     try:
         header = [h.strip() for h in next(reader, [])]
         if sorted(header) != sorted(columns):
-            raise LimitError("line 1", f"the columns {', '.join(columns)}", ", ".join(header)[:120])
+            raise LimitError("line 1", say("limit-columns", columns=tuple(columns)), ", ".join(header)[:120])
         for row in reader:
             if not any(c.strip() for c in row):
                 continue
             if len(row) != len(header):
-                raise LimitError(f"line {reader.line_num}", f"{len(header)} cells", len(row))
+                raise LimitError(f"line {reader.line_num}", say("limit-cells", count=len(header)), len(row))
             yield reader.line_num, dict(zip(header, row, strict=True))
     except csv.Error as error:
-        raise CoreError("bad_csv", f"line {reader.line_num}: not CSV ({error}).") from error
+        raise CoreError("bad_csv", line=reader.line_num, why=str(error)) from error

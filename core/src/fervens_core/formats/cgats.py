@@ -10,7 +10,7 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime
 
-from fervens_core.base import CoreError, LimitError, check_range
+from fervens_core.base import CoreError, LimitError, check_range, say
 
 CGATS_MAX_CHARS = 300_000
 SETS_MAX = 2_000
@@ -61,7 +61,7 @@ def _words(line: str, number: int) -> list[str]:
         if word.startswith("#"):
             break
         if word == '"':
-            raise LimitError(f"line {number}", "quotation marks in pairs", line.strip()[:40])
+            raise LimitError(f"line {number}", say("limit-quotes_in_pairs"), line.strip()[:40])
         found.append(word[1:-1].replace('""', '"') if word.startswith('"') else word)
     return found
 
@@ -70,7 +70,7 @@ def _number(line: int, field: str, word: str) -> float:
     try:
         value = float(word) if len(word) <= _HUGE else float("nan")
     except ValueError:
-        raise LimitError(f"line {line}, {field}", "a number", word[:20]) from None
+        raise LimitError(f"line {line}, {field}", say("limit-number"), word[:20]) from None
     return check_range(f"line {line}, {field}", value, *_RANGES[field])
 
 
@@ -81,10 +81,10 @@ def samples_from_cgats(text: str) -> tuple[ColourSample, ...]:
         LimitError: naming the line, the limit and the value. CoreError: no CGATS text.
     """
     if len(text) > CGATS_MAX_CHARS:
-        raise LimitError("file", f"at most {CGATS_MAX_CHARS} characters", len(text))
+        raise LimitError("file", say("limit-longest", most=CGATS_MAX_CHARS), len(text))
     lines = text.removeprefix("\ufeff").splitlines()
     if not lines or not re.match(r"\s*(CGATS|IT8|LAB|CTI)\S*", lines[0]):
-        raise CoreError("no_cgats", "The file does not begin like CGATS text (CGATS.17).")
+        raise CoreError("no_cgats")
     fields: list[str] = []
     samples: list[ColourSample] = []
     place = ""
@@ -101,21 +101,21 @@ def samples_from_cgats(text: str) -> tuple[ColourSample, ...]:
         elif place == "BEGIN_DATA":
             samples.append(_sample(number, fields, words))
             if len(samples) > SETS_MAX:
-                raise LimitError("file", f"at most {SETS_MAX} measurements", f"more, at line {number}")
+                raise LimitError("file", say("limit-most_measurements", most=SETS_MAX), number)
     missing = [f for f in _FIELDS if f not in fields]
     if missing:
-        raise LimitError("data format", f"with {', '.join(_FIELDS)}", f"without {', '.join(missing)}")
+        raise LimitError("data format", say("limit-with", names=_FIELDS), [f for f in fields if f in _FIELDS])
     if not samples:
-        raise LimitError("data", "at least one measurement", 0)
+        raise LimitError("data", say("limit-one_measurement"), 0)
     return tuple(samples)
 
 
 def _sample(number: int, fields: list[str], words: list[str]) -> ColourSample:
     missing = [f for f in _FIELDS if f not in fields]
     if missing:
-        raise LimitError("data format", f"with {', '.join(_FIELDS)}, before the data", f"without {', '.join(missing)}")
+        raise LimitError("data format", say("limit-with_before_data", names=_FIELDS), fields)
     if len(words) != len(fields):
-        raise LimitError(f"line {number}", f"{len(fields)} values", len(words))
+        raise LimitError(f"line {number}", say("limit-values", count=len(fields)), len(words))
     by_field = dict(zip(fields, words, strict=True))
     lightness, a, b = (_number(number, f, by_field[f]) for f in _FIELDS)
     name = by_field.get("SAMPLE_NAME") or by_field.get("SAMPLE_ID") or str(number)

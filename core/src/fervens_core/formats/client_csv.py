@@ -5,7 +5,7 @@ from __future__ import annotations
 import datetime as dt
 from dataclasses import dataclass
 
-from fervens_core.base import LimitError
+from fervens_core.base import LimitError, Message, say
 from fervens_core.formats.cells import cell, plain, read_table, table
 from fervens_core.head import TestResult
 
@@ -34,7 +34,7 @@ class LineProblem:
 
     line: int
     column: str
-    limit: str
+    limit: Message
     value: str
 
 
@@ -69,7 +69,7 @@ def clients_to_csv(lines: list[ClientLine]) -> str:
 def _read_day(column: str, text: str, today: dt.date) -> dt.date | None:
     if not text:
         return None
-    limit = f"a day from {EARLIEST_BIRTH} to {today}, as 2026-01-31"
+    limit = say("limit-day", low=EARLIEST_BIRTH.isoformat(), high=today.isoformat())
     try:
         found = dt.date.fromisoformat(text)
     except ValueError:
@@ -81,11 +81,11 @@ def _read_day(column: str, text: str, today: dt.date) -> dt.date | None:
 
 def _read_text(column: str, text: str, longest: int, *, is_needed: bool) -> str:
     if is_needed and not text:
-        raise LimitError(column, "given", "")
+        raise LimitError(column, say("limit-given"), "")
     if len(text) > longest:
-        raise LimitError(column, f"at most {longest} characters", len(text))
+        raise LimitError(column, say("limit-longest", most=longest), len(text))
     if any(ord(c) < 32 and c not in "\n\t" for c in text) or (is_needed and "\n" in text):
-        raise LimitError(column, "without control characters", repr(text)[:40])
+        raise LimitError(column, say("limit-no_control"), repr(text)[:40])
     return text
 
 
@@ -93,10 +93,12 @@ def _read_line(cells: dict[str, str], today: dt.date) -> ClientLine:
     values = {c: plain(cells[c]) for c in COLUMNS}
     answer = values["has_reacted_before"].lower()
     if answer not in ("yes", "no", ""):
-        raise LimitError("has_reacted_before", "yes, no or nothing", answer[:40])
+        raise LimitError("has_reacted_before", say("limit-yes_no"), answer[:40])
     result = values["patch_test_result"] or TestResult.NOT_DONE.value
     if result not in [r.value for r in TestResult]:
-        raise LimitError("patch_test_result", f"one of {', '.join(r.value for r in TestResult)}", result[:40])
+        raise LimitError(
+            "patch_test_result", say("limit-one_of", known=tuple(r.value for r in TestResult)), result[:40]
+        )
     return ClientLine(
         name=_read_text("name", values["name"], NAME_MAX, is_needed=True),
         birth_date=_read_day("birth_date", values["birth_date"], today),
@@ -117,7 +119,7 @@ def clients_from_csv(text: str, today: dt.date) -> ClientTable:
     problems: list[LineProblem] = []
     for number, cells in read_table(text, COLUMNS, CLIENT_CSV_MAX_CHARS):
         if len(lines) + len(problems) >= CLIENT_CSV_MAX_LINES:
-            raise LimitError("file", f"at most {CLIENT_CSV_MAX_LINES} clients", f"more, at line {number}")
+            raise LimitError("file", say("limit-most_clients", most=CLIENT_CSV_MAX_LINES), number)
         try:
             lines.append(_read_line(cells, today))
         except LimitError as error:

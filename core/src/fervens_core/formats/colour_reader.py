@@ -6,7 +6,7 @@ from dataclasses import dataclass, field
 
 import numpy as np
 
-from fervens_core.base import LEVEL_MAX, CoreError, Floats, LimitError, check_level, check_range
+from fervens_core.base import LEVEL_MAX, CoreError, Floats, LimitError, check_level, check_range, say
 from fervens_core.colour import delta_e_2000, hair_lab
 
 PROTOCOL = "FERVENS-READER 1"
@@ -46,9 +46,9 @@ def line_to_lab(line: str) -> tuple[float, float, float]:
     """
     words = line.strip().split()
     if words[:1] == ["ERR"]:
-        raise CoreError("reader_error", f"The colour reader says: {' '.join(words[1:])[:120] or 'error'}.")
+        raise CoreError("reader_error", told=" ".join(words[1:])[:120] or "ERR")
     if len(words) != 4 or words[0] != "LAB":
-        raise CoreError("reader_line", f"The colour reader sent {line.strip()[:60]!r}, not a measurement.")
+        raise CoreError("reader_line.sent", line=repr(line.strip()[:60]))
     return _three(words[1:])
 
 
@@ -60,7 +60,7 @@ def _three(words: list[str]) -> tuple[float, float, float]:
         except ValueError as error:
             if isinstance(error, CoreError):
                 raise
-            raise LimitError(name, "a number", word[:20]) from None
+            raise LimitError(name, say("limit-number"), word[:20]) from None
     return found[0], found[1], found[2]
 
 
@@ -81,7 +81,7 @@ class SimulatedReader:
                 try:
                     self.under = _three(words[1:])
                 except LimitError as error:
-                    return f"ERR {error.message}"
+                    return f"ERR {error.code}"
                 return "OK"
             case ["MEASURE"]:
                 if self.under is None:
@@ -104,9 +104,5 @@ def level_of_lab(start_level: float, lab: tuple[float, float, float]) -> Measure
     away = delta_e_2000(hair_lab(start_level, levels), np.asarray(lab, dtype=float))
     best = int(np.argmin(away))
     if float(away[best]) > UNLIKE_DELTA_E:
-        raise CoreError(
-            "unlike_hair",
-            f"What was measured (L* {lab[0]:.0f}, a* {lab[1]:.0f}, b* {lab[2]:.0f}) looks like no level of this hair: "
-            "wipe the strand, lay it flat and measure again, or read it by eye.",
-        )
+        raise CoreError("unlike_hair", l=lab[0], a=lab[1], b=lab[2])
     return Measured(lab, float(levels[best]), float(away[best]))

@@ -15,6 +15,7 @@ def _lane_to_json(z: ZonePlan) -> dict[str, Any]:
     return {
         "key": z.zone.key,
         "name": z.zone.name,
+        "part": z.zone.part.value,
         "wave": z.wave,
         "volume_strength": round(z.volume_strength, 3),
         "strongest_volume": z.strongest_volume,
@@ -45,7 +46,6 @@ def _bowl_to_json(b: PlannedBowl) -> dict[str, Any]:
             for p in b.pours
         ],
         "lanes": [f.lane_key for f in b.fills],
-        "lane_names": [f.lane_name for f in b.fills],
         "oldest_min": round(b.oldest_min, 1),
         "waste_g": round(b.waste_g, 1),
     }
@@ -69,6 +69,9 @@ def plan_to_json(plan: Plan) -> dict[str, Any]:
             for w in plan.waves
         ],
         "lanes": [_lane_to_json(z) for z in plan.zones],
-        "left_out": [{"key": x.zone.key, "name": x.zone.name, "reason": x.reason} for x in plan.left_out],
+        "left_out": [
+            {"key": x.zone.key, "name": x.zone.name, "part": x.zone.part.value, "reason": x.reason}
+            for x in plan.left_out
+        ],
         "bowls": [_bowl_to_json(b) for b in plan.bowls],
     }

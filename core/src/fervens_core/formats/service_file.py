@@ -24,6 +24,7 @@ from fervens_core.base import (
     json_schema,
     plain,
     read,
+    say,
 )
 from fervens_core.head import Developer, Findings, Lightener, Tone, TonerShade, Zone
 from fervens_core.lift import STRANDS_MAX, Strand, ToldStrand
@@ -51,20 +52,20 @@ class FileEvent:
 
 def _event(value: Any) -> Any:
     if not isinstance(value, Mapping) or not isinstance(value.get("kind"), str):
-        raise LimitError("", "an event with a kind and its data", value)
+        raise LimitError("", say("limit-event"), value)
     unknown = sorted(set(value) - {"at_min", "by", "kind", "version", "data"})
     if unknown:
-        raise LimitError(unknown[0], "one of at_min, by, data, kind, version", unknown[0])
+        raise LimitError(unknown[0], say("limit-one_of", known=("at_min", "by", "data", "kind", "version")), unknown[0])
     values = value.get("data", {})
     if not isinstance(values, Mapping):
-        raise LimitError("data", "a JSON object", values)
+        raise LimitError("data", say("limit-object"), values)
     at_min = check_range("at_min", value.get("at_min"), 0.0, MINUTES_MAX, "min")  # type: ignore[arg-type]
     by = value.get("by")
     if not isinstance(by, str) or not 1 <= len(by) <= 80:
-        raise LimitError("by", "1 to 80 characters", by)
+        raise LimitError("by", say("limit-text", most=80), by)
     version = value.get("version")
     if version is not None and (isinstance(version, bool) or not isinstance(version, int)):
-        raise LimitError("version", "a whole number", version)
+        raise LimitError("version", say("limit-whole"), version)
     return FileEvent(at_min, by, data_from_json(value["kind"], values, version))
 
 
@@ -134,14 +135,14 @@ class ServiceFile:
             keys = [x.key for x in getattr(self, name)]
             for i, key in enumerate(keys):
                 if key in keys[:i]:
-                    raise LimitError(f"{name}[{i}].key", f"different from the other {name}'", key)
+                    raise LimitError(f"{name}[{i}].key", say("limit-different_from_others", name=name), key)
         known = [z.key for z in self.zones]
         for key in self.plan.volumes:
             if key.split(".")[0] not in known:
-                raise LimitError("plan.volumes", f"one of the zones {', '.join(known)}", key)
+                raise LimitError("plan.volumes", say("limit-one_of_zones", known=tuple(known)), key)
         for key in self.plan.wave_starts or ():
             if key not in known:
-                raise LimitError("plan.wave_starts", f"one of the zones {', '.join(known)}", key)
+                raise LimitError("plan.wave_starts", say("limit-one_of_zones", known=tuple(known)), key)
         for i, strand in enumerate(self.strands):
             try:
                 strand.strand(self._lighteners, self.lightener)
@@ -160,7 +161,7 @@ class ServiceFile:
     def plan_request(self) -> PlanRequest:
         """What the plan is made from. Raises LimitError when the file has no lightener or no developer."""
         if self.lightener is None:
-            raise LimitError("lightener", "given in a file that is to be planned", None)
+            raise LimitError("lightener", say("limit-given_to_plan"), None)
         return PlanRequest(
             zones=self.zones,
             lightener=self.lightener,
@@ -224,13 +225,12 @@ def _unsaid(values: Any, field: str) -> Any:
 def read_service_file(document: Any) -> ServiceFile:
     """A service from parsed JSON. Raises CoreError, LimitError naming the path."""
     if not isinstance(document, Mapping):
-        raise LimitError("file", "a JSON object", str(document)[:60])
+        raise LimitError("file", say("limit-object"), str(document)[:60])
     if document.get("format") != FORMAT:
-        raise LimitError("format", repr(FORMAT), document.get("format"))
+        raise LimitError("format", say("limit-one_of", known=(repr(FORMAT),)), document.get("format"))
     version = document.get("version")
     if isinstance(version, bool) or version not in VERSIONS:
-        known = ", ".join(str(v) for v in VERSIONS)
-        raise LimitError("version", f"{known}, the versions this program reads", version)
+        raise LimitError("version", say("limit-versions", known=tuple(str(v) for v in VERSIONS)), version)
     file = read(ServiceFile, document if version == VERSION else _upcast(document))
     return replace(file, findings=replace(file.findings, told_elsewhere=file.wish))
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import replace
 
-from fervens_core.base import LimitError, check_range
+from fervens_core.base import LimitError, check_range, say
 from fervens_core.formats.cells import cell, read_table, table
 from fervens_core.head import Covering, Hair, Lightener, ReadingMode
 from fervens_core.lift import STRANDS_MAX, Strand, StrandReading
@@ -60,14 +60,16 @@ def _parse(line: int, row: Mapping[str, str | None], column: str, low: float, hi
     try:
         value = float(text)
     except ValueError:
-        raise LimitError(f"line {line}, {column}", f"a number from {low:g} to {high:g}", text[:40]) from None
+        raise LimitError(
+            f"line {line}, {column}", say("limit-range", low=low, high=high, unit="none"), text[:40]
+        ) from None
     return check_range(f"line {line}, {column}", value, low, high)
 
 
 def _choice(line: int, row: Mapping[str, str | None], column: str, allowed: list[str], default: str) -> str:
     text = (row[column] or "").strip() or default
     if text not in allowed:
-        raise LimitError(f"line {line}, {column}", f"one of {', '.join(allowed)}", text[:40])
+        raise LimitError(f"line {line}, {column}", say("limit-one_of", known=tuple(allowed)), text[:40])
     return text
 
 
@@ -84,7 +86,7 @@ def strands_from_csv(text: str, lighteners: Mapping[str, Lightener]) -> tuple[St
     for line, row in read_table(text, COLUMNS, CSV_MAX_CHARS):
         _take_row(line, row, lighteners, made)
     if len(made) > STRANDS_MAX:
-        raise LimitError("strand", f"at most {STRANDS_MAX} strands", len(made))
+        raise LimitError("strand", say("limit-most_strands", most=STRANDS_MAX), len(made))
     return tuple(made.values())
 
 
@@ -93,11 +95,15 @@ def _take_row(
 ) -> None:
     key, name = ((row[c] or "").strip().removeprefix("'") for c in ("strand", "lightener"))
     if name not in lighteners:
-        raise LimitError(f"line {line}, lightener", f"one of {', '.join(lighteners) or 'none on the shelf'}", name[:80])
+        raise LimitError(
+            f"line {line}, lightener",
+            say("limit-one_of", known=tuple(lighteners) or (say("limit-none_on_shelf"),)),
+            name[:80],
+        )
     start, volume = _parse(line, row, "start_level", 1, 10), _parse(line, row, "volume_vol", 0.5, 40)
     if start is None or volume is None:
         missing = "start_level" if start is None else "volume_vol"
-        raise LimitError(f"line {line}, {missing}", "given", "")
+        raise LimitError(f"line {line}, {missing}", say("limit-given"), "")
     try:
         strand = Strand(
             key=key,
@@ -116,10 +122,10 @@ def _take_row(
         raise LimitError(f"line {line}, {error.field}", error.limit, error.value) from error
     before = made.get(key, strand)
     if replace(before, readings=()) != strand:
-        raise LimitError(f"line {line}, strand", f"the same facts on every line of {key}", "others")
+        raise LimitError(f"line {line}, strand", say("limit-same_facts", strand=key), "others")
     minute, level = _parse(line, row, "minute", 0, 180), _parse(line, row, "level", 1, 10)
     if (minute is None) != (level is None):
-        raise LimitError(f"line {line}", "both minute and level, or neither", "one of them")
+        raise LimitError(f"line {line}", say("limit-minute_and_level"), (minute, level))
     readings = before.readings
     if minute is not None and level is not None:
         mode = ReadingMode(_choice(line, row, "mode", [m.value for m in ReadingMode], "wiped"))

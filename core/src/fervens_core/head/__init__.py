@@ -39,6 +39,7 @@ from fervens_core.head.zones import (
     Segment,
     Zone,
     kept_parts_of,
+    lane_label,
     lanes_of,
 )
 
@@ -80,6 +81,7 @@ __all__ = [
     "Zone",
     "judge_salts",
     "kept_parts_of",
+    "lane_label",
     "lanes_of",
     "patch_state",
 ]

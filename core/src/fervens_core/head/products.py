@@ -25,10 +25,11 @@ from fervens_core.base import (
     Within,
     check_range,
     contract,
+    say,
 )
 
 Name = Annotated[str, Text(80)]
-DeveloperParts = Annotated[Number, Within(0.5, 4.0, "parts to one")]
+DeveloperParts = Annotated[Number, Within(0.5, 4.0, "parts")]
 
 
 class DyeFamily(StrEnum):
@@ -48,7 +49,7 @@ def _dyes(value: Any) -> Any:
         return value
     for family in value:
         if family not in [f.value for f in DyeFamily]:
-            raise LimitError("", f"made of {', '.join(f.value for f in DyeFamily)}", family)
+            raise LimitError("", say("limit-made_of", known=tuple(f.value for f in DyeFamily)), family)
     return tuple((DyeFamily(f), share) for f, share in value.items())
 
 
@@ -99,9 +100,8 @@ class Lightener:
 
     def __post_init__(self) -> None:
         if self.max_volume_on_scalp > self.max_volume:
-            raise LimitError(
-                "max_volume_on_scalp", f"at most max_volume {self.max_volume:g} vol", self.max_volume_on_scalp
-            )
+            limit = say("limit-at_most_max_volume", most=self.max_volume)
+            raise LimitError("max_volume_on_scalp", limit, self.max_volume_on_scalp)
 
     @property
     def ratio(self) -> Ratio:
@@ -159,14 +159,14 @@ class TonerShade:
         for field in ("developer_parts", "developer_volume"):
             value = getattr(self, field)
             if self.is_oxidative and value is None:
-                raise LimitError(field, "given for an oxidative shade", None)
+                raise LimitError(field, say("limit-given_for_oxidative"), None)
             if not self.is_oxidative and value is not None:
-                raise LimitError(field, "nothing for a pigment wash: it never goes on with peroxide", value)
+                raise LimitError(field, say("limit-nothing_for_wash"), value)
         check_range("label_min_min", self.label_min_min, 0.5, self.label_max_min, "min")
         if not self.dyes:
-            raise LimitError("dyes", "at least one dye family", self.dyes)
+            raise LimitError("dyes", say("limit-one_dye_family"), self.dyes)
         for family, share in self.dyes:
             check_range(f"dyes.{family.value}", share, 0.0, 1.0)
         total = sum(share for _, share in self.dyes)
         if abs(total - 1.0) > 0.005:
-            raise LimitError("dyes", "shares that sum to 1", round(total, 4))
+            raise LimitError("dyes", say("limit-sum_of_shares"), round(total, 4))

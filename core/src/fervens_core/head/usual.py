@@ -4,15 +4,21 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from fervens_core.base import Message, say
+
 
 @dataclass(frozen=True, slots=True)
 class HeadZone:
     """A zone of the usual head; `foil_count` is a usual number of sections on medium density. [MODEL]"""
 
     key: str
-    name: str
     foil_count: int
     is_delicate: bool = False
+
+    @property
+    def name(self) -> Message:
+        """What the studio's language calls it."""
+        return say(f"head-{self.key}")
 
     @property
     def mirror(self) -> str | None:
@@ -24,16 +30,16 @@ class HeadZone:
 
 
 USUAL_HEAD: tuple[HeadZone, ...] = (
-    HeadZone("low_back", "Low back", 7),
-    HeadZone("high_back", "High back", 8),
-    HeadZone("left_back", "Left back side", 5),
-    HeadZone("right_back", "Right back side", 5),
-    HeadZone("crown", "Crown", 7),
-    HeadZone("left_side", "Left side", 6),
-    HeadZone("right_side", "Right side", 6),
-    HeadZone("top", "Top", 7),
-    HeadZone("nape", "Nape", 4, is_delicate=True),
-    HeadZone("fringe", "Fringe", 4, is_delicate=True),
-    HeadZone("left_temple", "Left temple", 3, is_delicate=True),
-    HeadZone("right_temple", "Right temple", 3, is_delicate=True),
+    HeadZone("low_back", 7),
+    HeadZone("high_back", 8),
+    HeadZone("left_back", 5),
+    HeadZone("right_back", 5),
+    HeadZone("crown", 7),
+    HeadZone("left_side", 6),
+    HeadZone("right_side", 6),
+    HeadZone("top", 7),
+    HeadZone("nape", 4, is_delicate=True),
+    HeadZone("fringe", 4, is_delicate=True),
+    HeadZone("left_temple", 3, is_delicate=True),
+    HeadZone("right_temple", 3, is_delicate=True),
 )

@@ -15,12 +15,14 @@ from fervens_core.base import (
     Flag,
     Level,
     LimitError,
+    Message,
     Number,
     Text,
     Whole,
     Within,
     check_range,
     contract,
+    say,
 )
 from fervens_core.head.hair import Covering, Density, Hair, History, Tone
 
@@ -75,8 +77,15 @@ class Segment:
 def _no_dot(key: str) -> str:
     """A zone's own key has no dot: behind one stands the part that a lane is."""
     if "." in key:
-        raise LimitError("", "without a dot", key)
+        raise LimitError("", say("limit-no_dot"), key)
     return key
+
+
+def lane_label(zone: str, part: Part, *, is_again: bool = False, is_shadow: bool = False) -> Message | str:
+    """What to call a lane: by its zone, its part, and whether it was lightened again or is a root shadow."""
+    found: Message | str = zone if part is Part.WHOLE else say("lane-part", zone=zone, part=part)
+    found = say("lane-again", lane=found) if is_again else found
+    return say("lane-shadow", lane=found) if is_shadow else found
 
 
 @dataclass(frozen=True, slots=True)
@@ -99,7 +108,8 @@ class Zone:
         keeps_depth: the zone stays as it is.
         tone: wanted here, None for the head's.
         areas: areas of the head's map it covers; none means its own key.
-        part, parent_key, waits_for, note: of a lane: which part, of which zone, the lane whose lift it waits for, why.
+        part, parent_key, waits_for, is_again, note: of a lane: which part, of which zone, the lane whose lift it waits
+            for, whether it is lightened again today, why.
     """
 
     key: Annotated[str, Text(60), AfterValidator(_no_dot)]
@@ -121,19 +131,22 @@ class Zone:
     part: Annotated[Part, INTERNAL] = Part.WHOLE
     parent_key: Annotated[str | None, INTERNAL] = None
     waits_for: Annotated[str | None, INTERNAL] = None
-    note: Annotated[str, INTERNAL] = ""
+    is_again: Annotated[Flag, INTERNAL] = False
+    note: Annotated[Message | None, INTERNAL] = None
 
     def __post_init__(self) -> None:
         if self.target_level < self.hair.start_level:
-            raise LimitError(
-                "target_level",
-                f"at or above start_level {self.hair.start_level:g} (lightening does not darken)",
-                self.target_level,
-            )
+            limit = say("limit-not_below_start", level=self.hair.start_level)
+            raise LimitError("target_level", limit, self.target_level)
         taken = sum(s.length_mm for s in (self.root, self.ends) if s)
         if taken > self.length_mm:
-            limit = f"at least root and ends together, {taken:g} mm"
+            limit = say("limit-root_and_ends", least=taken)
             raise LimitError("length_mm", limit, self.length_mm)
+
+    @property
+    def label(self) -> Message | str:
+        """What to call it: a zone by its name, a lane by its part too."""
+        return lane_label(self.name, self.part, is_again=self.is_again)
 
     @property
     def application_min(self) -> float:
@@ -163,7 +176,6 @@ def _lane(zone: Zone, part: Part, segment: Segment, length_mm: float) -> Zone:
     return replace(
         zone,
         key=f"{zone.key}.{part.value}",
-        name=f"{zone.name} {part.value}",
         hair=segment.hair,
         target_level=max(segment.target_level or zone.target_level, segment.hair.start_level),
         pace_min_per_foil=max(zone.pace_min_per_foil * share, 0.1),
@@ -184,10 +196,7 @@ def _root_lanes(zone: Zone, root: Segment, main: Zone | None) -> list[Zone]:
         if main:
             return [replace(at_root, waits_for=main.key)]
         return [replace(at_root, pace_min_per_foil=zone.pace_min_per_foil)]
-    note = (
-        f"{root.length_mm:g} mm of regrowth would band in one root application past {ROOT_MM:g} mm: "
-        f"first off the scalp, then the last {ROOT_MM:g} mm."
-    )
+    note = say("plan-two_root_lanes", regrowth=root.length_mm, most=ROOT_MM)
     beyond = replace(_lane(zone, Part.REGROWTH, root, root.length_mm - ROOT_MM), note=note)
     return [beyond, replace(at_root, waits_for=beyond.key, note=note)]
 
@@ -210,7 +219,6 @@ def lanes_of_zone(zone: Zone) -> tuple[Zone, ...]:
     if has_lift and zone.length_mm - taken >= 5.0:
         main = replace(
             zone,
-            name=f"{zone.name} lengths",
             part=Part.LENGTHS,
             is_on_scalp=zone.touches_scalp and zone.root is None,
             length_mm=zone.length_mm - taken,
@@ -244,9 +252,8 @@ def kept_parts_of(zones: tuple[Zone, ...], lanes: tuple[Zone, ...]) -> tuple[Zon
         rest = zone.length_mm - sum(s.length_mm for s in (zone.root, zone.ends) if s)
         is_whole = zone.root is None and zone.ends is None
         if zone.key not in taken and rest >= 5.0:
-            name = zone.name if is_whole else f"{zone.name} lengths"
             part = Part.WHOLE if is_whole else Part.LENGTHS
-            own = replace(zone, name=name, part=part, length_mm=rest, root=None, ends=None)
+            own = replace(zone, part=part, length_mm=rest, root=None, ends=None)
             found.append(_kept(own, zone, darkest))
         for part, segment in ((Part.ROOT, zone.root), (Part.ENDS, zone.ends)):
             if segment and (zone.key, part) not in parts:
@@ -266,5 +273,5 @@ def lanes_of(zones: tuple[Zone, ...]) -> tuple[Zone, ...]:
     """The lanes of a head in its zones' order. Raises LimitError past 120 lanes."""
     lanes = tuple(lane for zone in zones for lane in lanes_of_zone(zone))
     if len(lanes) > 120:
-        raise LimitError("zones", "at most 120 lanes", len(lanes))
+        raise LimitError("zones", say("limit-most_lanes", most=120), len(lanes))
     return lanes

@@ -13,7 +13,7 @@ from functools import cached_property, lru_cache
 
 import numpy as np
 
-from fervens_core.base import Floats, LimitError, check_range
+from fervens_core.base import Floats, LimitError, check_range, say
 from fervens_core.head import Covering
 from fervens_core.lift.kinetics import LATER_EXTENT_FACTOR, OPEN_AIR_COOLING_K, capacity, temperature_rate_factor
 
@@ -162,7 +162,7 @@ def make_course(
         LimitError: no application, or one before the one it follows.
     """
     if not applications:
-        raise LimitError("applications", "at least one", 0)
+        raise LimitError("applications", say("limit-at_least_one"), 0)
     starts = [a.at_min for a in applications]
     for before, after in itertools.pairwise(starts):
         check_range("at_min", after, before, before + HORIZON_MIN, "min")

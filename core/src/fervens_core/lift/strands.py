@@ -8,7 +8,23 @@ from typing import Annotated
 
 import numpy as np
 
-from fervens_core.base import FLAT, Count, Flag, Floats, Key, Level, LimitError, Number, Text, Volume, Within, contract
+from fervens_core.base import (
+    FLAT,
+    Count,
+    Flag,
+    Floats,
+    Key,
+    Level,
+    LimitError,
+    Message,
+    Number,
+    Text,
+    Volume,
+    Within,
+    all_of,
+    contract,
+    say,
+)
 from fervens_core.head import Covering, Hair, Lightener, ReadingMode, Zone
 from fervens_core.lift.belief import Belief, LaneKinetics, Reading, learn, prior
 from fervens_core.lift.course import Application, make_course
@@ -59,7 +75,9 @@ class ToldStrand:
         """The strand with its lightener. Raises LimitError for one that is not known."""
         own = usual if self.lightener_key is None else lighteners.get(self.lightener_key)
         if own is None:
-            raise LimitError("lightener_key", f"one of {', '.join(lighteners) or 'none given'}", self.lightener_key)
+            raise LimitError(
+                "lightener_key", say("limit-one_of", known=tuple(lighteners) or ("none",)), self.lightener_key
+            )
         rest = {f.name: getattr(self, f.name) for f in fields(Strand) if f.name != "lightener"}
         return Strand(lightener=own, **rest)
 
@@ -189,7 +207,7 @@ class StrandFit:
 def fit_strands(strands: tuple[Strand, ...]) -> tuple[StrandFit, ...]:
     """Every strand's curve through the readings of all: strands of one head teach each other."""
     if len(strands) > STRANDS_MAX:
-        raise LimitError("strands", f"at most {STRANDS_MAX}", len(strands))
+        raise LimitError("strands", say("limit-most_strands", most=STRANDS_MAX), len(strands))
     if not strands:
         return ()
     before = prior(tuple(s.kinetics for s in strands), [s.zone_key or s.key for s in strands])
@@ -206,16 +224,14 @@ class HeadMove:
     rate_ratio: float
 
     @property
-    def text(self) -> str:
+    def text(self) -> Message:
         """Said plainly."""
         parts = []
-        for ratio, more, less in (
-            (self.extent_ratio, "farther", "less far"),
-            (self.rate_ratio, "faster", "slower"),
-        ):
+        for ratio, way in ((self.extent_ratio, "far"), (self.rate_ratio, "fast")):
             if abs(ratio - 1.0) >= MOVED_LEAST:
-                parts.append(f"{abs(ratio - 1.0) * 100:.0f} % {more if ratio > 1.0 else less}")
-        return f"This head lifts {' and '.join(parts)} than expected" if parts else "This head lifts as expected"
+                sign = "more" if ratio > 1.0 else "less"
+                parts.append(say(f"head_move-{way}_{sign}", percent=abs(ratio - 1.0) * 100.0))
+        return say("head_move-moved", ways=all_of(parts)) if parts else say("head_move-as_expected")
 
 
 def head_move(taught: Taught) -> HeadMove | None:

@@ -1,7 +1,7 @@
 """What happened: events, and the fold that makes the state of a service of them."""
 
 from fervens_core.log.events import KINDS, Event, EventData, data_from_json, data_to_json, version_of
-from fervens_core.log.lane_state import Applied, LaneState, MixedBowl, Phase, TakenReading, stop_reason
+from fervens_core.log.lane_state import Applied, LaneState, MixedBowl, Phase, TakenReading
 from fervens_core.log.lift_events import (
     ApplicationFinished,
     ApplicationStarted,
@@ -41,7 +41,7 @@ from fervens_core.log.tone_events import (
     TonerStrandRead,
     WishSet,
 )
-from fervens_core.log.toner_state import TonerState
+from fervens_core.log.toner_state import TonerEvent, TonerState
 
 __all__ = [
     "AGAIN",
@@ -83,6 +83,7 @@ __all__ = [
     "TonedPart",
     "TonerApplied",
     "TonerEmulsified",
+    "TonerEvent",
     "TonerPulledBack",
     "TonerRinsed",
     "TonerState",
@@ -95,7 +96,6 @@ __all__ = [
     "fold",
     "live_events",
     "merge_addition",
-    "stop_reason",
     "uses_of",
     "version_of",
 ]

@@ -7,74 +7,11 @@ from dataclasses import dataclass
 from datetime import datetime
 from typing import Any, get_args
 
-from fervens_core.base import CoreError, LimitError, plain, read
-from fervens_core.log.lift_events import (
-    ApplicationFinished,
-    ApplicationStarted,
-    BarrierLeft,
-    BowlMixed,
-    CautionAcknowledged,
-    ConsultationFinished,
-    CoveringChanged,
-    DeveloperChanged,
-    DriedOut,
-    EventVoided,
-    HairNoted,
-    HeatEnded,
-    HeatStarted,
-    LightenerRefreshed,
-    PlanTaken,
-    ProductDragged,
-    ReadingTaken,
-    Rinsed,
-    ServiceClosed,
-    WaveRinsed,
-)
-from fervens_core.log.tone_events import (
-    LighteningResumed,
-    ProbeRead,
-    ReviewFinished,
-    ShadowSet,
-    TonerApplied,
-    TonerEmulsified,
-    TonerPulledBack,
-    TonerRinsed,
-    TonerStrandRead,
-    WishSet,
-)
+from fervens_core.base import CoreError, LimitError, plain, read, say
+from fervens_core.log.lift_events import LiftEventData
+from fervens_core.log.tone_events import ToneEventData
 
-EventData = (
-    CautionAcknowledged
-    | ConsultationFinished
-    | PlanTaken
-    | BowlMixed
-    | ApplicationStarted
-    | ApplicationFinished
-    | LightenerRefreshed
-    | ProductDragged
-    | HeatStarted
-    | HeatEnded
-    | CoveringChanged
-    | BarrierLeft
-    | DriedOut
-    | HairNoted
-    | DeveloperChanged
-    | ReadingTaken
-    | Rinsed
-    | WaveRinsed
-    | LighteningResumed
-    | ReviewFinished
-    | WishSet
-    | ShadowSet
-    | ProbeRead
-    | TonerApplied
-    | TonerEmulsified
-    | TonerStrandRead
-    | TonerPulledBack
-    | TonerRinsed
-    | ServiceClosed
-    | EventVoided
-)
+EventData = LiftEventData | ToneEventData
 KINDS: dict[str, type[EventData]] = {kind.__name__: kind for kind in get_args(EventData)}
 
 Values = dict[str, Any]
@@ -116,7 +53,7 @@ class Event:
     def __post_init__(self) -> None:
         for field, moment in (("occurred_at", self.occurred_at), ("recorded_at", self.recorded_at)):
             if moment.tzinfo is None:
-                raise LimitError(field, "a moment with a time zone", moment.isoformat())
+                raise LimitError(field, say("limit-time_zone"), moment.isoformat())
 
     @property
     def kind(self) -> str:
@@ -145,11 +82,11 @@ def data_from_json(kind: str, values: Mapping[str, Any], version: int | None = N
     """
     cls = KINDS.get(kind)
     if cls is None:
-        raise CoreError("unknown_event", f"kind: must be one of {', '.join(KINDS)}, got {kind!r}.")
+        raise CoreError("unknown_event.kind", known=tuple(KINDS), kind=repr(kind))
     newest = version_of(kind)
     old = newest if version is None else version
     if not 1 <= old <= newest:
-        raise CoreError("unknown_event", f"version: must be from 1 to {newest} for {kind}, got {old}.")
+        raise CoreError("unknown_event.version", newest=newest, kind=kind, version=old)
     now = dict(values)
     for step in range(old, newest):
         now = UPCASTS[(kind, step)](now)

@@ -5,8 +5,9 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from datetime import datetime
 from enum import StrEnum
+from typing import Any
 
-from fervens_core.base import ConflictError, CoreError
+from fervens_core.base import ConflictError, CoreError, Message
 from fervens_core.head import Covering, DyeHue, Elasticity, ReadingMode, ScalpFeel
 from fervens_core.log.events import Event
 from fervens_core.log.lift_events import (
@@ -25,7 +26,7 @@ from fervens_core.log.lift_events import (
 )
 from fervens_core.log.tone_events import SHADOW, Grab, ProbeRead
 from fervens_core.log.toner_state import TonerEvent, TonerState, advance_toner
-from fervens_core.safety import GUMMY
+from fervens_core.safety import stop_reason
 
 
 class Phase(StrEnum):
@@ -137,6 +138,11 @@ class LaneState:
         return bool(self.dried_at) and self.dried_at[-1] >= self.applications[-1].started_at
 
     @property
+    def stop(self) -> Message | None:
+        """Why it must be rinsed whatever its level, or None."""
+        return stop_reason(self.scalp, self.elasticity)
+
+    @property
     def phase(self) -> Phase:
         """Waiting, applying, processing or rinsed; a refresh that is going on is applying."""
         if self.rinsed_at:
@@ -146,25 +152,16 @@ class LaneState:
         return Phase.PROCESSING if self.applications[-1].finished_at else Phase.APPLYING
 
 
-def stop_reason(lane: LaneState) -> str | None:
-    """Why a lane must be rinsed whatever its level: burning scalp, or hair that does not return. None otherwise."""
-    if lane.scalp is ScalpFeel.BURNS:
-        return "The scalp burns: rinse at once with cool water"
-    if lane.elasticity in GUMMY:
-        return f"The hair {GUMMY[lane.elasticity]}: rinse at once"
-    return None
-
-
-def require(condition: bool, code: str, message: str) -> None:
-    """Raise ConflictError with a code and a message unless a condition holds."""
+def require(condition: bool, code: str, /, **values: Any) -> None:
+    """Raise ConflictError with a code and its values unless a condition holds."""
     if not condition:
-        raise ConflictError(code, message)
+        raise ConflictError(code, **values)
 
 
 def rinse(lane: LaneState, at: datetime) -> LaneState:
     """The lane without its lightener."""
-    require(lane.phase is not Phase.WAITING, "nothing_to_rinse", "There is no product on this zone.")
-    require(lane.phase is not Phase.RINSED, "already_rinsed", "This zone has been rinsed already.")
+    require(lane.phase is not Phase.WAITING, "nothing_to_rinse")
+    require(lane.phase is not Phase.RINSED, "already_rinsed")
     ended = tuple(replace(a, finished_at=a.finished_at or at) for a in lane.applications)
     heats = tuple(replace(h, to_at=h.to_at or at) for h in lane.heats)
     return replace(lane, rinsed_at=at, applications=ended, heats=heats)
@@ -172,15 +169,15 @@ def rinse(lane: LaneState, at: datetime) -> LaneState:
 
 def drag(lane: LaneState, source: LaneState, at: datetime) -> LaneState:
     """The lane with product dragged onto it from another."""
-    require(lane.phase is Phase.WAITING, "already_started", "This zone has been started already.")
-    require(source.phase is Phase.PROCESSING, "nothing_to_drag", "There is no product to drag from there.")
+    require(lane.phase is Phase.WAITING, "already_started")
+    require(source.phase is Phase.PROCESSING, "nothing_to_drag")
     applied = Applied(at, source.volume_strength, at, dragged_from=source.key)
     return replace(lane, applications=(applied,), volume_strength=source.volume_strength)
 
 
 def tone_lane(lane: LaneState, data: TonerEvent, at: datetime) -> LaneState:
     """The lane after something happened to its toner, or to that of its root shadow."""
-    require(lane.phase is Phase.RINSED, "not_rinsed", "Rinse the lightener before the toner goes on.")
+    require(lane.phase is Phase.RINSED, "not_rinsed")
     if data.part == SHADOW:
         return replace(lane, shadow=advance_toner(lane.shadow, data, at))
     return replace(lane, toner=advance_toner(lane.toner, data, at))
@@ -191,39 +188,35 @@ def advance_lane(lane: LaneState, event: Event) -> LaneState:
     data, at, phase = event.data, event.occurred_at, lane.phase
     match data:
         case ApplicationStarted():
-            require(phase is Phase.WAITING, "already_started", "This zone has been started already.")
+            require(phase is Phase.WAITING, "already_started")
             return replace(
                 lane, applications=(Applied(at, data.volume_strength),), volume_strength=data.volume_strength
             )
         case ApplicationFinished():
-            require(phase is Phase.APPLYING, "not_applying", "This zone is not being applied.")
+            require(phase is Phase.APPLYING, "not_applying")
             ended = replace(lane.applications[-1], finished_at=at)
             return replace(lane, applications=(*lane.applications[:-1], ended))
         case ReadingTaken():
-            require(
-                phase in (Phase.PROCESSING, Phase.RINSED),
-                "nothing_to_read",
-                "Finish the application before reading.",
-            )
+            require(phase in (Phase.PROCESSING, Phase.RINSED), "nothing_to_read")
             amount = data.rest_amount if data.rest else 0.0
             seen = TakenReading(event.event_id, at, data.level, data.mode, data.warmth, data.rest, amount)
             return replace(lane, readings=(*lane.readings, seen))
         case ProbeRead():
-            require(phase is Phase.RINSED, "not_rinsed", "Rinse the lightener before the probe.")
+            require(phase is Phase.RINSED, "not_rinsed.probe")
             return replace(lane, grab=data.grab)
         case Rinsed():
             return rinse(lane, at)
         case HairNoted():
-            require(phase is not Phase.WAITING, "nothing_on", "There is no product on this zone yet.")
+            require(phase is not Phase.WAITING, "nothing_on")
             return replace(
                 lane,
                 elasticity=data.elasticity or lane.elasticity,
                 scalp=data.scalp or lane.scalp,
             )
         case DeveloperChanged():
-            require(phase is Phase.WAITING, "already_started", "This zone has been started already.")
+            require(phase is Phase.WAITING, "already_started")
             return replace(lane, volume_strength=data.volume_strength, bowls=())
-    require(phase is Phase.PROCESSING, "not_processing", "This zone has no product processing.")
+    require(phase is Phase.PROCESSING, "not_processing")
     match data:
         case LightenerRefreshed():
             fresh = Applied(at, data.volume_strength)
@@ -231,18 +224,18 @@ def advance_lane(lane: LaneState, event: Event) -> LaneState:
                 lane, applications=(*lane.applications, fresh), volume_strength=data.volume_strength, is_barrier=False
             )
         case HeatStarted():
-            require(not lane.is_heated, "already_warm", "Warmth is on this zone already.")
+            require(not lane.is_heated, "already_warm")
             return replace(lane, heats=(*lane.heats, HeatPeriod(at)))
         case HeatEnded():
-            require(lane.is_heated, "not_warm", "No warmth is on this zone.")
+            require(lane.is_heated, "not_warm")
             return replace(lane, heats=(*lane.heats[:-1], replace(lane.heats[-1], to_at=at)))
         case CoveringChanged():
             return replace(lane, coverings=(*lane.coverings, (at, data.covering)))
         case BarrierLeft():
-            require(not lane.is_barrier, "already_barrier", "This zone's product is a barrier already.")
+            require(not lane.is_barrier, "already_barrier")
             return replace(lane, coverings=(*lane.coverings, (at, Covering.OPEN_AIR)), is_barrier=True)
         case DriedOut():
-            require(not lane.is_dried, "already_dry", "This zone has been dried already.")
+            require(not lane.is_dried, "already_dry")
             heats = tuple(replace(h, to_at=h.to_at or at) for h in lane.heats)
             return replace(lane, dried_at=(*lane.dried_at, at), heats=heats)
-    raise CoreError("unknown_event", f"kind: {event.kind} cannot be folded.")
+    raise CoreError("unknown_event.fold", kind=event.kind)

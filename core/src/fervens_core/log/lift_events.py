@@ -21,6 +21,7 @@ from fervens_core.base import (
     Within,
     check_range,
     contract,
+    say,
 )
 from fervens_core.head import Covering, DyeHue, Elasticity, ReadingMode, ScalpFeel
 
@@ -31,7 +32,7 @@ BowlGrams = Annotated[Number, Within(0.1, 2000.0, "g")]
 def check_lab(lab: tuple[float, ...]) -> None:
     """Raises LimitError for what is no CIELAB colour; none at all is one that was not measured."""
     if lab and len(lab) != 3:
-        raise LimitError("lab", "three numbers: L*, a*, b*", len(lab))
+        raise LimitError("lab", say("limit-lab"), len(lab))
     for value, (low, high) in zip(lab, ((0.0, 100.0), (-128.0, 128.0), (-128.0, 128.0)), strict=False):
         check_range("lab", value, low, high)
 
@@ -69,11 +70,11 @@ class PlanTaken:
 
     def __post_init__(self) -> None:
         if len(self.zone_keys) != len(self.volumes):
-            raise LimitError("volumes", f"{len(self.zone_keys)} values, one for each zone", len(self.volumes))
+            raise LimitError("volumes", say("limit-one_each_zone", count=len(self.zone_keys)), len(self.volumes))
         for field in ("starts_min", "rinses_min", "waves"):
             values = getattr(self, field)
             if values and len(values) != len(self.zone_keys):
-                raise LimitError(field, f"{len(self.zone_keys)} values, one for each zone", len(values))
+                raise LimitError(field, say("limit-one_each_zone", count=len(self.zone_keys)), len(values))
 
 
 @dataclass(frozen=True, slots=True)
@@ -130,7 +131,7 @@ class ProductDragged:
 
     def __post_init__(self) -> None:
         if self.from_key == self.zone_key:
-            raise LimitError("from_key", "another lane than zone_key", self.from_key)
+            raise LimitError("from_key", say("limit-another_lane"), self.from_key)
 
 
 @dataclass(frozen=True, slots=True)
@@ -191,7 +192,7 @@ class HairNoted:
 
     def __post_init__(self) -> None:
         if self.elasticity is None and self.scalp is None:
-            raise LimitError("elasticity", "given, or scalp", None)
+            raise LimitError("elasticity", say("limit-given_or_scalp"), None)
 
 
 @dataclass(frozen=True, slots=True)
@@ -264,3 +265,28 @@ class EventVoided:
     """An earlier event was a mistake."""
 
     event_id: Key
+
+
+LiftEventData = (
+    CautionAcknowledged
+    | ConsultationFinished
+    | PlanTaken
+    | BowlMixed
+    | ApplicationStarted
+    | ApplicationFinished
+    | LightenerRefreshed
+    | ProductDragged
+    | HeatStarted
+    | HeatEnded
+    | CoveringChanged
+    | BarrierLeft
+    | DriedOut
+    | HairNoted
+    | DeveloperChanged
+    | ReadingTaken
+    | Rinsed
+    | WaveRinsed
+    | ServiceClosed
+    | EventVoided
+)
+"""What happens until the last rinse, and of the log itself."""

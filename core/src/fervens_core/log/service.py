@@ -7,7 +7,7 @@ from dataclasses import dataclass, field, replace
 from datetime import datetime
 from enum import StrEnum
 
-from fervens_core.base import ConflictError, CoreError
+from fervens_core.base import ConflictError, CoreError, Message
 from fervens_core.log.events import Event
 from fervens_core.log.lane_state import LaneState, MixedBowl, Phase, advance_lane, drag, require, rinse, tone_lane
 from fervens_core.log.lift_events import (
@@ -51,7 +51,7 @@ class Conflict:
 
     event_id: str
     code: str
-    message: str
+    message: Message
     by: str
     at: datetime
     kind: str
@@ -106,7 +106,7 @@ class ServiceState:
         for lane in self.toned:
             if lane.key == key:
                 return lane
-        raise ConflictError("unknown_zone", f"The plan has no zone {key!r}.")
+        raise ConflictError("unknown_zone", key=key)
 
     def with_lane(self, lane: LaneState) -> ServiceState:
         """The same state with one lane renewed."""
@@ -117,35 +117,27 @@ class ServiceState:
 
 def _advance(state: ServiceState, event: Event) -> ServiceState:
     data, at = event.data, event.occurred_at
-    require(state.closed is None, "service_closed", "The service is filed; nothing can be added to it.")
+    require(state.closed is None, "service_closed")
     match data:
         case CautionAcknowledged():
             return replace(state, acknowledged=state.acknowledged | {data.caution})
         case ConsultationFinished():
             return replace(state, is_consultation_finished=True)
         case PlanTaken():
-            require(
-                state.is_consultation_finished,
-                "consultation_open",
-                "Finish the consultation before the plan.",
-            )
-            require(
-                all(lane.phase is Phase.WAITING for lane in state.lanes),
-                "already_started",
-                "Product is on the hair already; the plan cannot be taken again.",
-            )
+            require(state.is_consultation_finished, "consultation_open")
+            require(all(lane.phase is Phase.WAITING for lane in state.lanes), "already_started.plan")
             lanes = tuple(LaneState(k, v) for k, v in zip(data.zone_keys, data.volumes, strict=True))
             return replace(state, plan=data, lanes=lanes)
         case ServiceClosed():
             busy = [x.key for x in state.lanes if x.phase in (Phase.APPLYING, Phase.PROCESSING)]
-            require(not busy, "zones_open", f"Still with product on: {', '.join(busy)}. Rinse before filing.")
+            require(not busy, "zones_open", zones=busy)
             toning = [x.key for x in state.toned if any(t and t.is_on for t in (x.toner, x.shadow))]
-            require(not toning, "toner_open", f"Toner still on: {', '.join(toning)}. Rinse before filing.")
+            require(not toning, "toner_open", zones=toning)
             return replace(state, closed=data, closed_at=at)
         case ReadingTaken() if data.is_kept:
             state = _take_in(state, data.zone_key, at)
         case EventVoided():
-            raise AssertionError("voids are resolved before folding")
+            raise AssertionError(event.kind)  # voids are resolved before
         case BowlMixed():
             return _mix(state, event, data)
         case WaveRinsed():
@@ -158,7 +150,7 @@ def _advance(state: ServiceState, event: Event) -> ServiceState:
             return _resume(state, data)
         case ReviewFinished():
             is_rinsed = bool(state.lanes) and all(x.phase is Phase.RINSED for x in state.lanes)
-            require(is_rinsed, "still_lifting", "Some zones still have lightener on; rinse them first.")
+            require(is_rinsed, "still_lifting")
             return replace(state, is_reviewed=True)
         case WishSet():
             return replace(state, wish=data)
@@ -177,18 +169,18 @@ def _resume(state: ServiceState, data: LighteningResumed) -> ServiceState:
     lanes = list(state.lanes)
     for key, volume in zip(data.zone_keys, data.volumes, strict=True):
         before = state.lane(key)
-        require(before.phase is Phase.RINSED, "not_rinsed", "Rinse it and read it before lightening it again.")
-        require(before.toner is None and before.shadow is None, "toned", "This zone has been toned already.")
+        require(before.phase is Phase.RINSED, "not_rinsed.again")
+        require(before.toner is None and before.shadow is None, "toned")
         known = [x.key for x in lanes]
-        require(f"{key}{AGAIN}" not in known, "already_again", "This zone is lightened again already.")
+        require(f"{key}{AGAIN}" not in known, "already_again")
         lanes.append(LaneState(f"{key}{AGAIN}", volume, again_of=key))
     return replace(state, lanes=tuple(lanes), is_reviewed=False)
 
 
 def _take_in(state: ServiceState, key: str, at: datetime) -> ServiceState:
     """The state with a kept part among what is toned."""
-    require(any(x.phase is Phase.RINSED for x in state.lanes), "not_rinsed", "Rinse the lightener before its review.")
-    require(key not in [x.key for x in state.lanes], "not_kept", "Lightener went on this zone; read it as a lane.")
+    require(any(x.phase is Phase.RINSED for x in state.lanes), "not_rinsed.review")
+    require(key not in [x.key for x in state.lanes], "not_kept")
     if key in [x.key for x in state.kept]:
         return state
     return replace(state, kept=(*state.kept, LaneState(key, 0.0, rinsed_at=at)))
@@ -200,7 +192,7 @@ def _mix(state: ServiceState, event: Event, data: BowlMixed) -> ServiceState:
     bowl = MixedBowl(event.event_id, len(state.bowls) + 1, event.occurred_at, data.volume_strength, mass, keys)
     for key in keys:
         lane = state.lane(key)
-        require(lane.phase is not Phase.RINSED, "too_late", "This zone has been rinsed already.")
+        require(lane.phase is not Phase.RINSED, "too_late")
         volume = data.volume_strength if lane.phase is Phase.WAITING else lane.volume_strength
         state = state.with_lane(replace(lane, bowls=(*lane.bowls, bowl), volume_strength=volume))
     return replace(state, bowls=(*state.bowls, bowl))
@@ -248,22 +240,21 @@ def check_addition(events: list[Event], new: Event, before: ServiceState | None 
     """
     before = fold(events) if before is None else before
     if isinstance(new.data, EventVoided):
-        require(before.closed is None, "service_closed", "The service is filed; nothing can be added to it.")
+        require(before.closed is None, "service_closed")
         known = {e.event_id: e for e in live_events(events)}
-        require(new.data.event_id in known, "unknown_event", "There is no such event to undo.")
+        require(new.data.event_id in known, "unknown_event")
         require(
             not (before.is_consultation_finished and isinstance(known[new.data.event_id].data, CautionAcknowledged)),
-            "later_acts_depend",
-            "The consultation was finished on this acknowledgement; undo that first.",
+            "later_acts_depend.acknowledged",
         )
     is_latest = not isinstance(new.data, EventVoided) and all(_in_order(e) < _in_order(new) for e in events)
     after = _take(before, new) if is_latest else fold([*events, new])
     old = {c.event_id for c in before.conflicts}
     for conflict in after.conflicts:
         if conflict.event_id == new.event_id:
-            raise ConflictError(conflict.code, conflict.message)
+            raise ConflictError.of(conflict.message)
         if conflict.event_id not in old:
-            raise ConflictError("later_acts_depend", "Later acts rest on this one; undo those first.")
+            raise ConflictError("later_acts_depend")
     return after
 
 

@@ -19,6 +19,7 @@ from fervens_core.base import (
     Within,
     check_range,
     contract,
+    say,
 )
 from fervens_core.head import Tone
 from fervens_core.log.lift_events import check_lab
@@ -42,7 +43,8 @@ class LighteningResumed:
     def __post_init__(self) -> None:
         for field in ("volumes", "levels"):
             if len(getattr(self, field)) != len(self.zone_keys):
-                raise LimitError(field, f"{len(self.zone_keys)} values, one for each zone", len(getattr(self, field)))
+                limit = say("limit-one_each_zone", count=len(self.zone_keys))
+                raise LimitError(field, limit, len(getattr(self, field)))
 
 
 @dataclass(frozen=True, slots=True)
@@ -142,7 +144,7 @@ class TonerApplied:
 
     def __post_init__(self) -> None:
         if bool(self.second_key) is not (self.share < 1.0):
-            raise LimitError("share", "1 for one shade, less than 1 with a second one", self.share)
+            raise LimitError("share", say("limit-share_of_second"), self.share)
 
 
 @dataclass(frozen=True, slots=True)
@@ -185,3 +187,18 @@ class TonerRinsed:
 
     zone_key: Key
     part: TonedPart = ""
+
+
+ToneEventData = (
+    LighteningResumed
+    | ReviewFinished
+    | WishSet
+    | ShadowSet
+    | ProbeRead
+    | TonerApplied
+    | TonerEmulsified
+    | TonerStrandRead
+    | TonerPulledBack
+    | TonerRinsed
+)
+"""What happens at the basin."""

@@ -44,7 +44,7 @@ class TonerState:
 def apply_toner(before: TonerState | None, data: TonerApplied, at: datetime) -> TonerState:
     """The toner that was put on. Raises ConflictError when one is on there."""
     if before is not None and before.is_on:
-        raise ConflictError("toner_on", "A toner is on this zone.")
+        raise ConflictError("toner_on")
     return TonerState(data, at, data.minutes)
 
 
@@ -53,11 +53,11 @@ def advance_toner(toner: TonerState | None, data: TonerEvent, at: datetime) -> T
     if isinstance(data, TonerApplied):
         return apply_toner(toner, data, at)
     if toner is None or not toner.is_on:
-        raise ConflictError("no_toner", "No toner is on this zone.")
+        raise ConflictError("no_toner")
     match data:
         case TonerEmulsified():
             if toner.emulsified_at is not None:
-                raise ConflictError("already_emulsified", "It has been emulsified already.")
+                raise ConflictError("already_emulsified")
             return replace(toner, emulsified_at=at)
         case TonerStrandRead():
             return replace(toner, strands=(*toner.strands, StrandSeen(at, data.deposit_share)))

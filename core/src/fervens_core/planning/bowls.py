@@ -8,6 +8,7 @@ from enum import StrEnum
 
 import numpy as np
 
+from fervens_core.base import Message
 from fervens_core.head import USUAL_LENGTH_MM, Covering, Density, Developer, Lightener, Zone
 from fervens_core.planning.mixing import MIX_PER_FOIL_G, SPARE_SHARE, Pour, blend
 
@@ -49,7 +50,7 @@ class Fill:
     """
 
     lane_key: str
-    lane_name: str
+    lane_name: Message | str
     mass_g: float
     start_min: float
     end_min: float
@@ -165,7 +166,7 @@ def plan_bowls(
         fills = tuple(
             Fill(
                 p.serving.zone.key,
-                p.serving.zone.name,
+                p.serving.zone.label,
                 p.mass_g,
                 p.start_min,
                 p.end_min,

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from fervens_core.base import Message, say
 from fervens_core.head import Density, Zone
 from fervens_core.planning.plan import Plan
 from fervens_core.planning.solver import RINSE_MIN, WAVE_BREAK_MIN
@@ -21,7 +22,7 @@ _DRYING = {Density.THIN: 12.0, Density.MEDIUM: 20.0, Density.THICK: 30.0}
 class ChairItem:
     """One part of the visit, min."""
 
-    name: str
+    name: Message
     minutes: float
 
 
@@ -34,14 +35,14 @@ def chair_time(plan: Plan, zones: tuple[Zone, ...]) -> tuple[ChairItem, ...]:
     drying = max((_DRYING[z.density] for z in zones), default=_DRYING[Density.MEDIUM])
     tone = max(TONE_LEAST_MIN, TONE_PASTE_SHARE * application)
     return (
-        ChairItem("consultation and mixing", CONSULTATION_MIN),
-        ChairItem("applying", application),
-        ChairItem("rinse and tone between waves", breaks),
-        ChairItem("processing and changing zones", max(plan.finish_min - application - breaks, 0.0)),
-        ChairItem("rinse", RINSE_MIN),
-        ChairItem("tone", tone + TONE_PROCESSING_MIN),
-        ChairItem("care", CARE_MIN),
-        ChairItem("drying", drying),
+        ChairItem(say("chair_time-consultation"), CONSULTATION_MIN),
+        ChairItem(say("chair_time-applying"), application),
+        ChairItem(say("chair_time-between"), breaks),
+        ChairItem(say("chair_time-processing"), max(plan.finish_min - application - breaks, 0.0)),
+        ChairItem(say("chair_time-rinse"), RINSE_MIN),
+        ChairItem(say("chair_time-tone"), tone + TONE_PROCESSING_MIN),
+        ChairItem(say("chair_time-care"), CARE_MIN),
+        ChairItem(say("chair_time-drying"), drying),
     )
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from fervens_core.base import LimitError, check_range, check_volume_strength
+from fervens_core.base import LimitError, check_range, check_volume_strength, say
 from fervens_core.head import Developer
 
 MIX_PER_FOIL_G = 7.0
@@ -36,7 +36,7 @@ def blend(volume_strength: float, mass_g: float, bottles: tuple[Developer, ...])
     wanted = check_volume_strength("volume_strength", volume_strength)
     mass = check_range("mass_g", mass_g, 0.1, 2000.0, "g")
     if not bottles:
-        raise LimitError("bottles", "at least one developer on the shelf", bottles)
+        raise LimitError("bottles", say("limit-one_developer_on_shelf"), bottles)
     ordered = sorted(bottles, key=lambda b: b.volume_strength)
     for bottle in ordered:
         if abs(bottle.volume_strength - wanted) < BLEND_TOLERANCE_VOLUME:
@@ -44,7 +44,7 @@ def blend(volume_strength: float, mass_g: float, bottles: tuple[Developer, ...])
     weaker = [b for b in ordered if b.volume_strength < wanted]
     stronger = [b for b in ordered if b.volume_strength > wanted]
     if not weaker or not stronger:
-        span = f"from {ordered[0].volume_strength:g} to {ordered[-1].volume_strength:g} vol (the shelf's bottles)"
+        span = say("limit-bottles", low=ordered[0].volume_strength, high=ordered[-1].volume_strength)
         raise LimitError("volume_strength", span, wanted)
     low, high = weaker[-1], stronger[0]
     share = (wanted - low.volume_strength) / (high.volume_strength - low.volume_strength)

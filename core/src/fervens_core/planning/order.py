@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
+from fervens_core.base import Message, say
 from fervens_core.head import USUAL_HEAD, History, Porosity, Thickness, Zone
 
 _USUAL_PLACE = {z.key: i for i, z in enumerate(USUAL_HEAD)}
@@ -15,17 +16,17 @@ class Placed:
     """A zone's place in the order and why; `is_usual` for one that nothing but the usual way puts there."""
 
     key: str
-    reason: str
+    reason: Message
     is_usual: bool
 
 
-def _resistance(zone: Zone) -> str | None:
+def _resistance(zone: Zone) -> Message | None:
     if zone.hair.thickness is Thickness.COARSE:
-        return "coarse hair resists: first"
+        return say("order-coarse")
     if zone.hair.porosity is Porosity.LOW:
-        return "low porosity resists: first"
+        return say("order-low_porosity")
     if zone.hair.history in _RESISTANT_HISTORY:
-        return f"{zone.hair.history.value} hair resists: first"
+        return say("order-history", history=zone.hair.history)
     return None
 
 
@@ -46,7 +47,7 @@ def propose_order(zones: tuple[Zone, ...]) -> tuple[Placed, ...]:
     return tuple(
         Placed(
             z.key,
-            "delicate: last and weaker" if z.is_delicate else _resistance(z) or "in the usual order, back to front",
+            say("order-delicate") if z.is_delicate else _resistance(z) or say("order-usual"),
             is_usual=not z.is_delicate and _resistance(z) is None,
         )
         for z in sorted(zones, key=rank)

@@ -10,6 +10,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
+from fervens_core.base import Message, say, sentences
 from fervens_core.head import LIFT_LEAST, Zone, lanes_of
 from fervens_core.lift import (
     Application,
@@ -51,15 +52,15 @@ class ZonePlan:
     wave: int
     volume_strength: float
     strongest_volume: float
-    limit_reason: str
+    limit_reason: Message
     start_min: float
     end_min: float
     wall_min: float
     rinse_min: float
     ready_min: tuple[float, float, float]
     level_at_rinse: float
-    reason: str | None
-    note: str = ""
+    reason: Message | None
+    note: Message | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -131,36 +132,32 @@ def undisturbed(zone: Zone, volume: float, factors: LiftFactors) -> LaneKinetics
 
 def _short_reason(
     entry: Entry, request: PlanRequest, *, volume: float, rinse: float, wall: float, can_move: bool
-) -> str:
+) -> Message:
     """Why a lane misses its target, and what would help."""
     seen = effective_volume(volume, has_additive=request.choice.has_additive)
     zone = entry.zone
     work = float(level_to_effort(zone.target_level) - level_to_effort(zone.hair.start_level))
     if entry.factors.extent * float(capacity(seen)) <= work:
         if volume < entry.strongest - 1e-9:
-            return f"{volume:g} vol cannot lift this far; up to {entry.strongest:g} vol is allowed here."
-        limit = f"{volume:g} vol ({entry.limit_reason})"
-        return f"This hair stops short with {limit}: lower the target or plan another visit."
+            return say("plan_short-stronger", volume=volume, most=entry.strongest)
+        return say("plan_short-stops", volume=volume, limit=entry.limit_reason)
     if rinse >= wall - 1e-9:
-        label = f"{request.lightener.label_max_min:g} min"
-        return f"The label's {label} end first: apply this zone faster or in a wave of its own, or plan another visit."
+        return say("plan_short-label", label=request.lightener.label_max_min)
     if not can_move:
-        return (
-            f"{volume:g} vol ({entry.limit_reason}) needs longer than its wave's first label time leaves: "
-            "apply it earlier or in a wave of its own, or plan another visit."
-        )
+        return say("plan_short-wave", volume=volume, limit=entry.limit_reason)
     if volume < entry.strongest - 1e-9:
-        return f"{volume:g} vol needs longer: move the line later; up to {entry.strongest:g} vol is allowed here."
-    return f"The finish line comes too early for {volume:g} vol ({entry.limit_reason}): move it later."
+        return say("plan_short-later_or_stronger", volume=volume, most=entry.strongest)
+    return say("plan_short-later", volume=volume, limit=entry.limit_reason)
 
 
-def _note(entry: Entry) -> str:
+def _note(entry: Entry) -> Message | None:
     notes = [entry.zone.note] if entry.zone.note else []
     if entry.asked is not None and entry.own is not None:
-        held = "held at" if entry.asked > entry.own else "raised to"
-        why = entry.limit_reason if entry.asked > entry.own else "weakest bottle on the shelf"
-        notes.append(f"{entry.asked:g} vol asked, {held} {entry.own:g} ({why}).")
-    return " ".join(notes)
+        if entry.asked > entry.own:
+            notes.append(say("plan-held", asked=entry.asked, volume=entry.own, limit=entry.limit_reason))
+        else:
+            notes.append(say("plan-raised", asked=entry.asked, volume=entry.own))
+    return sentences(notes) if notes else None
 
 
 def has_read_strand(request: PlanRequest) -> bool:
@@ -274,7 +271,7 @@ def _zone_plan(request: PlanRequest, solved: Solved, k: int, wave: int, window: 
 class DeveloperMove:
     """A lane whose developer the strand tests changed."""
 
-    lane_name: str
+    lane_name: Message | str
     expected_volume: float
     volume: float
 
@@ -286,7 +283,7 @@ def strand_moves(request: PlanRequest, plan: Plan) -> tuple[DeveloperMove, ...]:
     before = make_plan(replace(request, strands=()))
     expected = {z.zone.key: z.volume_strength for z in before.zones}
     return tuple(
-        DeveloperMove(z.zone.name, expected[z.zone.key], z.volume_strength)
+        DeveloperMove(z.zone.label, expected[z.zone.key], z.volume_strength)
         for z in plan.zones
         if z.zone.key in expected and not math.isclose(expected[z.zone.key], z.volume_strength, abs_tol=0.5)
     )

@@ -6,7 +6,7 @@ from dataclasses import dataclass, field
 from enum import StrEnum
 from typing import Annotated
 
-from fervens_core.base import Count, Flag, Key, LimitError, Number, Volume, Within, contract
+from fervens_core.base import Count, Flag, Key, LimitError, Number, Volume, Within, contract, say
 from fervens_core.head import Developer, Elasticity, Lightener, Zone
 from fervens_core.lift import Strand
 from fervens_core.planning.bowls import BowlStyle
@@ -71,14 +71,14 @@ class PlanRequest:
     def __post_init__(self) -> None:
         keys = [z.key for z in self.zones]
         if len(set(keys)) != len(keys):
-            raise LimitError("zones", "zones with different keys", keys)
+            raise LimitError("zones", say("limit-different_keys"), keys)
         if len(keys) > 60:
-            raise LimitError("zones", "at most 60 zones", len(keys))
+            raise LimitError("zones", say("limit-most_zones", most=60), len(keys))
         if not self.bottles:
-            raise LimitError("bottles", "at least one developer on the shelf", 0)
+            raise LimitError("bottles", say("limit-one_developer_on_shelf"), 0)
         for key in self.choice.wave_starts or ():
             if key not in keys:
-                raise LimitError("wave_starts", f"one of the zones {', '.join(keys)}", key)
+                raise LimitError("wave_starts", say("limit-one_of_zones", known=tuple(keys)), key)
         for key in self.choice.volumes:
             if not any(key == k or key.startswith(f"{k}.") for k in keys):
-                raise LimitError("volumes", f"one of the zones {', '.join(keys)}", key)
+                raise LimitError("volumes", say("limit-one_of_zones", known=tuple(keys)), key)

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from fervens_core.base import LimitError, check_range, check_volume_strength
+from fervens_core.base import LimitError, Message, check_range, check_volume_strength, say
 from fervens_core.head import Lightener
 
 RESOLUTION_G = 0.1
@@ -41,12 +41,12 @@ class WeighedPour:
 
 @dataclass(frozen=True, slots=True)
 class WeighedMix:
-    """What is in the bowl: the developer's strength, the ratio, and what is off, said plainly; "" when it is right."""
+    """What is in the bowl: the developer's strength, the ratio, and what is off; None when it is right."""
 
     volume_strength: float
     developer_parts: float
     developer_g: float
-    advice: str
+    advice: Message | None
 
 
 def weigh_mix(
@@ -60,13 +60,13 @@ def weigh_mix(
     product = check_range("product_g", product_g, 0.1, 2000.0, "g")
     wanted = check_volume_strength("wanted_volume", wanted_volume)
     if not pours:
-        raise LimitError("pours", "at least one developer", 0)
+        raise LimitError("pours", say("limit-one_developer"), 0)
     for pour in pours:
         check_volume_strength("volume_strength", pour.volume_strength)
         check_range("mass_g", pour.mass_g, 0.0, 4000.0, "g")
     developer = sum(p.mass_g for p in pours)
     if developer < 0.1:
-        raise LimitError("pours", "at least 0.1 g of developer", developer)
+        raise LimitError("pours", say("limit-least_developer", least=0.1), developer)
     volume = sum(p.mass_g * p.volume_strength for p in pours) / developer
     parts = developer / product
     return WeighedMix(volume, parts, developer, _mix_advice(lightener, product, pours, volume, wanted, parts))
@@ -79,7 +79,7 @@ def _mix_advice(
     volume: float,
     wanted: float,
     parts: float,
-) -> str:
+) -> Message | None:
     developer = sum(p.mass_g for p in pours)
     off = volume - wanted
     if abs(off) > VOLUME_OFF_WARN:
@@ -87,11 +87,12 @@ def _mix_advice(
         reach = wanted - other.volume_strength
         if abs(reach) > 0.05 and reach * off > 0:
             add = developer * off / reach
-            return f"{volume:.1f} vol instead of {wanted:g}: add {add:.0f} g of {other.volume_strength:g} vol."
-        return f"{volume:.1f} vol instead of {wanted:g}: mix anew."
+            bottle = other.volume_strength
+            return say("mix-add_developer", volume=volume, wanted=wanted, grams=add, bottle=bottle)
+        return say("mix-anew", volume=volume, wanted=wanted)
     wanted_parts = lightener.developer_parts
     if parts > wanted_parts * (1.0 + RATIO_OFF_WARN):
-        return f"Thin, 1 : {parts:.2f}: add {developer / wanted_parts - product:.0f} g of lightener."
+        return say("mix-thin", parts=parts, grams=developer / wanted_parts - product)
     if parts < wanted_parts * (1.0 - RATIO_OFF_WARN):
-        return f"Thick, 1 : {parts:.2f}: add {product * wanted_parts - developer:.0f} g of developer."
-    return ""
+        return say("mix-thick", parts=parts, grams=product * wanted_parts - developer)
+    return None

@@ -12,6 +12,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from fervens_core.base import Message, say
 from fervens_core.head import Developer, DeveloperUse, History, Zone, lanes_of
 from fervens_core.lift import ADDITIVE_STRENGTH_FACTOR, LiftFactors, zone_factors
 from fervens_core.planning.request import Aim, PlanRequest
@@ -51,7 +52,7 @@ class LeftOut:
     """A lane that gets no product, and why."""
 
     zone: Zone
-    reason: str
+    reason: Message
 
 
 def bottles_for(zone: Zone, bottles: Sequence[Developer]) -> Sequence[Developer]:
@@ -70,13 +71,13 @@ def entries_of(
         weakest_bottle = min(b.volume_strength for b in bottles_for(zone, request.bottles))
         limit, reason = strongest_volume(zone, request.lightener, request.elasticity)
         if strongest_bottle < limit:
-            limit, reason = strongest_bottle, "strongest bottle on the shelf"
+            limit, reason = strongest_bottle, say("volume_limit-strongest_bottle")
         if weakest_bottle > limit:
-            why = f"{reason} allows {limit:g} vol, the weakest bottle is {weakest_bottle:g} vol"
-            left_out.append(LeftOut(zone, f"{why}: put a weaker one on the shelf."))
+            why = say("left_out-no_weak_bottle", why=reason, most=limit, weakest=weakest_bottle)
+            left_out.append(LeftOut(zone, why))
             continue
         if request.choice.aim is Aim.GENTLE and limit > max(GENTLE_MAX_VOLUME, weakest_bottle):
-            limit, reason = max(GENTLE_MAX_VOLUME, weakest_bottle), "the gentle aim"
+            limit, reason = max(GENTLE_MAX_VOLUME, weakest_bottle), say("volume_limit-gentle")
         if request.choice.step is VolumeStep.BOTTLES:
             limit = max(b.volume_strength for b in request.bottles if b.volume_strength <= limit + 1e-9)
         asked = request.choice.volumes.get(zone.key)

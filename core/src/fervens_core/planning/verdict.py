@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from enum import StrEnum
 
+from fervens_core.base import Message, say, semicolons
 from fervens_core.colour import undertone
 from fervens_core.head import Findings, PatchState, Zone, lanes_of, patch_state
 from fervens_core.planning.chairtime import ChairItem, chair_time, total_min
@@ -42,7 +43,7 @@ class VerdictLine:
     """One reason."""
 
     sign: Sign
-    text: str
+    text: Message
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,7 +51,7 @@ class VisitReach:
     """What one visit can reach."""
 
     visit: int
-    text: str
+    text: Message
 
 
 @dataclass(frozen=True, slots=True)
@@ -63,7 +64,7 @@ class Verdict:
     """
 
     kind: VerdictKind
-    title: str
+    title: Message
     visits: int | None
     lines: tuple[VerdictLine, ...]
     reach: tuple[VisitReach, ...]
@@ -81,9 +82,7 @@ def _undertone_lines(zones: tuple[Zone, ...]) -> list[VerdictLine]:
         levels = [n for n in range(1, 11) if undertone(float(n)) == seen]
         nearest = min(levels, key=lambda n: abs(n - zone.hair.start_level))
         if abs(nearest - zone.hair.start_level) >= UNDERTONE_LEVELS_OFF:
-            text = (
-                f"{zone.name}: read {zone.hair.start_level:g}, but {seen} is what a {nearest} shows: read again, dry."
-            )
+            text = say("verdict-undertone", zone=zone.name, read=zone.hair.start_level, seen=seen, nearest=nearest)
             lines.append(VerdictLine(Sign.CARE, text))
     return lines
 
@@ -93,37 +92,35 @@ def _reach(lanes: tuple[LaneVisits, ...], visits: int | None) -> tuple[VisitReac
     count = visits or max((len(x.levels) for x in lanes), default=0)
     found = []
     for visit in range(1, count + 1):
-        by_level: dict[float, list[str]] = {}
+        by_level: dict[float, list[Message | str]] = {}
         for x in lanes:
             level = round(x.levels[min(visit, len(x.levels)) - 1] * 2.0) / 2.0
-            by_level.setdefault(level, []).append(x.zone.name)
+            by_level.setdefault(level, []).append(x.zone.label)
         parts = []
         for level, names in sorted(by_level.items()):
-            who = "all" if len(by_level) == 1 else ", ".join(names) if len(names) <= 3 else f"{len(names)} zones"
-            parts.append(f"{who} to {level:g}")
-        found.append(VisitReach(visit, "; ".join(parts)))
+            if len(by_level) == 1:
+                parts.append(say("reach-all", level=level))
+            elif len(names) <= 3:
+                parts.append(say("reach-lanes", lanes=names, level=level))
+            else:
+                parts.append(say("reach-many", count=len(names), level=level))
+        found.append(VisitReach(visit, semicolons(parts)))
     return tuple(found)
 
 
 def _visit_lines(lanes: tuple[LaneVisits, ...], visits: int | None) -> list[VerdictLine]:
     hardest = max(lanes, key=lambda x: (x.visits or 99, x.zone.target_level - x.levels[0]))
-    name = hardest.zone.name
-    path = f"{hardest.zone.hair.start_level:g} to {hardest.zone.target_level:g}"
+    path = {"lane": hardest.zone.label, "start": hardest.zone.hair.start_level, "target": hardest.zone.target_level}
     if visits is None:
-        text = (
-            f"{name}, {path}: stays near {hardest.levels[-1]:.1f} after {len(hardest.levels)} visits. Lower the wish."
-        )
+        text = say("verdict-stays", **path, level=hardest.levels[-1], visits=len(hardest.levels))
         return [VerdictLine(Sign.VISITS, text)]
     if visits > 1:
-        text = f"{name}, {path}: about {hardest.levels[0]:.1f} today, the wish on visit {hardest.visits}."
+        text = say("verdict-more_visits", **path, level=hardest.levels[0], visit=hardest.visits)
         return [VerdictLine(Sign.VISITS, text)]
-    lines = [VerdictLine(Sign.GOOD, "Every zone can reach its level in one application inside the label's time.")]
+    lines = [VerdictLine(Sign.GOOD, say("verdict-every_zone"))]
     unsure = max(lanes, key=lambda x: x.levels[0] - x.sure_level)
     if unsure.levels[0] - unsure.sure_level >= SPREAD_WORTH_A_STRAND:
-        text = (
-            f"{unsure.zone.name}: promise {unsure.sure_level:.1f}, hope for {unsure.levels[0]:.1f}. "
-            "A strand test narrows this."
-        )
+        text = say("verdict-unsure", lane=unsure.zone.label, sure=unsure.sure_level, likely=unsure.levels[0])
         lines.append(VerdictLine(Sign.CARE, text))
     return lines
 
@@ -131,24 +128,23 @@ def _visit_lines(lanes: tuple[LaneVisits, ...], visits: int | None) -> list[Verd
 def _time_line(needed: float, findings: Findings) -> VerdictLine | None:
     limits = [
         (minutes, what)
-        for minutes, what in ((findings.time_min, "the client has"), (findings.booked_min, "is booked"))
+        for minutes, what in ((findings.time_min, "has"), (findings.booked_min, "booked"))
         if minutes is not None
     ]
     if not limits:
-        return VerdictLine(Sign.GOOD, f"About {needed:.0f} min in the chair.")
+        return VerdictLine(Sign.GOOD, say("verdict-time", needed=needed))
     least, what = min(limits)
     if needed > least:
-        text = f"About {needed:.0f} min in the chair, {least:.0f} min {what}: fewer zones, more time, or two visits."
-        return VerdictLine(Sign.VISITS, text)
-    return VerdictLine(Sign.GOOD, f"About {needed:.0f} min in the chair; {least:.0f} min {what}.")
+        return VerdictLine(Sign.VISITS, say("verdict-time_over", needed=needed, limit=least, of=what))
+    return VerdictLine(Sign.GOOD, say("verdict-time_within", needed=needed, limit=least, of=what))
 
 
 _REACHING = (VerdictKind.VISITS, VerdictKind.TODAY)
 _TITLES = {
-    VerdictKind.UNREAD: "Read the head",
-    VerdictKind.TODAY: "Go today",
-    VerdictKind.CLARIFY: "Clarify first",
-    VerdictKind.NOT_TODAY: "Not today",
+    VerdictKind.UNREAD: say("verdict_title-unread"),
+    VerdictKind.TODAY: say("verdict_title-today"),
+    VerdictKind.CLARIFY: say("verdict_title-clarify"),
+    VerdictKind.NOT_TODAY: say("verdict_title-not_today"),
 }
 
 
@@ -161,7 +157,7 @@ def make_verdict(
         cautions: the consultation's. request: how it would be planned; None while the shelf is empty.
     """
     blocks = [c for c in cautions if c.severity is Severity.BLOCK]
-    lines = [VerdictLine(Sign.STOP, f"{c.title}. {c.advice}") for c in blocks]
+    lines = [VerdictLine(Sign.STOP, say("caution", title=c.title, advice=c.advice)) for c in blocks]
     has_lanes = bool(lanes_of(zones))
     plan: Plan | None = None
     lanes: tuple[LaneVisits, ...] = ()
@@ -172,7 +168,7 @@ def make_verdict(
         lanes = head_visits(request)
         visits = visits_needed(lanes)
         lines += _visit_lines(lanes, visits)
-        lines += [VerdictLine(Sign.VISITS, f"{x.zone.name}: {x.reason}") for x in plan.left_out]
+        lines += [VerdictLine(Sign.VISITS, say("lane-because", lane=x.zone.label, why=x.reason)) for x in plan.left_out]
         chair = chair_time(plan, zones)
     needed = total_min(chair)
     time_line = _time_line(needed, findings) if chair else None
@@ -181,27 +177,27 @@ def make_verdict(
     if has_lanes:
         state = patch_state(findings.patch_test, findings.patch_test_age_h)
         if state is not PatchState.CLEAR:
-            lines.append(VerdictLine(Sign.CARE, "No clear patch test: only a non-oxidative toner today."))
+            lines.append(VerdictLine(Sign.CARE, say("verdict-no_patch_test")))
     if has_lanes and request is None:
-        lines.append(VerdictLine(Sign.CARE, "The shelf has no lightener or no developer: nothing can be planned."))
+        lines.append(VerdictLine(Sign.CARE, say("verdict-empty_shelf")))
     kind = _kind(zones, blocks, has_lanes, visits, time_line)
     is_for_time = False
     if kind is VerdictKind.VISITS:
         is_for_time = visits == 1
         visits = max(visits, 2) if visits is not None else None
         title = (
-            "Not in six visits"
+            say("verdict_title-never")
             if visits is None
-            else "More time, or two visits"
+            else say("verdict_title-more_time")
             if is_for_time
-            else f"Go in {visits} visits"
+            else say("verdict_title-visits", visits=visits)
         )
     else:
         title = _TITLES[kind]
     if kind in (VerdictKind.NOT_TODAY, VerdictKind.CLARIFY):
         chair, needed = (), 0.0
     if kind is VerdictKind.UNREAD and zones:
-        lines.append(VerdictLine(Sign.CARE, "No zone has anything to lift: set a lighter level, or go on to the tone."))
+        lines.append(VerdictLine(Sign.CARE, say("verdict-nothing_to_lift")))
     return Verdict(
         kind=kind,
         title=title,

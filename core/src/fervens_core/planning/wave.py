@@ -12,7 +12,7 @@ from enum import StrEnum
 
 import numpy as np
 
-from fervens_core.base import Floats
+from fervens_core.base import Floats, Message
 from fervens_core.head import Part, Zone
 from fervens_core.lift import (
     CAPACITY_BASE,
@@ -67,7 +67,7 @@ class Entry:
     factors: LiftFactors
     weakest: float
     strongest: float
-    limit_reason: str
+    limit_reason: Message
     own: float | None = None
     asked: float | None = None
 

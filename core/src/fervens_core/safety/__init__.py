@@ -12,16 +12,22 @@ from fervens_core.safety.cautions import (
     strongest_volume,
     toner_block,
 )
+from fervens_core.safety.today import CONTACT_MAX_MIN, again_block, heat_block, refresh_block, stop_reason
 
 __all__ = [
     "CLEARED_TODAY",
+    "CONTACT_MAX_MIN",
     "GUMMY",
     "ONE_VISIT_WHITE_FROM_LEVEL",
     "WHITE_FROM_LEVEL",
     "Caution",
     "Severity",
     "WeakestVolumes",
+    "again_block",
+    "heat_block",
     "lightening_cautions",
+    "refresh_block",
+    "stop_reason",
     "strongest_volume",
     "toner_block",
 ]

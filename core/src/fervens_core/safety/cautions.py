@@ -5,10 +5,12 @@ from __future__ import annotations
 from collections.abc import Iterable
 from dataclasses import dataclass
 from enum import StrEnum
+from typing import Any
 
-from fervens_core.base import VOLUME_MAX, Volume, contract
+from fervens_core.base import VOLUME_MAX, Message, Value, Volume, contract, say
 from fervens_core.head import (
     PATCH_TEST_WAIT_H,
+    ROOT_MM,
     Breakage,
     Elasticity,
     Findings,
@@ -55,25 +57,30 @@ class Caution:
 
     code: str
     severity: Severity
-    title: str
-    advice: str
+    title: Message
+    advice: Message
 
 
 CLEARED_TODAY = frozenset({"build_up", "reaction_open"})
 """Blocks that a wash or an answer lifts; all others stand for the day."""
 
 
-def _block(code: str, title: str, advice: str) -> Caution:
+def _block(code: str, **values: Any) -> Caution:
+    return Caution(code, Severity.BLOCK, say(f"caution-{code}", **values), say(f"caution-{code}.advice", **values))
+
+
+def _warn(code: str, **values: Any) -> Caution:
+    return Caution(code, Severity.WARN, say(f"caution-{code}", **values), say(f"caution-{code}.advice", **values))
+
+
+def _no_toner(code: str, **values: Any) -> Caution:
+    title, advice = say(f"toner_block-{code}", **values), say(f"toner_block-{code}.advice", **values)
     return Caution(code, Severity.BLOCK, title, advice)
 
 
-def _warn(code: str, title: str, advice: str) -> Caution:
-    return Caution(code, Severity.WARN, title, advice)
-
-
-def _names(lanes: Iterable[Zone]) -> str:
-    names = list(dict.fromkeys(lane.name for lane in lanes))
-    return ", ".join(names) if len(names) <= 4 else f"{', '.join(names[:3])} and {len(names) - 3} more"
+def _names(lanes: Iterable[Zone]) -> Value:
+    names = tuple(dict.fromkeys(lane.label for lane in lanes))
+    return names if len(names) <= 4 else say("lanes-more", lanes=names[:3], more=len(names) - 3)
 
 
 def all_hair(zones: tuple[Zone, ...]) -> list[Hair]:
@@ -82,43 +89,34 @@ def all_hair(zones: tuple[Zone, ...]) -> list[Hair]:
     return [z.hair for z in zones] + segments
 
 
-GUMMY = {Elasticity.STAYS_STRETCHED: "stays stretched", Elasticity.SNAPS: "snaps"}
+GUMMY = frozenset({Elasticity.STAYS_STRETCHED, Elasticity.SNAPS})
 """A wet strand that does this is not lightened, and ends its lightening (common practice, no source)."""
 
 
 def _person_cautions(findings: Findings) -> list[Caution]:
     found: list[Caution] = []
     if findings.scalp is Scalp.BROKEN:
-        advice = "Do not lighten. Book again once it has healed."
-        found.append(_block("scalp_broken", "Scalp is broken, sore or sunburnt", advice))
+        found.append(_block("scalp_broken"))
     if findings.elasticity in GUMMY:
-        title = f"A wet strand {GUMMY[findings.elasticity]}"
-        found.append(_block("elasticity", title, "Do not lighten. Care and cutting first, then test again."))
+        found.append(_block("elasticity", elasticity=findings.elasticity.value))
     if findings.salts_test is TestResult.POSITIVE:
-        advice = "Do not lighten: metallic salts react violently with peroxide. The hair has to grow out."
-        found.append(_block("metallic_salts", "Salts test is positive", advice))
+        found.append(_block("metallic_salts"))
     if findings.has_build_up:
-        advice = "Clarify first: wash the build-up out, then read the hair again and tick it."
-        found.append(_block("build_up", "Build-up from products at home", advice))
+        found.append(_block("build_up"))
     if findings.scalp is Scalp.SENSITIVE:
-        found.append(_warn("scalp_sensitive", "Sensitive scalp", "Stay off the scalp; stop at the first burning."))
+        found.append(_warn("scalp_sensitive"))
     if findings.elasticity is Elasticity.SLOW:
-        advice = "Weaker developer, shorter time, strand test."
-        found.append(_warn("elasticity_slow", "A wet strand returns slowly", advice))
+        found.append(_warn("elasticity_slow"))
     if patch_state(findings.patch_test, findings.patch_test_age_h) is not PatchState.CLEAR:
-        advice = "Oxidative toner stays locked; plan a non-oxidative one, or book the tone."
-        found.append(_warn("patch_test_open", f"No patch test read after {PATCH_TEST_WAIT_H:.0f} h", advice))
+        found.append(_warn("patch_test_open", wait=PATCH_TEST_WAIT_H))
     if findings.has_open_reaction:
-        advice = "Ask: to oxidative colour? Answer yes or no beside it; until then nothing is planned or toned."
-        found.append(_block("reaction_open", "An allergy or reaction is told, and not asked about", advice))
+        found.append(_block("reaction_open"))
     if findings.allergies.strip():
-        found.append(_warn("allergies", "Allergies told", f"“{findings.allergies.strip()[:120]}”: check every label."))
+        found.append(_warn("allergies", told=findings.allergies.strip()[:120]))
     if findings.medication.strip():
-        advice = "Some medicines change skin and hair: strand test, and ask a doctor when in doubt."
-        found.append(_warn("medication", "Medication told", advice))
+        found.append(_warn("medication"))
     if findings.age_years is not None and findings.age_years < OXIDATIVE_AGE_MIN:
-        advice = "Oxidative dye is not intended for people under 16; local codes decide the rest."
-        found.append(_warn("under_16", f"Under {OXIDATIVE_AGE_MIN}", advice))
+        found.append(_warn("under_16", age=OXIDATIVE_AGE_MIN))
     return found
 
 
@@ -126,45 +124,36 @@ def _hair_cautions(findings: Findings, zones: tuple[Zone, ...], lanes: tuple[Zon
     found: list[Caution] = []
     histories = {h.history for h in all_hair(zones)}
     if History.METALLIC in histories and findings.salts_test is not TestResult.POSITIVE:
-        advice = "Do not lighten. The hair that carries them has to grow out or be cut."
-        found.append(_block("metallic_history", "Metallic salts in the hair's history", advice))
+        found.append(_block("metallic_history"))
     if findings.salts_test is TestResult.NOT_DONE:
-        advice = "Do the salts test on a cut strand before anything else."
         if History.HENNA in histories:
-            found.append(_block("henna_untested", "Henna, and no salts test", advice))
+            found.append(_block("henna_untested"))
         if History.UNKNOWN in histories:
-            found.append(_block("unknown_untested", "Unknown history, and no salts test", advice))
+            found.append(_block("unknown_untested"))
     elif History.HENNA in histories:
-        found.append(_warn("henna", "Henna lifts little and unevenly", "Strand test first; promise less."))
+        found.append(_warn("henna"))
     gummy = [x for x in lanes if x.hair.elasticity in GUMMY]
     if gummy:
-        advice = "Leave these out, or cut and care first, then test again."
-        found.append(_block("elasticity_zone", f"Stretches and stays, or snaps: {_names(gummy)}", advice))
+        found.append(_block("elasticity_zone", lanes=_names(gummy)))
     broken = [x for x in lanes if x.hair.breakage is Breakage.MUCH]
     if broken:
-        found.append(_block("breakage", f"Breaking hair: {_names(broken)}", "Leave these out; cut and care first."))
+        found.append(_block("breakage", lanes=_names(broken)))
     frail = [x for x in lanes if x.hair.breakage is Breakage.SOME or x.hair.elasticity is Elasticity.SLOW]
     if frail:
-        advice = f"{DELICATE_MAX_VOLUME:.0f} vol at most there, short, and look often."
-        found.append(_warn("frail", f"Not quite sound: {_names(frail)}", advice))
+        found.append(_warn("frail", lanes=_names(frail), most=DELICATE_MAX_VOLUME))
     vivid = [x for x in lanes if x.hair.has_old_vivid_dye]
     if vivid:
-        advice = "1.5 % only, several visits; leave brown pieces out; a green rest is countered with red or pink."
-        found.append(_warn("direct_dye", f"Old green or blue dye: {_names(vivid)}", advice))
+        found.append(_warn("direct_dye", lanes=_names(vivid)))
     delicate = [x for x in lanes if x.is_delicate]
     if delicate:
-        advice = f"Lifts fast and breaks: {DELICATE_MAX_VOLUME:.0f} vol at most, later, and never the whole time."
-        found.append(_warn("delicate", f"Delicate hair: {_names(delicate)}", advice))
+        found.append(_warn("delicate", lanes=_names(delicate), most=DELICATE_MAX_VOLUME))
     if any(x.hair.history is History.LIGHTENED for x in lanes):
-        advice = "Never overlap hair that is already light; keep to the new growth."
-        found.append(_warn("lightened", "Hair that has been lightened", advice))
+        found.append(_warn("lightened"))
     if any(x.target_level >= WHITE_FROM_LEVEL and x.hair.start_level < ONE_VISIT_WHITE_FROM_LEVEL for x in lanes):
-        advice = "Realistic in one visit from level 7 up; agree on two visits or a lower target."
-        found.append(_warn("white_in_one", "White from below level 7", advice))
+        found.append(_warn("white_in_one", least=ONE_VISIT_WHITE_FROM_LEVEL))
     banding = [x for x in lanes if x.part is Part.REGROWTH]
     if banding:
-        advice = "Two root applications are planned: off the scalp first, then the last 12 mm."
-        found.append(_warn("long_regrowth", f"Regrowth past 12 mm: {_names(banding)}", advice))
+        found.append(_warn("long_regrowth", lanes=_names(banding), most=ROOT_MM))
     return found
 
 
@@ -183,14 +172,9 @@ def lightening_cautions(
     lanes = lanes_of(zones)
     found = _person_cautions(findings) + _hair_cautions(findings, zones, lanes)
     if not has_strand_test and any(x.hair.history in _TEST_FIRST for x in lanes):
-        advice = "Hair that was worked on before lifts its own way: test a hidden strand, the plan learns from it."
-        found.append(_warn("no_strand_test", "No strand test", advice))
+        found.append(_warn("no_strand_test"))
     if zones:
-        advice = (
-            "Follow the product's label and data sheet; gloves, fresh air, fold powder in without dust. "
-            "Burning: cool water at once. Eyes: rinse 15 min and get help."
-        )
-        found.append(_warn("professional_use", "Label, gloves, air", advice))
+        found.append(_warn("professional_use"))
     return tuple(sorted(found, key=lambda c: c.severity is not Severity.BLOCK))
 
 
@@ -199,24 +183,18 @@ def toner_block(findings: Findings, shade: TonerShade) -> Caution | None:
     if not shade.is_oxidative:
         return None
     if findings.reacts_to_oxidative or findings.patch_test is TestResult.POSITIVE:
-        return _block("dye_reaction", "Reacted to oxidative dye", "Pigmented shampoo and conditioner only.")
+        return _no_toner("dye_reaction")
     if findings.age_years is not None and findings.age_years < OXIDATIVE_AGE_MIN:
-        return _block("under_16", "Under 16", "Oxidative dye is not intended for people under 16.")
+        return _no_toner("under_16", age=OXIDATIVE_AGE_MIN)
     if findings.has_open_reaction:
-        advice = (
-            "Ask whether it was to oxidative colour, and answer on the consultation; pigmented shampoo only until then."
-        )
-        return _block("reaction_open", "An allergy or reaction is told", advice)
-    wait = f"{shade.patch_test_wait_h:g} h"
+        return _no_toner("reaction_open")
+    wait = shade.patch_test_wait_h
     if findings.patch_test is not TestResult.NEGATIVE:
-        advice = f"Place it, read it after {wait}, or take a non-oxidative shade."
-        return _block("patch_test", "Patch test not read", advice)
-    state = patch_state(findings.patch_test, findings.patch_test_age_h, shade.patch_test_wait_h)
+        return _no_toner("patch_test", wait=wait)
+    state = patch_state(findings.patch_test, findings.patch_test_age_h, wait)
     if state is PatchState.EXPIRED:
-        return _block("patch_test_old", "Patch test too old", f"Place a new one and read it after {wait}.")
-    if state is not PatchState.CLEAR:
-        return _block("patch_test_early", f"Patch test younger than {wait}", "Wait, or take a non-oxidative shade.")
-    return None
+        return _no_toner("patch_test_old", wait=wait)
+    return None if state is PatchState.CLEAR else _no_toner("patch_test_early", wait=wait)
 
 
 @dataclass(frozen=True, slots=True)
@@ -244,29 +222,29 @@ class WeakestVolumes:
 
 def strongest_volume(
     zone: Zone, lightener: Lightener, head_elasticity: Elasticity = Elasticity.RETURNS
-) -> tuple[float, str]:
+) -> tuple[float, Message]:
     """Strongest developer allowed on a lane, vol, and what sets the limit.
 
     Args:
         head_elasticity: as the head's own stretch test had it; hair that does not simply return is spared.
     """
     limits = [
-        (VOLUME_MAX, "40 vol is the most for hair"),
-        (lightener.max_volume, f"label of {lightener.name}"),
+        (VOLUME_MAX, say("volume_limit-hair", most=VOLUME_MAX)),
+        (lightener.max_volume, say("volume_limit-label", product=lightener.name)),
     ]
     if zone.touches_scalp:
-        limits.append((lightener.max_volume_on_scalp, f"on the scalp, label of {lightener.name}"))
+        limits.append((lightener.max_volume_on_scalp, say("volume_limit-scalp", product=lightener.name)))
     if zone.is_delicate:
-        limits.append((DELICATE_MAX_VOLUME, "delicate hair"))
+        limits.append((DELICATE_MAX_VOLUME, say("volume_limit-delicate")))
     if zone.hair.history is History.LIGHTENED:
-        limits.append((WORN_MAX_VOLUME, "hair that was lightened before"))
+        limits.append((WORN_MAX_VOLUME, say("volume_limit-lightened")))
     if zone.hair.porosity is Porosity.HIGH:
-        limits.append((WORN_MAX_VOLUME, "porous hair"))
+        limits.append((WORN_MAX_VOLUME, say("volume_limit-porous")))
     if zone.hair.thickness is Thickness.FINE:
-        limits.append((FINE_MAX_VOLUME, "fine hair"))
+        limits.append((FINE_MAX_VOLUME, say("volume_limit-fine")))
     stretches = {zone.hair.elasticity, head_elasticity}
     if zone.hair.breakage is not Breakage.NONE or stretches != {Elasticity.RETURNS}:
-        limits.append((DELICATE_MAX_VOLUME, "hair that is not quite sound"))
+        limits.append((DELICATE_MAX_VOLUME, say("volume_limit-frail")))
     if zone.hair.has_old_vivid_dye:
-        limits.append((OLD_VIVID_DYE_MAX_VOLUME, "old direct dye is lifted with 1.5 %"))
+        limits.append((OLD_VIVID_DYE_MAX_VOLUME, say("volume_limit-old_dye")))
     return min(limits, key=lambda pair: pair[0])

@@ -7,8 +7,8 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from fervens_core.base import Floats, LimitError, check_level, check_range
-from fervens_core.colour import absorption_to_lab, brighten, hair_absorption, undertone
+from fervens_core.base import Floats, LimitError, Message, all_of, check_level, check_range, say
+from fervens_core.colour import Undertone, absorption_to_lab, brighten, hair_absorption, undertone
 from fervens_core.head import DyeFamily, DyeHue, Porosity, TonerShade
 from fervens_core.toning.dyes import DYE_AT_LEVEL_10, DYE_RATIO_PER_LEVEL, UPTAKE, deposit, dye_absorption
 
@@ -45,7 +45,7 @@ class Result:
     """
 
     key: str
-    name: str
+    name: Message | str
     start_level: float
     level: float
     porosity: Porosity = Porosity.NORMAL
@@ -59,7 +59,7 @@ class Result:
         check_level("start_level", self.start_level)
         check_level("level", self.level)
         if self.level < self.start_level:
-            raise LimitError("level", f"at or above the start level {self.start_level:g}", self.level)
+            raise LimitError("level", say("limit-not_below_start_level", level=self.start_level), self.level)
         check_range("uptake_factor", self.uptake_factor, 0.3, 3.0)
         check_range("warmth", self.warmth, -1.0, 1.0)
         check_range("rest_amount", self.rest_amount, 0.0, 1.0)
@@ -78,7 +78,7 @@ class Result:
         return absorption_to_lab(self.absorption)
 
     @property
-    def undertone(self) -> str:
+    def undertone(self) -> Undertone:
         """The name of the warmth that shows."""
         return undertone(self.level)
 
@@ -112,22 +112,22 @@ class Formula:
 
     def __post_init__(self) -> None:
         if not 1 <= len(self.shades) <= 2:
-            raise LimitError("shades", "one shade or two", len(self.shades))
+            raise LimitError("shades", say("limit-one_or_two_shades"), len(self.shades))
         if len(self.shares) != len(self.shades):
-            raise LimitError("shares", f"{len(self.shades)} values, one for each shade", len(self.shares))
+            raise LimitError("shares", say("limit-one_each_shade", count=len(self.shades)), len(self.shares))
         for share in self.shares:
             check_range("shares", share, 0.01, 1.0)
         if abs(sum(self.shares) - 1.0) > 0.005:
-            raise LimitError("shares", "values that sum to 1", round(sum(self.shares), 4))
+            raise LimitError("shares", say("limit-sum_of_shares"), round(sum(self.shares), 4))
         if len({s.is_oxidative for s in self.shades}) > 1:
-            raise LimitError("shades", "both oxidative, or neither", " + ".join(s.name for s in self.shades))
+            raise LimitError("shades", say("limit-both_oxidative"), " + ".join(s.name for s in self.shades))
         if self.parts is not None and not self.is_oxidative:
-            raise LimitError("parts", "nothing for a pigment wash: it never goes on with peroxide", self.parts)
+            raise LimitError("parts", say("limit-nothing_for_wash"), self.parts)
         if self.parts is not None:
             check_range("parts", self.parts, 0.5, 4.0)
         if self.label_min_min > self.label_max_min:
-            names = " and ".join(s.name for s in self.shades)
-            raise LimitError("shades", f"times that both labels allow ({names})", self.label_max_min)
+            limit = say("limit-times_of_both_labels", shades=all_of(s.name for s in self.shades))
+            raise LimitError("shades", limit, self.label_max_min)
 
     @property
     def key(self) -> str:

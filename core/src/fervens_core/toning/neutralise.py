@@ -7,7 +7,7 @@ from functools import lru_cache
 
 import numpy as np
 
-from fervens_core.base import Floats, LimitError, check_level
+from fervens_core.base import Floats, LimitError, Message, check_level, say, term
 from fervens_core.colour import absorption_to_lab, chroma, hair_absorption, hair_lab, hue_deg
 from fervens_core.head import DyeFamily
 from fervens_core.toning.dyes import DYE_RATIO_PER_LEVEL, dye_absorption
@@ -19,16 +19,16 @@ ALIKE_RATIO = 1.125
 SHOWN_COST_L = 8.0
 """What a dye leaves is told where it has cost so much L*, as a toner would."""
 _HUES = (
-    (22.0, "pink"),
-    (48.0, "red-warm"),
-    (68.0, "orange-warm"),
-    (80.0, "golden"),
-    (88.0, "yellow"),
-    (112.0, "khaki-warm"),
-    (190.0, "green"),
-    (265.0, "blue"),
-    (330.0, "violet"),
-    (360.0, "pink"),
+    (22.0, say("hue-pink")),
+    (48.0, say("hue-red_warm")),
+    (68.0, say("hue-orange_warm")),
+    (80.0, say("hue-golden")),
+    (88.0, say("hue-yellow")),
+    (112.0, say("hue-khaki_warm")),
+    (190.0, say("hue-green")),
+    (265.0, say("hue-blue")),
+    (330.0, say("hue-violet")),
+    (360.0, say("hue-pink")),
 )
 GREY_CHROMA, FAINT_CHROMA = 4.0, 9.0
 """[MODEL] below these a colour is called grey, or only faintly its hue."""
@@ -61,7 +61,7 @@ def rank_neutralisers(*, start_level: float, level: float) -> tuple[Neutraliser,
     check_level("start_level", start_level)
     check_level("level", level)
     if level < start_level:
-        raise LimitError("level", f"at or above the start level {start_level:g}", level)
+        raise LimitError("level", say("limit-not_below_start_level", level=start_level), level)
     hair = hair_absorption(start_level, np.array(level))
     found = [Neutraliser(family, *_best_amount(hair, dye_absorption(family))) for family in DyeFamily]
     return tuple(sorted(found, key=lambda n: n.chroma))
@@ -72,13 +72,13 @@ def natural_lab(level: float) -> Floats:
     return hair_lab(level, np.array(check_level("level", level)))
 
 
-def colour_word(lab: Floats | tuple[float, float, float]) -> str:
+def colour_word(lab: Floats | tuple[float, float, float]) -> Message:
     """The plain word for a hair colour's hue: grey, golden, khaki-warm, ..."""
     at = np.asarray(lab, dtype=float)
     if float(chroma(at)) < GREY_CHROMA:
-        return "grey"
+        return say("hue-grey")
     word = next(name for upper, name in _HUES if float(hue_deg(at)) <= upper)
-    return f"faintly {word}" if float(chroma(at)) < FAINT_CHROMA else word
+    return say("hue-faint", hue=word) if float(chroma(at)) < FAINT_CHROMA else word
 
 
 @dataclass(frozen=True, slots=True)
@@ -90,13 +90,13 @@ class Counter:
         instead, instead_left: the dye one might take in its place, and the colour that alone would leave.
     """
 
-    name: str
+    name: Message
     families: tuple[DyeFamily, ...]
-    instead: str
-    instead_left: str
+    instead: DyeFamily
+    instead_left: Message
 
 
-def _left_by(hair: Floats, family: DyeFamily) -> str:
+def _left_by(hair: Floats, family: DyeFamily) -> Message:
     labs = absorption_to_lab(np.vstack([hair, hair + _AMOUNTS[:, None] * dye_absorption(family)]))
     lost = labs[0, 0] - labs[:, 0]
     return colour_word(np.array([np.interp(SHOWN_COST_L, lost, labs[:, i]) for i in range(3)]))
@@ -116,25 +116,31 @@ def counter_tone(result: Result) -> Counter:
     if result.rest is not None and result.rest_amount > 0.0:
         off = {f: _off_rest(result, f) for f in DyeFamily}
         order = sorted(off, key=lambda f: off[f])
-        name = "red or pink" if order[0] is DyeFamily.RED else order[0].value
-        return Counter(name, (order[0],), order[1].value, _left_by(hair, order[1]))
+        name = say("counter-red_or_pink") if order[0] is DyeFamily.RED else term(order[0])
+        return Counter(name, (order[0],), order[1], _left_by(hair, order[1]))
     left = {f: _best_amount(hair, dye_absorption(f))[0] for f in DyeFamily}
     first, second = sorted(left, key=lambda f: left[f])[:2]
     is_between = left[second] <= ALIKE_RATIO * left[first]
     if not is_between:
-        return Counter(first.value, (first,), second.value, _left_by(hair, second))
-    name = "-".join(sorted([first.value, second.value]))
-    return Counter(name, (first, second), DyeFamily.VIOLET.value, _left_by(hair, DyeFamily.VIOLET))
+        return Counter(term(first), (first,), second, _left_by(hair, second))
+    cooler, warmer = sorted((first, second), key=lambda f: f.value)
+    name = say("counter-two", first=cooler, second=warmer)
+    return Counter(name, (first, second), DyeFamily.VIOLET, _left_by(hair, DyeFamily.VIOLET))
 
 
-def explain(result: Result) -> str:
+def explain(result: Result) -> Message:
     """One sentence on a zone as a colourist would say it: what shows, what counters it, what another would leave."""
     counter = counter_tone(result)
-    shows = result.undertone.capitalize()
+    shown = {
+        "undertone": result.undertone,
+        "level": result.level,
+        "counter": counter.name,
+        "instead": counter.instead,
+        "left": counter.instead_left,
+    }
     if result.rest is not None and result.rest_amount > 0.0:
-        shows = f"A {result.rest.value} rest on {result.undertone}"
-    left = counter.instead_left
-    return f"{shows} at {result.level:g}: {counter.name}; {counter.instead} alone would leave it {left}"
+        return say("tone-counter_rest", rest=result.rest, **shown)
+    return say("tone-counter", **shown)
 
 
 def dye_shares(formula: Formula) -> dict[DyeFamily, float]:

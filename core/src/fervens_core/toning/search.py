@@ -13,7 +13,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 import numpy.typing as npt
 
-from fervens_core.base import Floats, LimitError, check_range
+from fervens_core.base import Floats, LimitError, check_range, say
 from fervens_core.colour import delta_e_2000
 from fervens_core.toning.fit import SHORT_TIME_MIN, Match, goal_of, most_lost_l
 from fervens_core.toning.formula import Formula, Result, toned_lab, whole_minutes
@@ -243,5 +243,5 @@ def choose_for_wish(
 def _sketches(results: Sequence[Result], shelf: ToneShelf, most_bowls: int) -> list[Sketch]:
     check_range("most_bowls", most_bowls, 1, BOWLS_MAX)
     if not results:
-        raise LimitError("results", "at least one zone", 0)
+        raise LimitError("results", say("limit-at_least_one"), 0)
     return [sketch(r, shelf) for r in results]

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 import numpy.typing as npt
 
-from fervens_core.base import AnyFloats, Floats, LimitError
+from fervens_core.base import AnyFloats, Floats, LimitError, say
 from fervens_core.colour import (
     ALBEDO_FACTOR,
     SURFACE_REFLECTION,
@@ -64,7 +64,7 @@ class ToneShelf:
 def lay_out(formulas: Sequence[Formula]) -> ToneShelf:
     """A shelf's formulas laid out for the search. Raises LimitError when there is none."""
     if not formulas:
-        raise LimitError("formulas", "at least one that may go on this person", 0)
+        raise LimitError("formulas", say("limit-one_for_this_person"), 0)
     ordered = sorted(formulas, key=lambda f: f.brighten_levels)
     levels = np.array([f.brighten_levels for f in ordered])
     firsts = [0, *(np.flatnonzero(np.diff(levels)) + 1).tolist()]

@@ -8,7 +8,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 
-from fervens_core.base import LimitError, check_range
+from fervens_core.base import LimitError, check_range, say
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,7 +69,7 @@ def time_toner(zones: Sequence[ToTone]) -> ToneTimes:
         LimitError: no zone.
     """
     if not zones:
-        raise LimitError("zones", "at least one", 0)
+        raise LimitError("zones", say("limit-at_least_one"), 0)
     order = sorted(zones, key=lambda z: (-z.minutes, -z.application_min, z.key))
     ends: list[float] = []
     free = 0.0  # minutes before the line, counted back from it

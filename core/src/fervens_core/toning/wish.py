@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from fervens_core.base import Floats, LimitError, check_level, check_range
+from fervens_core.base import Floats, LimitError, check_level, check_range, say
 from fervens_core.colour import chroma, hair_lab, lab_to_hex
 from fervens_core.head import Tone
 from fervens_core.toning.dyes import wanted_lab
@@ -41,7 +41,7 @@ class Wish:
         check_range("hue_deg", self.hue_deg, 0.0, 360.0, "degrees")
         if self.lab is not None:
             if len(self.lab) != 3:
-                raise LimitError("lab", "three numbers: L*, a*, b*", len(self.lab))
+                raise LimitError("lab", say("limit-lab"), len(self.lab))
             for value, low in zip(self.lab, (0.0, -128.0, -128.0), strict=True):
                 check_range("lab", value, low, 128.0)
 

@@ -27,7 +27,7 @@ def _ask(line: socket.socket, text: str) -> str:
     while not found.endswith(b"\n"):
         part = line.recv(LINE_MAX)
         if not part or len(found) > LINE_MAX:
-            raise CoreError("reader_line", "The colour reader broke off; try again, or read by eye.")
+            raise CoreError("reader_line")
         found += part
     return found.decode("ascii", "replace").strip()
 
@@ -42,17 +42,17 @@ def measure(loaded: Loaded, key: str, now: dt.datetime) -> tuple[Measured, str]:
     """
     there = chair(loaded, now)
     if there is None:
-        raise ConflictError("no_plan", "No plan is at the chair yet.")
+        raise ConflictError("no_plan")
     kept = next((z for z in kept_parts(loaded) if z.key == key), None)
     zone = kept or there.zones[there.state.lane(key).key]
     address = reader_address()
     if address is None:
-        raise ConflictError("no_reader", "No colour reader is set up (FERVENS_READER); read by eye.")
+        raise ConflictError("no_reader")
     try:
         with socket.create_connection(address, timeout=TIMEOUT_S) as line:
             name = _ask(line, "ID")
             if not name.startswith(PROTOCOL):
-                raise CoreError("reader_line", f"What answers at {address[0]}:{address[1]} is no colour reader.")
+                raise CoreError("reader_line.other", address=f"{address[0]}:{address[1]}")
             instrument = name.removeprefix(PROTOCOL).strip()[:60]
             if instrument == SIMULATED:
                 seed = zlib.crc32(f"{loaded.row.pk} {key}".encode())
@@ -60,4 +60,4 @@ def measure(loaded: Loaded, key: str, now: dt.datetime) -> tuple[Measured, str]:
                 _ask(line, lab_to_line(lab).replace("LAB", "PLACE"))
             return level_of_lab(zone.hair.colour_start, line_to_lab(_ask(line, "MEASURE"))), instrument
     except OSError:
-        raise ConflictError("reader_away", "The colour reader does not answer; read by eye.") from None
+        raise ConflictError("reader_away") from None

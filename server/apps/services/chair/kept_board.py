@@ -11,6 +11,7 @@ from django.db.models import Max
 from django.http import Http404, HttpResponse
 from django.utils import timezone
 
+from apps.common.words import language, told_json
 from apps.services import loading
 from apps.services.chair.present import board_out, end_of_log
 from apps.services.loading import Loaded
@@ -25,8 +26,8 @@ MOST = 500
 WAIT_S = 5.0
 
 
-Place = tuple[UUID, int, int]
-"""A service, its revision, and the end of its log."""
+Place = tuple[UUID, int, int, str]
+"""A service, its revision, the end of its log, and the language it is told in."""
 
 
 _lock = threading.Lock()
@@ -68,12 +69,12 @@ def _once(place: Place, make: Callable[[], bytes]) -> bytes:
 
 def board_answer(loaded: Loaded) -> HttpResponse:
     """The board of a service as it stands now, as an answer."""
-    return _answer(_once(place_of(loaded), lambda: board_out(loaded).model_dump_json().encode()))
+    return _answer(_once(place_of(loaded), lambda: told_json(board_out(loaded))))
 
 
 def place_of(loaded: Loaded) -> Place:
     """Where a loaded service stands."""
-    return loaded.row.pk, loaded.row.revision, end_of_log(loaded)
+    return loaded.row.pk, loaded.row.revision, end_of_log(loaded), language()
 
 
 def board_now(member: Membership, service_id: UUID) -> HttpResponse:
@@ -95,9 +96,9 @@ def board_bytes(member: Membership, service_id: UUID) -> bytes:
     )
     if found is None:
         raise Http404
-    place = (service_id, found[0], found[1] or 0)
+    place = (service_id, found[0], found[1] or 0, language())
 
     def make() -> bytes:
-        return board_out(loading.load(loading.get(member, service_id))).model_dump_json().encode()
+        return told_json(board_out(loading.load(loading.get(member, service_id))))
 
     return _once(place, make)

@@ -46,6 +46,6 @@ def options(loaded: Loaded, key: str, now: dt.datetime) -> tuple[LaneOption, ...
     """What can be done with a lane now. Raises ConflictError for one the plan has not."""
     there = chair(loaded, now)
     if there is None:
-        raise ConflictError("no_plan", "No plan is at the chair yet.")
+        raise ConflictError("no_plan")
     times = lane_times(there)
     return lane_options(there, head_belief(there, times), times, key)

@@ -11,6 +11,7 @@ from ninja import Schema
 from pydantic import Field, RootModel, create_model
 
 from apps.common.schemas import In
+from apps.common.words import Words
 from apps.services.plan.schemas import BowlOut
 from apps.services.schemas import ConflictOut, UndoOut
 from fervens_core.chair import Board, LaneOption
@@ -66,10 +67,10 @@ class LogLine(Schema):
     at: dt.datetime
     recorded_at: dt.datetime
     by: str
-    text: str
+    text: Words
     is_voided: bool
     voided_by: str | None
-    conflict: str | None
+    conflict: Words | None
 
 
 class LogOut(Schema):

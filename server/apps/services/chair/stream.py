@@ -23,7 +23,7 @@ from apps.common.hub import hub
 from apps.common.problems import problem
 from apps.services.chair.kept_board import board_bytes
 from apps.studio.models import Membership
-from fervens_core.base import CoreError
+from fervens_core.base import CoreError, say
 
 PING_S = 8.0
 """A device that hears nothing for two and a half pings knows that it is behind."""
@@ -130,9 +130,9 @@ async def stream(request: HttpRequest) -> HttpResponse | StreamingHttpResponse:
     try:
         studio = await sync_to_async(_studio_of)(request)
     except OperationalError:
-        return problem(503, "no_database", "The database does not answer; try again in a moment.")
+        return problem(503, "no_database", say("error-no_database.stream"))
     if studio is None:
-        return problem(401, "signed_out", "Please sign in.")
+        return problem(401, "signed_out")
     answer = StreamingHttpResponse(
         _told(studio, request.GET.get("service") or None, request), content_type="text/event-stream"
     )

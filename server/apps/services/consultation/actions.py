@@ -20,7 +20,7 @@ from apps.services.models import Service
 from apps.shelf.models import Lightener
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from fervens_core.base import ConflictError, LimitError, check_level
+from fervens_core.base import ConflictError, LimitError, check_level, say
 from fervens_core.head import Zone, lanes_of
 from fervens_core.log import Step
 from fervens_core.planning import propose_order
@@ -34,7 +34,7 @@ def start_service(member: Membership, client_id: UUID, starts_at: dt.datetime | 
     """A new service for a client, with the shelf's first lightener proposed."""
     client = client_queries.get(member, client_id)
     if client.erased_at:
-        raise ConflictError("erased", "This client was erased; add them anew.")
+        raise ConflictError("erased")
     lightener = Lightener.objects.filter(studio_id=member.studio_id).order_by("name").first()
     last = Service.objects.filter(studio_id=member.studio_id, client=client).order_by("-starts_at").first()
     row = Service.objects.create(
@@ -44,7 +44,7 @@ def start_service(member: Membership, client_id: UUID, starts_at: dt.datetime | 
         lightener=lightener,
         facts={k: last.facts[k] for k in LASTING_FACTS if k in last.facts} if last else {},
     )
-    audit(member, "service started", row.pk)
+    audit(member, "service_started", row.pk)
     return loading.get(member, row.pk)
 
 
@@ -78,13 +78,13 @@ def write_consultation(member: Membership, service_id: UUID, *, revision: int, r
     loaded = locked(member, service_id)
     check_revision(loaded, revision)
     if loaded.state.step not in (Step.CONSULTATION, Step.PLAN):
-        raise ConflictError("already_started", "The plan is at the chair; the consultation is closed.")
+        raise ConflictError("already_started.consultation")
     row = loaded.row
     for field, keys in (("zones", [z.key for z in read.zones]), ("strands", [s.value.key for s in read.strands])):
         if len(set(keys)) != len(keys):
-            raise LimitError(field, f"{field} with different keys", keys)
+            raise LimitError(field, say("limit-different_keys_of", field=field), keys)
     if len(lanes_of(read.zones)) == 0 and loaded.state.step is Step.PLAN:
-        raise ConflictError("nothing_to_lift", "The service is at its plan; at least one zone has to be lifted.")
+        raise ConflictError("nothing_to_lift.consultation")
     if read.columns.get("wanted_level") is not None:
         check_level("wanted_level", read.columns["wanted_level"])
     for field, value in read.columns.items():
@@ -93,7 +93,7 @@ def write_consultation(member: Membership, service_id: UUID, *, revision: int, r
     if row.client.reacts_to_oxidative is not read.reacts_to_oxidative:
         row.client.reacts_to_oxidative = read.reacts_to_oxidative
         row.client.save(update_fields=["reacts_to_oxidative"])
-        audit(member, "reaction to oxidative colour answered", row.client_id)
+        audit(member, "reaction_to_oxidative_colour_answered", row.client_id)
     row.strands = [strand_data(s) for s in read.strands]
     row.revision += 1
     row.save()
@@ -101,6 +101,6 @@ def write_consultation(member: Membership, service_id: UUID, *, revision: int, r
     row.zones.all().delete()
     row.zones.bulk_create(zone_row(row, z, i) for i, z in enumerate(zones))
     findings_value(row, row.client)  # raises LimitError for a fact out of its limits, and nothing is kept
-    audit(member, "consultation written", row.pk)
+    audit(member, "consultation_written", row.pk)
     tell(member.studio_id, row.pk, "consultation")
     return load(loading.get(member, service_id))

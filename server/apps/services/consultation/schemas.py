@@ -10,6 +10,7 @@ from ninja import Schema
 from pydantic import Field
 
 from apps.common.schemas import In
+from apps.common.words import Words
 from apps.services.schemas import ConflictOut, UndoOut
 from fervens_core.base import contract
 from fervens_core.chair import CurvePoint
@@ -155,7 +156,7 @@ class ServiceOut(Schema):
     booked_min: float | None
     zones: list[ZoneOut]
     strands: list[StrandOut]
-    move_text: str | None
+    move_text: Words | None
     verdict: Verdict | None
     cautions: list[CautionOut]
     is_blocked: bool
@@ -185,7 +186,7 @@ class HeadZoneOut(Schema):
     """A zone of the usual head; `mirror` is its twin on the other side."""
 
     key: str
-    name: str
+    name: Words
     foil_count: int
     is_delicate: bool
     mirror: str | None

@@ -14,6 +14,7 @@ from apps.services.hexes import _zone_hexes
 from apps.services.loading import Loaded
 from apps.services.models import Service
 from apps.services.tone import queries as tone_queries
+from fervens_core.base import Message, say
 from fervens_core.followup import reminder_text
 from fervens_core.head import PATCH_TEST_WAIT_H, Tone
 from fervens_core.log import Step
@@ -38,7 +39,7 @@ def reminder_out(row: Service) -> DayReminder:
     return DayReminder(**visit_out(row).dict(), text=text)
 
 
-def _next_text(loaded: Loaded, now: dt.datetime) -> tuple[str, dt.datetime | None, list[str]]:
+def _next_text(loaded: Loaded, now: dt.datetime) -> tuple[Message, dt.datetime | None, list[str]]:
     """What the day's list says of a service, when it is due, and the zones' colours now."""
     start_hex, _ = _zone_hexes(loaded.zones)
     state = loaded.state
@@ -46,30 +47,30 @@ def _next_text(loaded: Loaded, now: dt.datetime) -> tuple[str, dt.datetime | Non
         case Step.CONSULTATION:
             if loaded.is_blocked:
                 blocks = [c.code for c in loaded.cautions if c.severity is Severity.BLOCK]
-                text = "Clarify first" if CLEARED_TODAY.issuperset(blocks) else "Must not be lightened today"
+                text = say("day-clarify") if CLEARED_TODAY.issuperset(blocks) else say("day-not_today")
                 return text, None, start_hex
-            return ("Read the head" if not loaded.zones else "Finish the consultation"), None, start_hex
+            return say("day-finish" if loaded.zones else "day-read_head"), None, start_hex
         case Step.PLAN:
-            return "Plan it", None, start_hex
+            return say("day-plan"), None, start_hex
         case Step.CHAIR:
             board = chair_queries.board(loaded, now)
             act = board.acts[0] if board.acts else None
             colours = [lane.hex_now for lane in board.lanes]
-            return (act.title if act else "At the chair"), (act.due_at if act else None), colours
+            return (act.title if act else say("day-chair")), (act.due_at if act else None), colours
         case Step.REVIEW:
             board = chair_queries.board(loaded, now)
-            return "Read and review", None, [lane.hex_now for lane in board.lanes]
+            return say("day-review"), None, [lane.hex_now for lane in board.lanes]
         case Step.TONE:
             board = chair_queries.board(loaded, now)
             colours = [lane.hex_now for lane in board.lanes]
             step = tone_queries.tone(loaded, now) if state.toners_on else None
             if step:
                 due = min((x.toner.due_at for x in step.lanes if x.toner and not x.toner.rinsed_at), default=None)
-                return f"Toner on {state.toners_on} of {len(step.lanes)} zones", due, colours
-            return "Tone it", None, colours
+                return say("day-toner_on", on=state.toners_on, of=len(step.lanes)), due, colours
+            return say("day-tone"), None, colours
         case Step.RECORD:
             board = chair_queries.board(loaded, now)
-            return "Filed", None, [lane.hex_now for lane in board.lanes]
+            return say("day-filed"), None, [lane.hex_now for lane in board.lanes]
 
 
 def day_service(row: Service, now: dt.datetime) -> DayService:

@@ -7,6 +7,7 @@ from uuid import UUID
 
 from ninja import Schema
 
+from apps.common.words import Words
 from fervens_core.head import Tone
 from fervens_core.log import Step
 
@@ -19,7 +20,7 @@ class DayService(Schema):
     starts_at: dt.datetime
     step: Step
     is_blocked: bool
-    next_text: str
+    next_text: Words
     next_due_at: dt.datetime | None
     wish: str
     tone: Tone
@@ -50,7 +51,7 @@ class DayVisit(Schema):
 class DayReminder(DayVisit):
     """A visit whose client is to be reminded now, with the text."""
 
-    text: str
+    text: Words
 
 
 class DayOut(Schema):

@@ -22,7 +22,7 @@ from apps.shelf.queries import developers, lighteners, toners
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.base import ConflictError, LimitError
+from fervens_core.base import ConflictError, LimitError, say
 from fervens_core.formats import FileEvent, ServiceFile, read_service_file, strands_from_csv
 from fervens_core.head import Tone
 from fervens_core.lift import told
@@ -36,7 +36,7 @@ def service_file(member: Membership, loaded: Loaded) -> ServiceFile:
     row = loaded.row
     events = live_events(loaded.events)
     zero = min([row.starts_at, *(e.occurred_at for e in events)])
-    audit(member, "service file taken out", row.pk)
+    audit(member, "service_file_taken_out", row.pk)
     own = str(row.lightener_id)
     others = {s.lightener.key: s.lightener for s in loaded.strand_values if s.lightener.key != own}
     return ServiceFile(
@@ -71,17 +71,17 @@ def import_file(
     Raises:
         CoreError: the file is not one, or its log does not fit together.
     """
-    require_lead(member, "take a service file in")
+    require_lead(member, "take_a_service_file_in")
     file = read_service_file(document)
     now = timezone.now()
     at = starts_at or now
     if at.tzinfo is None or abs(at - now) > dt.timedelta(days=366 * YEARS_MAX):
-        raise LimitError("starts_at", f"a moment with time zone, at most {YEARS_MAX} years away", at.isoformat())
+        raise LimitError("starts_at", say("limit-years_away", most=YEARS_MAX), at.isoformat())
     if file.events and starts_at is None:
         at = now - dt.timedelta(minutes=max(e.at_min for e in file.events))
     shelf = match_shelf(member.studio, file)
     service = take_in(member.studio, file, starts_at=at, lighteners=shelf.lighteners, shade_keys=shelf.shade_keys)
-    audit(member, "service file taken in", service.pk)
+    audit(member, "service_file_taken_in", service.pk)
     return service, shelf.added
 
 
@@ -91,7 +91,7 @@ def import_strands(member: Membership, service_id: UUID, *, revision: int, text:
     loaded = locked(member, service_id)
     check_revision(loaded, revision)
     if loaded.state.step not in (Step.CONSULTATION, Step.PLAN):
-        raise ConflictError("already_started", "The plan is at the chair; strand tests are closed.")
+        raise ConflictError("already_started.strands")
     shelf = {x.name: x for x in lighteners(member.studio_id)}
     strands = strands_from_csv(text, shelf)
     by_zone = {z.key: z for z in loaded.zones}
@@ -103,5 +103,5 @@ def import_strands(member: Membership, service_id: UUID, *, revision: int, text:
     loaded.row.strands = [strand_data(r) for r in rows]
     loaded.row.revision += 1
     loaded.row.save()
-    audit(member, "strand tests taken in", service_id)
+    audit(member, "strand_tests_taken_in", service_id)
     return load(loading.get(member, service_id))

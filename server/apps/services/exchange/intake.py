@@ -108,5 +108,5 @@ def take_in(
     Service.objects.filter(pk=service.pk).update(step=state.step.value)
     if state.closed_at:
         service.refresh_from_db()
-        Service.objects.filter(pk=service.pk).update(summary=summarise(load(service), state.closed_at))
+        Service.objects.filter(pk=service.pk).update(summary=plain(summarise(load(service), state.closed_at)))
     return service

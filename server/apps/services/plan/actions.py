@@ -24,7 +24,7 @@ from apps.shelf.queries import developers
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.base import ConflictError, LimitError, plain
+from fervens_core.base import ConflictError, LimitError, plain, say
 from fervens_core.log import PlanTaken, Step
 from fervens_core.planning import Plan, PlanChoice, PlanRequest, make_plan
 
@@ -45,7 +45,7 @@ def request_of(loaded: Loaded, member: Membership, choices: Choices) -> PlanRequ
     zones = loaded.zones
     if choices.order:
         if sorted(choices.order) != sorted(z.key for z in zones):
-            raise LimitError("order", f"all zones once ({', '.join(z.key for z in zones)})", choices.order)
+            raise LimitError("order", say("limit-all_zones_once", zones=[z.key for z in zones]), choices.order)
         by_key = {z.key: z for z in zones}
         zones = tuple(by_key[k] for k in choices.order)
     return PlanRequest(
@@ -64,10 +64,10 @@ def write_plan(
 ) -> tuple[Loaded, Plan, PlanRequest]:
     """Keep the choices of a plan. Raises ConflictError once it is at the chair, BlockedError for a barred toner."""
     loaded = locked(member, service_id)
-    require_lead(member, "write a plan")
+    require_lead(member, "write_a_plan")
     check_revision(loaded, revision)
     if loaded.state.step is not Step.PLAN:
-        raise ConflictError("not_planning", "This service is not at its plan.")
+        raise ConflictError("not_planning")
     request = request_of(loaded, member, choices)
     plan = make_plan(request)
     row = loaded.row
@@ -82,12 +82,12 @@ def write_plan(
         if rows[zone.key].position != position:
             rows[zone.key].position = position
             rows[zone.key].save(update_fields=["position"])
-    audit(member, "plan written", service_id)
+    audit(member, "plan_written", service_id)
     tell(member.studio_id, service_id, "plan")
     return load(loading.get(member, service_id)), plan, request
 
 
-def _keep(member: Membership, row: Service, plan: Plan, label: str) -> PlanVersion:
+def _keep(member: Membership, row: Service, plan: Plan, label: str, *, is_taken: bool = False) -> PlanVersion:
     last = PlanVersion.objects.filter(service=row).aggregate(Max("number"))["number__max"] or 0
     return PlanVersion.objects.create(
         service=row,
@@ -95,6 +95,7 @@ def _keep(member: Membership, row: Service, plan: Plan, label: str) -> PlanVersi
         kept_at=timezone.now(),
         by_name=member.name,
         label=label,
+        is_taken=is_taken,
         choice=row.choice
         | {
             "lightener_key": str(row.lightener_id),
@@ -115,12 +116,12 @@ def _keep(member: Membership, row: Service, plan: Plan, label: str) -> PlanVersi
 def keep_version(member: Membership, service_id: UUID, *, revision: int, label: str) -> list[PlanVersion]:
     """Keep the plan as it stands as a version of its own. Raises ConflictError when it was changed elsewhere."""
     loaded = locked(member, service_id)
-    require_lead(member, "keep a plan")
+    require_lead(member, "keep_a_plan")
     check_revision(loaded, revision)
     if len(plan_queries.versions(member, service_id)) >= plan_queries.VERSIONS_MAX:
-        raise ConflictError("too_many_versions", f"{plan_queries.VERSIONS_MAX} versions are kept at most.")
+        raise ConflictError("too_many_versions", most=plan_queries.VERSIONS_MAX)
     _keep(member, loaded.row, make_plan(loading.plan_request(loaded)), label.strip())
-    audit(member, "plan version kept", service_id)
+    audit(member, "plan_version_kept", service_id)
     return plan_queries.versions(member, service_id)
 
 
@@ -130,7 +131,7 @@ def take_plan(member: Membership, service_id: UUID, *, event_id: UUID) -> Loaded
     loaded = locked(member, service_id)
     plan = make_plan(loading.plan_request(loaded))
     if not plan.zones:
-        raise ConflictError("nothing_planned", "No lane of this plan gets any product.")
+        raise ConflictError("nothing_planned")
     data = PlanTaken(
         zone_keys=tuple(z.zone.key for z in plan.zones),
         volumes=tuple(z.volume_strength for z in plan.zones),
@@ -141,7 +142,7 @@ def take_plan(member: Membership, service_id: UUID, *, event_id: UUID) -> Loaded
     )
     taken = append(member, loaded, event_id=event_id, occurred_at=timezone.now(), data=data)
     if taken is not loaded:
-        _keep(member, loaded.row, plan, "taken to the chair")
+        _keep(member, loaded.row, plan, "", is_taken=True)
     return taken
 
 

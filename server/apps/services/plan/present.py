@@ -19,6 +19,7 @@ from apps.services.plan.schemas import (
 )
 from apps.shelf.adapters import shade_hex
 from apps.shelf.queries import toners
+from fervens_core.base import say
 from fervens_core.chair import paint_plan, window_of
 from fervens_core.colour import hair_lab, lab_to_hex
 from fervens_core.planning import (
@@ -88,7 +89,7 @@ def _plan_lanes(plan: Plan, request: PlanRequest) -> list[PlanLane]:
             key=z.zone.key,
             zone_key=z.zone.zone_key,
             part=z.zone.part,
-            name=z.zone.name,
+            name=z.zone.label,
             wave=z.wave,
             start_level=z.zone.hair.start_level,
             target_level=z.zone.target_level,
@@ -105,7 +106,7 @@ def _plan_lanes(plan: Plan, request: PlanRequest) -> list[PlanLane]:
             hex_at_rinse=reached[i],
             hex_target=wanted[i],
             reason=z.reason,
-            note=z.note,
+            note=z.note or "",
             curve=list(curve),
             crossings=list(crossed),
         )
@@ -124,7 +125,7 @@ def _toner_ideas(loaded: Loaded) -> list[TonerIdea]:
                 level=shade.level,
                 is_oxidative=shade.is_oxidative,
                 hex=shade_hex(shade),
-                blocked=f"{block.title}. {block.advice}" if block else None,
+                blocked=say("caution", title=block.title, advice=block.advice) if block else None,
             )
         )
     return found
@@ -156,7 +157,7 @@ def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest, toner_key: str) -
         waste_g=plan.waste_g,
         lanes=_plan_lanes(plan, request),
         waves=list(plan.waves),
-        left_out=[LeftOutLane(key=x.zone.key, name=x.zone.name, reason=x.reason) for x in plan.left_out],
+        left_out=[LeftOutLane(key=x.zone.key, name=x.zone.label, reason=x.reason) for x in plan.left_out],
         bowls=[bowl_out(b) for b in plan.bowls],
         poured=_poured(plan),
         move_text=plan.move.text if plan.move else None,
@@ -191,7 +192,7 @@ def aims_out(request: PlanRequest) -> list[AimOut]:
                 chair_min=total_min(chair_time(plan, request.zones)),
                 lanes=[
                     AimLane(
-                        name=z.zone.name,
+                        name=z.zone.label,
                         volume_strength=z.volume_strength,
                         start_min=z.start_min,
                         end_min=z.end_min,
@@ -210,7 +211,7 @@ def version_out(row: PlanVersion) -> VersionOut:
     """A kept plan."""
     return VersionOut(
         number=row.number,
-        label=row.label,
+        label=say("version-taken") if row.is_taken else row.label,
         kept_at=row.kept_at,
         by_name=row.by_name,
         choice=row.choice,

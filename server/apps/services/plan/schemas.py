@@ -10,6 +10,7 @@ from ninja import Schema
 from pydantic import Field
 
 from apps.common.schemas import In
+from apps.common.words import Words
 from fervens_core.chair import Crossing, CurvePoint, Window
 from fervens_core.head import Part
 from fervens_core.planning import Aim, BowlStyle, ChairItem, DeveloperMove, Fill, Placed, VolumeStep, WavePlan
@@ -62,14 +63,14 @@ class PlanLane(Schema):
     key: str
     zone_key: str
     part: Part
-    name: str
+    name: Words
     wave: int
     start_level: float
     target_level: float
     volume_strength: float
     is_own_volume: bool
     strongest_volume: float
-    limit_reason: str
+    limit_reason: Words
     start_min: float
     end_min: float
     wall_min: float
@@ -78,8 +79,8 @@ class PlanLane(Schema):
     level_at_rinse: float
     hex_at_rinse: str
     hex_target: str
-    reason: str | None
-    note: str
+    reason: Words | None
+    note: Words
     curve: list[CurvePoint]
     crossings: list[Crossing]
 
@@ -88,8 +89,8 @@ class LeftOutLane(Schema):
     """A lane no product goes on, and why."""
 
     key: str
-    name: str
-    reason: str
+    name: Words
+    reason: Words
 
 
 class TonerIdea(Schema):
@@ -100,7 +101,7 @@ class TonerIdea(Schema):
     level: float
     is_oxidative: bool
     hex: str
-    blocked: str | None
+    blocked: Words | None
 
 
 class PlanOut(Schema):
@@ -130,20 +131,20 @@ class PlanOut(Schema):
     left_out: list[LeftOutLane]
     bowls: list[BowlOut]
     poured: list[PourOut]
-    move_text: str | None
+    move_text: Words | None
     moves: list[DeveloperMove]
     proposed_order: list[Placed]
     toner_ideas: list[TonerIdea]
     chair: list[ChairItem]
     chair_min: float
     booked_min: float | None
-    cautions: list[str]
+    cautions: list[Words]
 
 
 class AimLane(Schema):
     """A lane of an aim, in small."""
 
-    name: str
+    name: Words
     volume_strength: float
     start_min: float
     end_min: float
@@ -180,7 +181,7 @@ class VersionOut(Schema):
     """A kept plan."""
 
     number: int
-    label: str
+    label: Words
     kept_at: dt.datetime
     by_name: str
     choice: dict[str, Any]

@@ -38,7 +38,7 @@ def formula(loaded: Loaded, shade_key: str, second_key: str, share: float, parts
     keys = [k for k in (shade_key, second_key) if k]
     for key in keys:
         if key not in shelf:
-            raise ConflictError("unknown_shade", "This shade is not on the shelf any more.")
+            raise ConflictError("unknown_shade")
     return Formula(tuple(shelf[k] for k in keys), (share, 1.0 - share)[: len(keys)], parts)
 
 
@@ -46,7 +46,7 @@ def tried(loaded: Loaded, now: dt.datetime, own: Formula, keys: list[str]) -> Tr
     """What an own formula would do. Raises ConflictError before there is anything to tone."""
     there = chair(loaded, now)
     if there is None:
-        raise ConflictError("no_plan", "No plan is at the chair yet.")
+        raise ConflictError("no_plan")
     return try_formula(there, own, keys, tone=Tone(loaded.row.tone))
 
 

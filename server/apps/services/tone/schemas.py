@@ -9,6 +9,7 @@ from ninja import Schema
 from pydantic import Field
 
 from apps.common.schemas import In
+from apps.common.words import Words
 from apps.services.schemas import ConflictOut, UndoOut
 from fervens_core.basin import Review, ToneStep
 from fervens_core.head import Tone
@@ -25,7 +26,7 @@ class ToneOut(Schema):
     wanted_level: float | None
     most_bowls: int
     tone_step: ToneStep | None
-    open_zones: list[str]
+    open_zones: list[Words]
     undo: UndoOut | None
     conflicts: list[ConflictOut]
     has_reader: bool
@@ -39,7 +40,7 @@ class ReviewOut(Schema):
     step: Step
     tone: Tone
     review: Review | None
-    open_zones: list[str]
+    open_zones: list[Words]
     lightener_name: str
     undo: UndoOut | None
     has_reader: bool

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import datetime as dt
 from dataclasses import replace
-from typing import Any
 from uuid import UUID
 
 from django.db import transaction
@@ -24,9 +23,10 @@ from apps.shelf.queries import developers
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.base import ON_TARGET_LEVELS, ConflictError, CoreError, LimitError, check_range
+from fervens_core.base import ON_TARGET_LEVELS, ConflictError, CoreError, LimitError, check_range, say
 from fervens_core.followup import (
     REST_DAYS,
+    Filed,
     LastFormula,
     NextVisit,
     WornLane,
@@ -34,8 +34,9 @@ from fervens_core.followup import (
     head_since,
     last_formulas,
     propose_visit,
+    read_filed,
 )
-from fervens_core.head import Elasticity, Part, ReadingMode, Zone, lanes_of
+from fervens_core.head import Elasticity, Part, Zone, lanes_of
 from fervens_core.log import AGAIN, Step
 from fervens_core.planning import PlanChoice, PlanRequest, chair_time, head_visits, make_plan, total_min, visits_needed
 
@@ -50,48 +51,47 @@ def growth(client: Client) -> float:
     return client.growth_mm_per_month or client.studio.growth_mm_per_month
 
 
-def summary_of(row: Service) -> dict[str, Any]:
+def summary_of(row: Service) -> Filed:
     """What a filed service came to; worked out anew for one that was filed before summaries were kept."""
     if row.summary is None:
         loaded = loading.load(row)
         return summarise(loaded, loaded.state.closed_at or timezone.now())
-    found: dict[str, Any] = row.summary
-    return found
+    return read_filed(row.summary)
 
 
-def reached(summary: dict[str, Any]) -> dict[str, float]:
+def reached(summary: Filed) -> dict[str, float]:
     """Level by lane key; a lane that was lightened once more stands for the one before it."""
-    return {x["key"].removesuffix(AGAIN): float(x["level"]) for x in summary["lanes"] if x["level"] is not None}
+    return {x.key.removesuffix(AGAIN): x.level for x in summary.lanes if x.level is not None}
 
 
-def worn_lanes(row: Service, summary: dict[str, Any]) -> list[WornLane]:
+def worn_lanes(row: Service, summary: Filed) -> list[WornLane]:
     """The lanes of a filed service as they ran."""
     zones = zone_values(row)
     lanes = {z.key: z for z in lanes_of(zones)}
     has_additive = choice_value(row, [z.key for z in zones]).has_additive
     found = []
-    for x in summary["lanes"]:
-        zone = lanes.get(x["key"])
-        if zone is None or x["level"] is None or x["minutes"] is None:
+    for x in summary.lanes:
+        zone = lanes.get(x.key)
+        if zone is None or x.level is None or x.minutes is None:
             continue
-        readings = tuple((float(m), float(v), ReadingMode(mode)) for m, v, mode in x["readings"])
+        readings = tuple((r.minute, r.level, r.mode) for r in x.readings)
         found.append(
             WornLane(
                 zone,
-                x["level"],
-                x["volume"],
-                x["minutes"],
-                x["extent"],
-                x["rate"],
+                x.level,
+                x.volume,
+                x.minutes,
+                x.extent,
+                x.rate,
                 readings,
                 has_additive,
-                x.get("applications", 1),
+                x.applications,
             )
         )
     return found
 
 
-def zones_on(row: Service, summary: dict[str, Any], at: dt.datetime) -> tuple[Zone, ...]:
+def zones_on(row: Service, summary: Filed, at: dt.datetime) -> tuple[Zone, ...]:
     """The head of a filed service as it would come at a moment."""
     days = max((at - row.starts_at).total_seconds() / 86400.0, 0.0)
     return head_since(zone_values(row), reached(summary), min(days, 3650.0), growth(row.client))
@@ -133,15 +133,15 @@ def visits_left(row: Service) -> int | None:
 def propose_next(row: Service) -> NextVisit:
     """The visit to propose after a filed service. Raises ConflictError before it is filed."""
     if row.step != Step.RECORD.value:
-        raise ConflictError("not_filed", "File the service first; the next visit follows from how it ended.")
+        raise ConflictError("not_filed.next")
     summary = summary_of(row)
-    lanes = summary["lanes"]
-    is_short = any(x["level"] is not None and x["target"] - x["level"] > ON_TARGET_LEVELS for x in lanes)
+    lanes = summary.lanes
+    is_short = any(x.level is not None and x.target - x.level > ON_TARGET_LEVELS for x in lanes)
     found = propose_visit(
         timezone.localdate(row.starts_at),
         is_short=is_short,
-        has_roots=any(x["part"] in ROOTED for x in lanes),
-        is_toned=bool(summary["toners"]),
+        has_roots=any(x.part in ROOTED for x in lanes),
+        is_toned=bool(summary.toners),
         mm_per_month=growth(row.client),
     )
     at = dt.datetime.combine(found.on, dt.time(10), tzinfo=timezone.get_current_timezone())
@@ -181,14 +181,14 @@ def start_from(
     """
     client = client_queries.get(member, client_id)
     if client.erased_at:
-        raise ConflictError("erased", "This client was erased; add them anew.")
+        raise ConflictError("erased")
     last = filed(member, after) if after else last_filed(member, client.pk)
     if last is None or last.step != Step.RECORD.value or last.client_id != client.pk:
-        raise ConflictError("nothing_filed", "No filed service to start from; begin a new one.")
+        raise ConflictError("nothing_filed")
     now = timezone.now()
     at = starts_at or now
     if at.tzinfo is None or not last.starts_at <= at <= now + AHEAD_MAX:
-        raise LimitError("starts_at", "a moment with time zone after the last service, within two years", str(at))
+        raise LimitError("starts_at", say("limit-after_last_within_two_years"), str(at))
     if booked_min is not None:
         check_range("booked_min", booked_min, 15.0, 900.0, "min")
     summary = summary_of(last)
@@ -208,11 +208,11 @@ def start_from(
         facts=facts | ({"booked_min": booked_min} if booked_min else {}),
         strands=[strand_data(StrandRow(s, None, None)) for s in strands],
         choice={"has_additive": old.has_additive},
-        source="last time",
+        source="last_time",
         previous=last,
     )
     row.zones.bulk_create([zone_row(row, z, i) for i, z in enumerate(zones)])
-    audit(member, "service started from the last", row.pk)
+    audit(member, "service_started_from_the_last", row.pk)
     tell(member.studio_id, row.pk, "booked")
     return loading.get(member, row.pk)
 
@@ -221,12 +221,12 @@ def start_from(
 def cancel_visit(member: Membership, service_id: UUID) -> UUID:
     """Take a visit that has not begun out of the diary; its client's id. Raises ConflictError once it has."""
     row = get_object_or_404(loading.of_studio(member).select_for_update(), pk=service_id)
-    require_lead(member, "cancel a visit")
+    require_lead(member, "cancel_a_visit")
     if row.step != Step.CONSULTATION.value or row.events.exists():
-        raise ConflictError("already_begun", "Something has been done in this service; its log stays. File it instead.")
+        raise ConflictError("already_begun")
     client_id: UUID = row.client_id
     row.delete()
-    audit(member, "visit cancelled", service_id)
+    audit(member, "visit_cancelled", service_id)
     tell(member.studio_id, service_id, "cancelled")
     return client_id
 
@@ -237,5 +237,5 @@ def note_reminder(member: Membership, service_id: UUID, *, is_sent: bool) -> Ser
     row = get_object_or_404(loading.of_studio(member).select_for_update(), pk=service_id)
     row.reminded_at = timezone.now() if is_sent else None
     row.save(update_fields=["reminded_at"])
-    audit(member, "client reminded" if is_sent else "reminder taken back", service_id)
+    audit(member, "client_reminded" if is_sent else "reminder_taken_back", service_id)
     return row

@@ -4,15 +4,18 @@ from __future__ import annotations
 
 import datetime as dt
 from typing import Any
+from uuid import UUID
 
 from apps.clients.models import Client
 from apps.services.loading import of_studio, with_parts
 from apps.services.models import Service
 from apps.services.visits.actions import formulas_of, growth, last_filed, summary_of
+from apps.services.visits.schemas import LaneThen, TonerThen
 from apps.studio.models import Membership
-from fervens_core.followup import grown_mm
+from fervens_core.base import say
+from fervens_core.followup import Filed, grown_mm
 from fervens_core.head import PATCH_TEST_VALID_DAYS, ROOT_MM, TestResult
-from fervens_core.log import Step
+from fervens_core.log import AGAIN, Step
 
 SERVICES_MAX = 100
 
@@ -21,41 +24,33 @@ STRAND_HOLDS_DAYS = 90
 """[MODEL] after so long a test is taken again; a label that says less wins."""
 
 
-PATCH_WORDS = {
-    TestResult.NOT_DONE.value: "placed, not read",
-    TestResult.NEGATIVE.value: "clear",
-    TestResult.POSITIVE.value: "reacted",
-}
-
-
-def _service(row: Service) -> dict[str, Any]:
-    summary = summary_of(row) if row.step == Step.RECORD.value else {"lanes": [], "toners": []}
+def _service(row: Service, summary: Filed) -> dict[str, Any]:
     return {
         "id": row.pk,
         "starts_at": row.starts_at,
         "step": row.step,
-        "source": row.source,
+        "source": say(f"source-{row.source}") if row.source else "",
         "wish": row.wish,
-        "worked": summary.get("worked", ""),
-        "change": summary.get("change", ""),
-        "lightener_name": summary.get("lightener_name", ""),
-        "contact_min": max((x["contact_min"] for x in summary["lanes"]), default=0.0),
-        "lanes": summary["lanes"],
-        "toners": summary["toners"],
+        "worked": summary.worked,
+        "change": summary.change,
+        "lightener_name": summary.lightener_name,
+        "contact_min": max((x.contact_min for x in summary.lanes), default=0.0),
+        "lanes": [LaneThen.from_filed(x) for x in summary.lanes],
+        "toners": [TonerThen.from_filed(x) for x in summary.toners],
     }
 
 
-def _loads(services: list[dict[str, Any]]) -> list[dict[str, Any]]:
+def _loads(filed: list[tuple[UUID, Filed]]) -> list[dict[str, Any]]:
     found: dict[str, dict[str, Any]] = {}
-    for service in services:
-        for lane in service["lanes"]:
+    for service_id, summary in filed:
+        for lane in summary.lanes:
             own = found.setdefault(
-                lane["key"].removesuffix(".again"),
-                {"name": lane["name"], "of": set(), "minutes": 0.0, "volume_minutes": 0.0},
+                lane.key.removesuffix(AGAIN),
+                {"name": lane.label, "of": set(), "minutes": 0.0, "volume_minutes": 0.0},
             )
-            own["of"].add(service["id"])
-            own["minutes"] += lane["contact_min"]
-            own["volume_minutes"] += lane["volume_min"]
+            own["of"].add(service_id)
+            own["minutes"] += lane.contact_min
+            own["volume_minutes"] += lane.volume_min
     loads = [
         {"name": x["name"], "services": len(x["of"]), "minutes": x["minutes"], "volume_minutes": x["volume_minutes"]}
         for x in found.values()
@@ -71,7 +66,7 @@ def _tests(client: Client, rows: list[Service], now: dt.datetime) -> list[dict[s
         found.append(
             {
                 "kind": "patch",
-                "text": f"Patch test: {PATCH_WORDS.get(client.patch_test_result, client.patch_test_result)}",
+                "text": say(f"history-patch_{client.patch_test_result}"),
                 "at": placed,
                 "holds_until": until,
                 "is_expired": until is not None and until < now.date(),
@@ -85,7 +80,7 @@ def _tests(client: Client, rows: list[Service], now: dt.datetime) -> list[dict[s
             found.append(
                 {
                     "kind": "strand",
-                    "text": f"{len(own)} strand{'s' if len(own) > 1 else ''} tested, up to level {best:g}",
+                    "text": say("history-strands", count=len(own), best=best),
                     "at": row.starts_at,
                     "holds_until": until,
                     "is_expired": until < now.date(),
@@ -97,7 +92,8 @@ def _tests(client: Client, rows: list[Service], now: dt.datetime) -> list[dict[s
 def history_of(member: Membership, client: Client, now: dt.datetime) -> dict[str, Any]:
     """The client's history in plain values, newest service first."""
     rows = list(with_parts(of_studio(member)).filter(client=client).order_by("-starts_at")[:SERVICES_MAX])
-    services = [_service(r) for r in rows]
+    summaries = [summary_of(r) if r.step == Step.RECORD.value else Filed() for r in rows]
+    services = [_service(r, s) for r, s in zip(rows, summaries, strict=True)]
     last = last_filed(member, client.pk)
     grown = None
     if last is not None:
@@ -105,7 +101,7 @@ def history_of(member: Membership, client: Client, now: dt.datetime) -> dict[str
         grown = grown_mm(min(days, 3650.0), growth(last.client))
     return {
         "services": services,
-        "loads": _loads(services),
+        "loads": _loads([(r.pk, s) for r, s in zip(rows, summaries, strict=True)]),
         "tests": _tests(client, rows, now),
         "growth_mm_per_month": growth(client),
         "regrowth_mm": grown,

@@ -3,14 +3,15 @@
 from __future__ import annotations
 
 import datetime as dt
-from typing import Literal
+from typing import Literal, Self
 from uuid import UUID
 
 from ninja import Schema
 from pydantic import Field
 
 from apps.common.schemas import In
-from fervens_core.followup import LastFormula, NextVisit
+from apps.common.words import Words
+from fervens_core.followup import FiledLane, FiledToner, LastFormula, NextVisit
 
 
 class CancelledOut(Schema):
@@ -52,7 +53,7 @@ class NextOut(Schema):
 class LaneThen(Schema):
     """A lane as a filed service kept it."""
 
-    name: str
+    name: Words
     zone_key: str
     before: float
     target: float
@@ -66,16 +67,28 @@ class LaneThen(Schema):
     volume_min: float
     is_past_wall: bool
 
+    @classmethod
+    def from_filed(cls, lane: FiledLane) -> Self:
+        """As it was filed."""
+        own = {field: getattr(lane, field) for field in cls.model_fields if field != "name"}
+        return cls(name=lane.label, **own)
+
 
 class TonerThen(Schema):
     """A toner as a filed service kept it."""
 
-    name: str
+    name: Words
     formula: str
     minutes: float
     product_g: float
     developer_g: float
     hex: str
+
+    @classmethod
+    def from_filed(cls, toner: FiledToner) -> Self:
+        """As it was filed."""
+        own = {name: getattr(toner, name) for name in cls.model_fields if name != "name"}
+        return cls(name=toner.label, **own)
 
 
 class ServiceThen(Schema):
@@ -84,7 +97,7 @@ class ServiceThen(Schema):
     id: UUID
     starts_at: dt.datetime
     step: str
-    source: str
+    source: Words
     wish: str
     worked: str
     change: str
@@ -97,7 +110,7 @@ class ServiceThen(Schema):
 class ZoneLoad(Schema):
     """Contact load of one zone over all its services."""
 
-    name: str
+    name: Words
     services: int
     minutes: float
     volume_minutes: float
@@ -107,7 +120,7 @@ class TestThen(Schema):
     """A test with how long it holds."""
 
     kind: Literal["patch", "strand"]
-    text: str
+    text: Words
     at: dt.datetime | None
     holds_until: dt.date | None
     is_expired: bool

@@ -1,0 +1,125 @@
+"""Words: what the core says as codes with values, told in a language. A language is one file of languages/.
+
+The files are Fluent (projectfluent); numbers and days are written as the language writes them (CLDR, through Babel).
+"""
+
+from __future__ import annotations
+
+import dataclasses
+from collections.abc import Callable
+from functools import cache, lru_cache
+from importlib.resources import files
+from typing import Any, cast
+
+from babel import Locale
+from babel.dates import format_date, format_skeleton
+from babel.lists import format_list
+from babel.numbers import parse_pattern
+from fluent.runtime import FluentBundle, FluentResource
+
+from fervens_core.base import Message, Value, message_json
+
+DEFAULT = "en"
+LOCALES = {"en": "en_GB"}
+"""The locale whose numbers and days a language writes; its own name when it is not here."""
+
+
+@cache
+def languages() -> tuple[str, ...]:
+    """The languages there are, the default first."""
+    found = sorted(f.name.removesuffix(".ftl") for f in files(__name__).joinpath("languages").iterdir())
+    return (DEFAULT, *(x for x in found if x != DEFAULT))
+
+
+def catalogue(language: str) -> str:
+    """A language's file."""
+    return files(__name__).joinpath("languages").joinpath(f"{language}.ftl").read_text(encoding="utf-8")
+
+
+def _functions(locale: Locale) -> dict[str, Callable[[Any], str]]:
+    def number(pattern: str) -> Callable[[Any], str]:
+        shape = parse_pattern(pattern)
+        return lambda value: shape.apply(float(value), locale)
+
+    return {
+        "WHOLE": number("0"),
+        "TENTHS": number("0.0"),
+        "HUNDREDTHS": number("0.00"),
+        "PLAIN": number("0.######"),
+        "PERCENT": number("0%"),
+        "CAPITAL": lambda text: str(text)[:1].upper() + str(text)[1:],
+        "LOWER": lambda text: str(text).lower(),
+        "DAY": lambda day: str(format_date(day, "long", locale)),
+        "DAY_OF_YEAR": lambda day: str(format_skeleton("MMMMd", day, locale=locale)),
+    }
+
+
+@cache
+def _locale(language: str) -> Locale:
+    return Locale.parse(LOCALES.get(language, language))
+
+
+@cache
+def _bundle(language: str) -> FluentBundle:
+    locale = _locale(language)
+    bundle = FluentBundle([str(locale).replace("_", "-")], functions=cast(Any, _functions(locale)), use_isolating=False)
+    bundle.add_resource(FluentResource(catalogue(language)))
+    return bundle
+
+
+def _plain(value: Value, language: str) -> Any:
+    if isinstance(value, Message):
+        return tell(value, language)
+    if isinstance(value, tuple):
+        return str(format_list([str(_plain(v, language)) for v in value], style="unit", locale=_locale(language)))
+    return value
+
+
+_LISTS: dict[str, Callable[[list[str], Locale], str]] = {
+    "list-and": lambda told, locale: str(format_list(told, locale=locale)),
+    "list-semicolons": lambda told, locale: "; ".join(told),
+    "list-sentences": lambda told, locale: " ".join(told),
+}
+"""Ways to say several things in a row, which no catalogue has to name."""
+
+
+@lru_cache(maxsize=8192)
+def tell(message: Message, language: str = DEFAULT) -> str:
+    """A message in a language; what the language does not have is told in the default one, else by its code.
+
+    Args:
+        language: of `languages()`.
+    """
+    if message.code in _LISTS:
+        (items,) = (v for _, v in message.items)
+        told = [str(_plain(v, language)) for v in (items if isinstance(items, tuple) else (items,))]
+        return _LISTS[message.code](told, _locale(language))
+    name, _, attribute = message.code.partition(".")
+    for tongue in dict.fromkeys((language if language in languages() else DEFAULT, DEFAULT)):
+        bundle = _bundle(tongue)
+        if not bundle.has_message(name):
+            continue
+        found = bundle.get_message(name)
+        pattern = found.attributes.get(attribute) if attribute else found.value
+        if pattern is not None:
+            values = {k: _plain(v, tongue) for k, v in message.items}
+            return str(bundle.format_pattern(pattern, values)[0])
+    return message.code
+
+
+def words(value: Message | str, language: str = DEFAULT) -> str:
+    """A message told; a text that is one already (a name somebody gave) as it is."""
+    return tell(value, language) if isinstance(value, Message) else value
+
+
+def for_programs(value: Any) -> Any:
+    """An answer as JSON for programs: every message with its code, its values, and its words in English as `text`."""
+    if isinstance(value, Message):
+        return {**message_json(value), "text": tell(value)}
+    if dataclasses.is_dataclass(value) and not isinstance(value, type):
+        return {f.name: for_programs(getattr(value, f.name)) for f in dataclasses.fields(value)}
+    if isinstance(value, dict):
+        return {k: for_programs(v) for k, v in value.items()}
+    if isinstance(value, list | tuple):
+        return [for_programs(v) for v in value]
+    return value

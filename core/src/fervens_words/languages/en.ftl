@@ -1,0 +1,1018 @@
+# English, as colour technicians say it. One message a code; what stands behind $ are its values.
+# Functions: WHOLE(8.4) 8, TENTHS 8.4, HUNDREDTHS 8.40, PLAIN (as it is), PERCENT(0.12) 12%, DAY and DAY_OF_YEAR for
+# days, CAPITAL and LOWER for texts. A list comes as "a, b, c".
+
+## Words of the trade
+
+undertone-deep_red_brown = deep red-brown
+undertone-red_brown = red-brown
+undertone-red = red
+undertone-red_orange = red-orange
+undertone-orange = orange
+undertone-yellow_orange = yellow-orange
+undertone-yellow = yellow
+undertone-pale_yellow = pale yellow
+undertone-palest_yellow = palest yellow
+
+dye_family-yellow = yellow
+dye_family-orange = orange
+dye_family-red = red
+dye_family-violet = violet
+dye_family-blue = blue
+dye_family-green = green
+
+dye_hue-red = red
+dye_hue-pink = pink
+dye_hue-orange = orange
+dye_hue-yellow = yellow
+dye_hue-green = green
+dye_hue-blue = blue
+dye_hue-violet = violet
+
+covering-open_air = open air
+covering-foil = foil
+covering-film = film
+
+history-virgin = virgin
+history-tinted = tinted
+history-lightened = lightened
+history-direct_dye = direct dye
+history-henna = henna
+history-metallic = metallic salts
+history-unknown = unknown
+
+tone-icy = icy
+tone-cool = cool
+tone-neutral = neutral
+tone-beige = beige
+tone-warm = warm
+tone-gold = gold
+tone-silver = silver
+tone-pearl = pearl
+tone-pastel = pastel
+
+thickness-fine = fine
+thickness-medium = medium
+thickness-coarse = coarse
+
+porosity-low = low
+porosity-normal = normal
+porosity-high = high
+
+elasticity-returns = returns
+elasticity-slow = slow
+elasticity-stays_stretched = stays stretched
+elasticity-snaps = snaps
+
+reading_mode-through_product = through product
+reading_mode-wiped = wiped
+reading_mode-rinsed_wet = rinsed wet
+reading_mode-dry = dry
+
+grab-little = little
+grab-even = even
+grab-much = much
+
+hue-grey = grey
+hue-pink = pink
+hue-red_warm = red-warm
+hue-orange_warm = orange-warm
+hue-golden = golden
+hue-yellow = yellow
+hue-khaki_warm = khaki-warm
+hue-green = green
+hue-blue = blue
+hue-violet = violet
+hue-faint = faintly { $hue }
+
+counter-red_or_pink = red or pink
+counter-two = { $first }-{ $second }
+
+head-low_back = Low back
+head-high_back = High back
+head-left_back = Left back side
+head-right_back = Right back side
+head-crown = Crown
+head-left_side = Left side
+head-right_side = Right side
+head-top = Top
+head-nape = Nape
+head-fringe = Fringe
+head-left_temple = Left temple
+head-right_temple = Right temple
+
+part-lengths = lengths
+part-regrowth = regrowth
+part-root = root
+part-ends = ends
+
+vol = { PLAIN($volume) } vol
+
+lane-part = { $zone } { $part }
+lane-again = { $lane } again
+lane-shadow = { $lane }, root shadow
+lane-because = { $lane }: { $why }
+lanes = { $lanes }
+lanes-more = { $lanes } and { WHOLE($more) } more
+
+## Cautions: a title, and what to do
+
+caution = { $title }. { $advice }
+
+caution-scalp_broken = Scalp is broken, sore or sunburnt
+    .advice = Do not lighten. Book again once it has healed.
+caution-elasticity = { $elasticity ->
+        [snaps] A wet strand snaps
+       *[stays_stretched] A wet strand stays stretched
+    }
+    .advice = Do not lighten. Care and cutting first, then test again.
+caution-metallic_salts = Salts test is positive
+    .advice = Do not lighten: metallic salts react violently with peroxide. The hair has to grow out.
+caution-build_up = Build-up from products at home
+    .advice = Clarify first: wash the build-up out, then read the hair again and tick it.
+caution-scalp_sensitive = Sensitive scalp
+    .advice = Stay off the scalp; stop at the first burning.
+caution-elasticity_slow = A wet strand returns slowly
+    .advice = Weaker developer, shorter time, strand test.
+caution-patch_test_open = No patch test read after { WHOLE($wait) } h
+    .advice = Oxidative toner stays locked; plan a non-oxidative one, or book the tone.
+caution-reaction_open = An allergy or reaction is told, and not asked about
+    .advice = Ask: to oxidative colour? Answer yes or no beside it; until then nothing is planned or toned.
+caution-allergies = Allergies told
+    .advice = “{ $told }”: check every label.
+caution-medication = Medication told
+    .advice = Some medicines change skin and hair: strand test, and ask a doctor when in doubt.
+caution-under_16 = Under { WHOLE($age) }
+    .advice = Oxidative dye is not intended for people under { WHOLE($age) }; local codes decide the rest.
+caution-metallic_history = Metallic salts in the hair's history
+    .advice = Do not lighten. The hair that carries them has to grow out or be cut.
+caution-henna_untested = Henna, and no salts test
+    .advice = Do the salts test on a cut strand before anything else.
+caution-unknown_untested = Unknown history, and no salts test
+    .advice = Do the salts test on a cut strand before anything else.
+caution-henna = Henna lifts little and unevenly
+    .advice = Strand test first; promise less.
+caution-elasticity_zone = Stretches and stays, or snaps: { $lanes }
+    .advice = Leave these out, or cut and care first, then test again.
+caution-breakage = Breaking hair: { $lanes }
+    .advice = Leave these out; cut and care first.
+caution-frail = Not quite sound: { $lanes }
+    .advice = { WHOLE($most) } vol at most there, short, and look often.
+caution-direct_dye = Old green or blue dye: { $lanes }
+    .advice = 1.5 % only, several visits; leave brown pieces out; a green rest is countered with red or pink.
+caution-delicate = Delicate hair: { $lanes }
+    .advice = Lifts fast and breaks: { WHOLE($most) } vol at most, later, and never the whole time.
+caution-lightened = Hair that has been lightened
+    .advice = Never overlap hair that is already light; keep to the new growth.
+caution-white_in_one = White from below level { WHOLE($least) }
+    .advice = Realistic in one visit from level { WHOLE($least) } up; agree on two visits or a lower target.
+caution-long_regrowth = Regrowth past { WHOLE($most) } mm: { $lanes }
+    .advice = Two root applications are planned: off the scalp first, then the last { WHOLE($most) } mm.
+caution-no_strand_test = No strand test
+    .advice = Hair that was worked on before lifts its own way: test a hidden strand, the plan learns from it.
+caution-professional_use = Label, gloves, air
+    .advice = Follow the product's label and data sheet; gloves, fresh air, fold powder in without dust. Burning: cool water at once. Eyes: rinse 15 min and get help.
+
+toner_block-dye_reaction = Reacted to oxidative dye
+    .advice = Pigmented shampoo and conditioner only.
+toner_block-under_16 = Under { WHOLE($age) }
+    .advice = Oxidative dye is not intended for people under { WHOLE($age) }.
+toner_block-reaction_open = An allergy or reaction is told
+    .advice = Ask whether it was to oxidative colour, and answer on the consultation; pigmented shampoo only until then.
+toner_block-patch_test = Patch test not read
+    .advice = Place it, read it after { PLAIN($wait) } h, or take a non-oxidative shade.
+toner_block-patch_test_old = Patch test too old
+    .advice = Place a new one and read it after { PLAIN($wait) } h.
+toner_block-patch_test_early = Patch test younger than { PLAIN($wait) } h
+    .advice = Wait, or take a non-oxidative shade.
+
+## What sets how strong a developer may be
+
+volume_limit-hair = { WHOLE($most) } vol is the most for hair
+volume_limit-label = label of { $product }
+volume_limit-scalp = on the scalp, label of { $product }
+volume_limit-delicate = delicate hair
+volume_limit-lightened = hair that was lightened before
+volume_limit-porous = porous hair
+volume_limit-fine = fine hair
+volume_limit-frail = hair that is not quite sound
+volume_limit-old_dye = old direct dye is lifted with 1.5 %
+volume_limit-strongest_bottle = strongest bottle on the shelf
+volume_limit-gentle = the gentle aim
+
+## What may go on today
+
+stop-scalp_burns = The scalp burns: rinse at once with cool water
+stop-hair_gives = { $elasticity ->
+        [snaps] The hair snaps: rinse at once
+       *[stays_stretched] The hair stays stretched: rinse at once
+    }
+
+heat_block-label = The label of { $product } does not allow heat.
+heat_block-scalp = This zone reaches the scalp: no heat on skin.
+
+refresh_block-label = The label of { $product } allows { $most ->
+        [1] one application
+       *[other] { WHOLE($most) } applications
+    } in one visit.
+
+again_block-toned = it has been toned
+again_block-scalp_burns = the scalp burns: rinse at once with cool water
+again_block-hair_gives = { $elasticity ->
+        [snaps] the hair snaps: rinse at once
+       *[stays_stretched] the hair stays stretched: rinse at once
+    }
+again_block-elasticity = the hair does not simply return when stretched
+again_block-scalp = the scalp was felt
+again_block-twice = it has been lightened twice today
+again_block-contact = had product on for { WHOLE($minutes) } min today; past { WHOLE($most) } min it is left in peace
+again_block-label = the label of { $product } allows { WHOLE($most) } { $most ->
+        [1] application
+       *[other] applications
+    } a visit
+again_block-no_gain = no developer would gain enough within its limits
+again_block-little_gain = it would only come to { TENTHS($end) }
+
+## The strand bench
+
+head_move-as_expected = This head lifts as expected
+head_move-moved = This head lifts { $ways } than expected
+head_move-far_more = { WHOLE($percent) } % farther
+head_move-far_less = { WHOLE($percent) } % less far
+head_move-fast_more = { WHOLE($percent) } % faster
+head_move-fast_less = { WHOLE($percent) } % slower
+
+## The verdict
+
+verdict_title-unread = Read the head
+verdict_title-today = Go today
+verdict_title-clarify = Clarify first
+verdict_title-not_today = Not today
+verdict_title-never = Not in six visits
+verdict_title-more_time = More time, or two visits
+verdict_title-visits = Go in { WHOLE($visits) } visits
+
+verdict-undertone = { $zone }: read { PLAIN($read) }, but { $seen } is what a { WHOLE($nearest) } shows: read again, dry.
+verdict-stays = { $lane }, { PLAIN($start) } to { PLAIN($target) }: stays near { TENTHS($level) } after { WHOLE($visits) } visits. Lower the wish.
+verdict-more_visits = { $lane }, { PLAIN($start) } to { PLAIN($target) }: about { TENTHS($level) } today, the wish on visit { WHOLE($visit) }.
+verdict-every_zone = Every zone can reach its level in one application inside the label's time.
+verdict-unsure = { $lane }: promise { TENTHS($sure) }, hope for { TENTHS($likely) }. A strand test narrows this.
+verdict-time = About { WHOLE($needed) } min in the chair.
+verdict-time_within = About { WHOLE($needed) } min in the chair; { $of ->
+        [booked] { WHOLE($limit) } min is booked
+       *[has] { WHOLE($limit) } min the client has
+    }.
+verdict-time_over = About { WHOLE($needed) } min in the chair, { $of ->
+        [booked] { WHOLE($limit) } min is booked
+       *[has] { WHOLE($limit) } min the client has
+    }: fewer zones, more time, or two visits.
+verdict-no_patch_test = No clear patch test: only a non-oxidative toner today.
+verdict-empty_shelf = The shelf has no lightener or no developer: nothing can be planned.
+verdict-nothing_to_lift = No zone has anything to lift: set a lighter level, or go on to the tone.
+
+reach-all = all to { PLAIN($level) }
+reach-lanes = { $lanes } to { PLAIN($level) }
+reach-many = { WHOLE($count) } zones to { PLAIN($level) }
+
+chair_time-consultation = consultation and mixing
+chair_time-applying = applying
+chair_time-between = rinse and tone between waves
+chair_time-processing = processing and changing zones
+chair_time-rinse = rinse
+chair_time-tone = tone
+chair_time-care = care
+chair_time-drying = drying
+
+## The plan
+
+order-coarse = coarse hair resists: first
+order-low_porosity = low porosity resists: first
+order-history = { $history } hair resists: first
+order-delicate = delicate: last and weaker
+order-usual = in the usual order, back to front
+
+plan-two_root_lanes = { PLAIN($regrowth) } mm of regrowth would band in one root application past { PLAIN($most) } mm: first off the scalp, then the last { PLAIN($most) } mm.
+plan-held = { PLAIN($asked) } vol asked, held at { PLAIN($volume) } ({ $limit }).
+plan-raised = { PLAIN($asked) } vol asked, raised to { PLAIN($volume) } (weakest bottle on the shelf).
+plan_short-stronger = { PLAIN($volume) } vol cannot lift this far; up to { PLAIN($most) } vol is allowed here.
+plan_short-stops = This hair stops short with { PLAIN($volume) } vol ({ $limit }): lower the target or plan another visit.
+plan_short-label = The label's { PLAIN($label) } min end first: apply this zone faster or in a wave of its own, or plan another visit.
+plan_short-wave = { PLAIN($volume) } vol ({ $limit }) needs longer than its wave's first label time leaves: apply it earlier or in a wave of its own, or plan another visit.
+plan_short-later_or_stronger = { PLAIN($volume) } vol needs longer: move the line later; up to { PLAIN($most) } vol is allowed here.
+plan_short-later = The finish line comes too early for { PLAIN($volume) } vol ({ $limit }): move it later.
+left_out-no_weak_bottle = { $why } allows { PLAIN($most) } vol, the weakest bottle is { PLAIN($weakest) } vol: put a weaker one on the shelf.
+
+mix-add_developer = { TENTHS($volume) } vol instead of { PLAIN($wanted) }: add { WHOLE($grams) } g of { PLAIN($bottle) } vol.
+mix-anew = { TENTHS($volume) } vol instead of { PLAIN($wanted) }: mix anew.
+mix-thin = Thin, 1 : { HUNDREDTHS($parts) }: add { WHOLE($grams) } g of lightener.
+mix-thick = Thick, 1 : { HUNDREDTHS($parts) }: add { WHOLE($grams) } g of developer.
+
+## The chair
+
+advice-label_up = The label's time is up: rinse now
+advice-ready = Ready: rinse this zone
+advice-leave = Leave it
+advice-leave_sure = Leave it; sure enough to rinse then
+advice-leave_to_label = Leave it to its label's time
+advice-read = Wipe and read
+advice-stops_near = Stops near { TENTHS($level) } by the label's time: plan a deeper tone or another visit
+advice-stops_near_help = Stops near { TENTHS($level) } by the label's time: { $ways } or another visit
+short_help-refresh = refresh it
+short_help-warm = warm it
+short_help-deeper = a deeper tone
+
+act-stop = Rinse { $lane } now
+act-rinse = Rinse { $lane }
+act-rinse_two = Rinse { $lanes }
+act-rinse_together = Rinse { WHOLE($count) } zones together
+act-read = Wipe and read { $lane }
+act-short = { $lane } will stop short
+act-finish = Finish applying { $lane }
+act-finish_refresh = Finish the new product on { $lane }
+act-start = Start { $lane }
+act-mix = Mix the bowl for { $lane }
+act-new_bowl = New bowl for { $lane }
+act-should_look = should look like { TENTHS($level) }, { $undertone }
+act-target = Target { PLAIN($target) }
+act-read_at = Read at { PLAIN($level) }; target { PLAIN($target) }
+act-read_at_last_foils = Read at { PLAIN($level) }; target { PLAIN($target) }; last foils, look at them first
+act-bowl_is_stale = this bowl is { WHOLE($age) } min old, its life is { WHOLE($life) }: what is left lifts less
+act-clock_starts = { PLAIN($volume) } vol, last section on: its clock starts
+act-to_apply = { PLAIN($volume) } vol, { WHOLE($minutes) } min to apply
+act-review = All zones rinsed: review
+    .detail = Dry a little, read every zone
+act-basin = At the basin now
+    .detail = Toner and its clocks stand there
+
+note-warmed = warmed
+note-refreshed = { $times ->
+        [1] refreshed
+       *[other] refreshed { WHOLE($times) } times
+    }
+note-dried = dried, stopped
+note-barrier = barrier
+note-open_air = open air, dries
+note-dragged = dragged product
+note-stale_bowl = stale bowl, lifts { PERCENT($lost) } less
+note-scalp_warm = scalp feels warm
+note-returns_slowly = returns slowly
+note-last_foils = last foils
+
+option-refresh = Refresh with { PLAIN($volume) } vol
+option-cool = Take the warmth off
+option-warm = Warm it
+option-barrier = Leave it on as a barrier, roots go on
+option-pull_out = Pull it out of the { $covering }
+option-cover = Cover it with foil
+option-drag = Drag product to the ends
+option-label_runs = { $lane }: their label's time runs
+option-dry = Dry it out
+option-stops_at = stops at { TENTHS($level) }; its label's time runs on
+
+effect-as_before = ready as before
+effect-sooner = ready { WHOLE($minutes) } min sooner
+effect-later = ready { WHOLE($minutes) } min later
+effect-ready_in = ready in about { WHOLE($minutes) } min
+effect-reaches = reaches { TENTHS($level) } by its label's time
+
+replan-change = { PLAIN($before) } → { PLAIN($volume) } vol for { $lane }
+replan-lifts_more = { $lane } lifts { PERCENT($share) } more than expected: { $change }
+replan-lifts_less = { $lane } lifts { PERCENT($share) } less than expected: { $change }
+replan-late = It goes on { WHOLE($minutes) } min later than planned: { $change }
+replan-early = It goes on { WHOLE($minutes) } min earlier than planned: { $change }
+replan-read = What was read moves it: { $change }
+
+## The review
+
+band = { $facts }
+band-beside_zone = the rest of the zone
+band-beside_head = most of the head
+band-rest = { $amount ->
+        [faint] faint
+        [clear] clear
+       *[strong] strong
+    } { $hue } rest
+band-darker = { TENTHS($levels) } { $levels ->
+        [1] level
+       *[other] levels
+    } darker than { $beside }
+band-lighter = { TENTHS($levels) } { $levels ->
+        [1] level
+       *[other] levels
+    } lighter than { $beside }
+band-warmer = warmer than { $beside }
+band-cooler = cooler than { $beside }
+band-difference = difference { WHOLE($difference) }
+band-width = { WHOLE($mm) } mm wide
+band-whole_zone = the whole zone
+
+way-tone = Tone it now
+way-again = Lighten again today
+way-visit = Another visit
+way-lower = Lower the wish
+way_tone-on_target = On target
+way_tone-short = { TENTHS($short) } { $short ->
+        [1] level
+       *[other] levels
+    } short: toned at this depth
+way_tone-formula = { $formula }, { WHOLE($minutes) } min, { TENTHS($away) } from the wish
+way_again-gain = { PLAIN($level) } → about { TENTHS($end) }, { WHOLE($so_far) } min of product so far
+way_again-not_planned = cannot be planned, { WHOLE($so_far) } min of product so far
+way_visit-later = Tone it now at { PLAIN($level) }; the last { TENTHS($short) } levels when the hair has rested
+way_lower-even = The whole head at { PLAIN($level) }: even today
+
+review-read_first = Read { $lane }{ $more ->
+        [0] {""}
+       *[other] {" "}and { WHOLE($more) } more
+    } dry or damp first.
+review-again = Lighten again today: { $lanes }. The rest waits for its toner.
+review-later = Tone now; { $lanes } can go further at another visit.
+review-on_target = All on target: tone now.
+
+## The tone
+
+tone-counter = { CAPITAL($undertone) } at { PLAIN($level) }: { $counter }; { $instead } alone would leave it { $left }
+tone-counter_rest = A { $rest } rest on { $undertone } at { PLAIN($level) }: { $counter }; { $instead } alone would leave it { $left }
+tone-empty_shelf = There is no toner on the shelf.
+
+gives_up-nearest = the nearest this shelf comes
+gives_up-apart = zones { TENTHS($apart) } apart, { TENTHS($best) } with { WHOLE($bowls) } bowls
+gives_up-away = { TENTHS($away) } farther from the wish
+gives_up-nothing = gives nothing up
+
+tone_act-apply = Tone: { $lane }
+tone_act-stop = Rinse the toner, its label's time is up: { $lane }
+tone_act-emulsify = Emulsify: { $lane }
+    .detail = damp hands, work it through the ends
+tone_act-strand = Rinse one low strand and look: { $lane }
+    .detail = pull it back over after
+tone_act-rinse = Rinse the toner: { $lane }
+tone_act-bowl = bowl { WHOLE($bowl) }, { $formula }, { WHOLE($minutes) } min
+tone_act-should_look = should look like this: { $formula }
+
+toner_warning-looks_dark = It only looks dark: about { PERCENT($share) } of the dye is in.
+    .help = Product on the hair hides the result: rinse one low strand and look, pull product back over if it needs longer.
+toner_warning-hidden = Product on the hair hides the result: rinse one low strand and look before you rinse it all.
+
+remedy-counter = Counter it with red or pink
+remedy-deeper = Go deeper, neutral
+remedy-toward_ends = Tone the rest toward these ends
+remedy-warm = Warm these ends
+
+probe-same = Before the probe: { $before }, { WHOLE($minutes_before) } min. Now the same for { WHOLE($minutes) } min.
+probe-moved = Before the probe: { $before }, { WHOLE($minutes_before) } min. Now { $now }, { WHOLE($minutes) } min; ash { PERCENT($ash_before) } → { PERCENT($ash) } of the dye, gold and neutral { PERCENT($warm_before) } → { PERCENT($warm) }.
+
+## Afterwards
+
+next_visit-rests = The hair rests six weeks before it is lightened further
+next_visit-rests_long = The hair rests six weeks before it is lightened further; the regrowth is past { PLAIN($most) } mm by then and is done as two lanes
+next_visit-roots = Just before the regrowth is longer than { PLAIN($most) } mm: one root application, no band
+next_visit-tone = Nothing to retouch at the scalp: the tone is refreshed
+
+reminder = Your visit is on { DAY($on) }. { $begin } please use no { $hair ->
+        [toned] violet, blue or ash shampoo and colour conditioner
+       *[plain] coloured shampoo or conditioner
+    }, no box colour, no henna, and no oils or dry shampoo on the last two days. Wash the day before, with a plain shampoo. Tell us of any medicine, allergy or sore scalp that is new.
+reminder-from_now = From now on
+reminder-from_day = From { DAY_OF_YEAR($day) } on
+
+last_time = { $ran }: { $did }; { $then }
+last_time-ran = { PLAIN($volume) } vol, { WHOLE($minutes) } min
+last_time-ran_in_more = { PLAIN($volume) } vol, { WHOLE($minutes) } min in { WHOLE($applications) } applications
+last_time-ran_past_label = { PLAIN($volume) } vol, { WHOLE($minutes) } min, past the label
+last_time-came_to_target = came to the target
+last_time-came_short = came { TENTHS($levels) } short
+last_time-came_past = came { TENTHS($levels) } past it
+last_time-same_again = the same again
+last_time-corrected = { WHOLE($volume) } vol for { WHOLE($minutes) } min
+last_time-most = { WHOLE($volume) } vol for { WHOLE($minutes) } min is the most one application may have: two applications, or another visit
+
+gain-touch = a touch
+gain-steps = { $count ->
+        [1] one step
+        [2] two steps
+        [3] three steps
+        [4] four steps
+        [5] five steps
+       *[other] six steps
+    }
+gain-several = several steps
+
+handout-done = What we did
+handout-nothing_done = We looked at your hair and planned together.
+handout-lightened = We lightened { LOWER($lanes) } by { $gain }.
+handout-palest = Underneath, the lightest parts are now { $undertone }.
+handout-toned = We toned it toward { $tones }.
+handout-short = It is not where we want it to end yet: the rest comes at another visit, when the hair has rested.
+handout-care = How to care for it
+    .wash = Wait 48 hours before the first wash; then wash seldom, lukewarm, with a mild shampoo.
+    .care = Use a conditioner every time, and a bond or protein treatment once a week for four weeks.
+    .heat = Protect it from heat, sun, chlorine and salt water; dry it gently, comb it from the ends up.
+    .fades = A toner fades over the weeks. If it turns warm, a violet conditioner once a week helps, until we tell you to stop.
+handout-watch = When to call
+    .skin = If the scalp burns, blisters or itches for more than a day, or the face swells: rinse with cool water and see a doctor.
+    .hair = If hair breaks or stretches like gum when wet: no heat, no colour, and call us.
+handout-before_next = Before the next visit
+handout_tone-icy = an icy white
+handout_tone-cool = a cool tone
+handout_tone-neutral = a neutral tone
+handout_tone-beige = a beige
+handout_tone-warm = a warm tone
+handout_tone-gold = a gold tone
+handout_tone-silver = a silver tone
+handout_tone-pearl = a pearl tone
+handout_tone-pastel = a pastel tone
+
+## Limits: how a field must be
+
+limit-number = a number
+limit-finite = a finite number
+limit-whole = a whole number
+limit-flag = true or false
+limit-string = a text
+limit-given = given
+limit-list = a list
+limit-object = a JSON object
+limit-known_field = a field that is known here
+limit-field_of = a field of { $kind } ({ $known })
+limit-one_of = one of { $known }
+limit-one_of_zones = one of the zones { $known }
+limit-made_of = made of { $known }
+limit-other = of another kind ({ $code })
+limit-from = { PLAIN($least) } or more
+limit-up_to = { PLAIN($most) } or less
+limit-longest = at most { WHOLE($most) } characters
+limit-shortest = at least { WHOLE($least) } characters
+limit-at_most_so_many = a list of at most { WHOLE($most) }
+limit-at_least_so_many = a list of at least { WHOLE($least) }
+limit-moment = a moment, as 2026-01-31T09:30:00Z
+limit-date = a day, as 2026-01-31
+limit-text = 1 to { WHOLE($most) } characters
+limit-range = a number from { PLAIN($low) } to { PLAIN($high) }{ $unit ->
+        [level] {" "}(level)
+        [parts] {" "}parts to one
+        [none] {""}
+       *[other] {" "}{ $unit }
+    }
+limit-count = { WHOLE($least) } to { WHOLE($most) } { $noun ->
+        [lab] numbers: L*, a*, b*
+       *[other] { $noun }
+    }
+limit-lab = three numbers: L*, a*, b*
+limit-above_zero = above 0
+limit-time_zone = a moment with a time zone
+limit-day = a day from { $low } to { $high }, as 2026-01-31
+limit-yes_no = yes, no or nothing
+limit-no_control = without control characters
+limit-no_dot = without a dot
+limit-at_least_one = at least one
+limit-at_most_max_volume = at most max_volume { PLAIN($most) } vol
+limit-given_for_oxidative = given for an oxidative shade
+limit-nothing_for_wash = nothing for a pigment wash: it never goes on with peroxide
+limit-one_dye_family = at least one dye family
+limit-sum_of_shares = shares that sum to 1
+limit-not_below_start = at or above start_level { PLAIN($level) } (lightening does not darken)
+limit-not_below_start_level = at or above the start level { PLAIN($level) }
+limit-root_and_ends = at least root and ends together, { PLAIN($least) } mm
+limit-most_lanes = at most { WHOLE($most) } lanes
+limit-most_zones = at most { WHOLE($most) } zones
+limit-most_strands = at most { WHOLE($most) } strands
+limit-most_measurements = at most { WHOLE($most) } measurements
+limit-most_clients = at most { WHOLE($most) } clients
+limit-one_or_two_shades = one shade or two
+limit-one_each_shade = { WHOLE($count) } values, one for each shade
+limit-one_each_zone = { WHOLE($count) } values, one for each zone
+limit-both_oxidative = both oxidative, or neither
+limit-times_of_both_labels = times that both labels allow ({ $shades })
+limit-share_of_second = 1 for one shade, less than 1 with a second one
+limit-one_for_this_person = at least one that may go on this person
+limit-one_developer = at least one developer
+limit-one_developer_on_shelf = at least one developer on the shelf
+limit-least_developer = at least { PLAIN($least) } g of developer
+limit-bottles = from { PLAIN($low) } to { PLAIN($high) } vol (the shelf's bottles)
+limit-different_keys = zones with different keys
+limit-different_from_others = different from the other { $name }'
+limit-another_lane = another lane than zone_key
+limit-given_or_scalp = given, or scalp
+limit-services_filed = at least { WHOLE($least) } filed with this product
+limit-event = an event with a kind and its data
+limit-given_to_plan = given in a file that is to be planned
+limit-versions = { $known }, the versions this program reads
+limit-columns = the columns { $columns }
+limit-cells = { WHOLE($count) } cells
+limit-values = { WHOLE($count) } values
+limit-quotes_in_pairs = quotation marks in pairs
+limit-with = with { $names }
+limit-with_before_data = with { $names }, before the data
+limit-one_measurement = at least one measurement
+limit-same_facts = the same facts on every line of { $strand }
+limit-minute_and_level = both minute and level, or neither
+limit-none_on_shelf = none on the shelf
+limit-as_kept = as this program keeps it
+limit-after_last_within_two_years = a moment with time zone after the last service, within two years
+limit-within_a_year = a moment to come, within a year
+limit-within_two_days = a moment with time zone within the last two days
+limit-years_away = a moment with time zone, at most { WHOLE($most) } years away
+limit-moment_between = a moment with a time zone, from { $low } to { $high }
+limit-not_in_future = not in the future
+limit-all_zones_once = all zones once ({ $zones })
+limit-different_keys_of = { $field } with different keys
+limit-client_name = the client's name, { $name }
+limit-field_of_model = as told: { $why }
+limit-password = stronger: { $why }
+limit-most_links = at most { WHOLE($most) } that work; revoke one first
+limit-most_of_a_kind = at most { WHOLE($most) } of a kind
+limit-no_zone_open = none: no zone has product on yet
+limit-first_of_bad_lines = { $limit } (the first of { WHOLE($count) } bad lines)
+limit-given_for = given for { $of }
+limit-json = JSON ({ $why })
+limit-json_body = JSON
+limit-utf8 = text in UTF-8
+limit-readable_file = a readable file ({ $why })
+limit-most_bytes = at most { WHOLE($most) } bytes
+limit-file_of_bytes = a file of 1 to { WHOLE($most) } bytes
+limit-most_pixels = at most { WHOLE($most) } pixels
+limit-picture = a picture ({ $formats })
+limit-jpeg = a JPEG picture
+limit-depth = at most { WHOLE($most) } deep
+limit-plain_text = a text without NUL and lone surrogates
+limit-plain_keys = keys without NUL and lone surrogates
+limit-finite_only = finite numbers only
+limit-format = { $format } version { WHOLE($version) }
+limit-member = a member with a username and a role
+limit-client_of_archive = a client of this archive
+limit-on_archives_shelf = on this archive's shelf
+limit-step_of_log = { $step }, as its log has it
+limit-studio_settings = a studio's settings
+limit-entry_once = every entry once
+limit-archive_entries = entries { $names } and photos/*.jpg
+limit-not_encrypted = not encrypted
+limit-packed = at most { WHOLE($most) } bytes, packed { WHOLE($ratio) } : 1
+limit-unpacked = at most { WHOLE($most) } bytes unpacked
+limit-most_entries = at most { WHOLE($most) } entries
+
+## Errors: what happened, what is kept, what to do
+
+problem-401 = Signed out
+problem-403 = Not allowed
+problem-404 = Not found
+problem-409 = Does not fit
+problem-422 = Out of limits
+problem-other = Error
+
+error-already_again = This zone is lightened again already.
+error-already_barrier = This zone's product is a barrier already.
+error-already_begun = Something has been done in this service; its log stays. File it instead.
+error-already_dry = This zone has been dried already.
+error-already_emulsified = It has been emulsified already.
+error-already_here = Some rows of this archive are in this installation already.
+error-already_rinsed = This zone has been rinsed already.
+error-already_started = This zone has been started already.
+    .plan = Product is on the hair already; the plan cannot be taken again.
+    .strands = The plan is at the chair; strand tests are closed.
+    .consultation = The plan is at the chair; the consultation is closed.
+error-already_warm = Warmth is on this zone already.
+error-bad_archive = The file is no archive of a studio (not a zip).
+    .json = { $where }: not JSON ({ $why }).
+    .unreadable = { $name }: cannot be read.
+error-bad_csv = line { WHOLE($line) }: not CSV ({ $why }).
+error-caution = { $title }. { $advice }
+    .shade = { $shade }: { $title }. { $advice }
+error-cautions_open = Still to acknowledge: { $missing }.
+error-changed_elsewhere = Someone else changed this meanwhile; here is their version.
+error-consultation_open = Finish the consultation before the plan.
+error-enough_addenda = A record holds { WHOLE($most) } additions.
+error-enough_photos = A service holds { WHOLE($most) } photos; take one out first.
+error-erased = This client was erased; add them anew.
+    .written = This client was erased; nothing can be written about them any more.
+error-event_id_taken = This event id is taken.
+error-in_use = { $name } stands in services; its record needs it.
+error-label_unread = Read on the label of { $product } that it may go on again.
+    .refresh = Read the label of { $product } first: does it allow another application today?
+error-last_owner = A studio needs an owner; make someone else one first.
+error-later_acts_depend = Later acts rest on this one; undo those first.
+    .acknowledged = The consultation was finished on this acknowledgement; undo that first.
+error-locked_out = Too many tries. Wait a quarter of an hour.
+error-name_taken = The name { $name } is taken; choose another to sign in with.
+    .shelf = { $name } is on the shelf already.
+error-no_cgats = The file does not begin like CGATS text (CGATS.17).
+error-no_database = The database does not answer. What you sent was not kept; try again in a moment.
+    .stream = The database does not answer; try again in a moment.
+error-no_ends = Product is dragged to the waiting ends of the same zone only.
+error-no_heat = { $why }
+error-no_lightener = Choose a lightener first.
+    .shelf = Choose a lightener first; the shelf may be empty.
+    .file = The file has no lightener.
+error-no_peroxide = { $shades }: a pigment wash is not mixed with an oxidative shade.
+    .developer = developer_g: must be 0 for a pigment wash ({ $shades }), got { PLAIN($grams) }.
+error-no_plan = No plan is at the chair yet.
+    .file = No plan has been taken to the chair by minute { PLAIN($minute) } of the file's log.
+error-no_reader = No colour reader is set up (FERVENS_READER); read by eye.
+error-no_refresh = { $why }
+error-no_studio = This account belongs to no studio yet; the owner can add it.
+error-no_toner = No toner is on this zone.
+error-no_zones = Read at least one zone of the head first.
+error-not_again = { $lane } may not be lightened again today: { $why }.
+error-not_allowed = Your role does not allow this.
+    .lead = An assistant cannot { $act }; ask a technician.
+    .owner = Only an owner can { $act }.
+error-not_applying = This zone is not being applied.
+error-not_empty = This studio has clients or products already; an archive goes into an empty one.
+error-not_filed = The record is still open: write it there; additions come after filing.
+    .next = File the service first; the next visit follows from how it ended.
+error-not_found = There is nothing here that you may see.
+error-not_kept = Lightener went on this zone; read it as a lane.
+error-not_kept_at_all = A value is out of what can be kept. Nothing was.
+error-not_planning = This service is not at its plan.
+error-not_processing = This zone has no product processing.
+error-not_read = Read { $lane } after the rinse first.
+error-not_rinsed = Rinse the lightener before the toner goes on.
+    .probe = Rinse the lightener before the probe.
+    .again = Rinse it and read it before lightening it again.
+    .review = Rinse the lightener before its review.
+    .tone = Only rinsed zones can be toned.
+error-not_warm = No warmth is on this zone.
+error-nothing_carried = Nothing that was learnt has been carried into { $name }.
+error-nothing_filed = No filed service to start from; begin a new one.
+error-nothing_measured = No colour reader was used in this service; there is nothing to take out.
+error-nothing_on = There is no product on this zone yet.
+error-nothing_planned = No lane of this plan gets any product.
+error-nothing_to_drag = There is no product to drag from there.
+error-nothing_to_lift = No zone is wanted lighter than it is; there is nothing to plan.
+    .consultation = The service is at its plan; at least one zone has to be lifted.
+error-nothing_to_read = Finish the application before reading.
+error-nothing_to_rinse = There is no product on this zone.
+error-reader_away = The colour reader does not answer; read by eye.
+error-reader_error = The colour reader says: { $told }.
+error-reader_line = The colour reader broke off; try again, or read by eye.
+    .other = What answers at { $address } is no colour reader.
+    .sent = The colour reader sent { $line }, not a measurement.
+error-refused = This was not understood; nothing was kept.
+error-refused_at = { $field }.{ $told }
+error-refused_within = { $place }: { $told }
+error-service_closed = The service is filed; nothing can be added to it.
+error-signed_out = Please sign in.
+error-still_lifting = Some zones still have lightener on; rinse them first.
+    .file = Some zones of the file still have lightener on; rinse them first.
+error-toned = This zone has been toned already.
+error-toner_on = A toner is on this zone.
+error-toner_open = Toner still on: { $zones }. Rinse before filing.
+error-toner_over_label = minutes: at most { PLAIN($most) } (label of { $shade }), got { PLAIN($minutes) }.
+error-too_large = body: at most { WHOLE($most) } bytes, got { $value }. Nothing was kept.
+error-too_late = This zone has been rinsed already.
+error-too_many_requests = Too many requests came in today; please call the studio.
+error-too_many_versions = { WHOLE($most) } versions are kept at most.
+error-unknown_event = There is no such event to undo.
+    .fold = kind: { $kind } cannot be folded.
+    .kind = kind: must be one of { $known }, got { $kind }.
+    .version = version: must be from 1 to { WHOLE($newest) } for { $kind }, got { WHOLE($version) }.
+error-unknown_shade = This shade is not on the shelf any more.
+    .in_mind = The toner in mind is not on the shelf any more.
+error-unknown_zone = There is no zone '{ $key }' here.
+    .kept = No part that was left as it is has the key '{ $key }'.
+error-unlike_hair = What was measured (L* { WHOLE($l) }, a* { WHOLE($a) }, b* { WHOLE($b) }) looks like no level of this hair: wipe the strand, lay it flat and measure again, or read it by eye.
+error-value_out_of_limit = { $field }: must be { $limit }, got { $value }.
+error-volume_over_limit = { $lane }: at most { PLAIN($most) } vol ({ $limit }), got { PLAIN($volume) }.
+error-wrong_password = Name or password is not right.
+error-zones_open = Still with product on: { $zones }. Rinse before filing.
+
+## What a role does, for its refusal
+
+doing-add_members = add members
+doing-bring_a_studio_in = bring a studio in
+doing-bring_clients_in = bring clients in
+doing-cancel_a_visit = cancel a visit
+doing-change_members = change members
+doing-change_the_shelf = change the shelf
+doing-change_the_studio = change the studio
+doing-erase_a_client = erase a client
+doing-file_a_service = file a service
+doing-finish_a_consultation = finish a consultation
+doing-keep_a_plan = keep a plan
+doing-lighten_again = lighten again
+doing-make_links = make links
+doing-read_the_audit_trail = read the audit trail
+doing-revoke_links = revoke links
+doing-take_a_plan_to_the_chair = take a plan to the chair
+doing-take_a_service_file_in = take a service file in
+doing-take_clients_out = take clients out
+doing-take_the_studio_out = take the studio out
+doing-write_a_plan = write a plan
+
+## The audit trail
+
+audit-archive_brought_in = archive brought in
+audit-archive_taken_out = archive taken out
+audit-client_added = client added
+audit-client_changed = client changed
+audit-client_erased = client erased
+audit-client_reminded = client reminded
+audit-client_taken_out = client taken out
+audit-clients_brought_in = clients brought in
+audit-clients_taken_out = clients taken out
+audit-consultation_written = consultation written
+audit-developer_added = developer added
+audit-developer_changed = developer changed
+audit-developer_removed = developer removed
+audit-feed_link_made = feed link made
+audit-feed_link_revoked = feed link revoked
+audit-learnt_factor_carried_in = learnt factor carried in
+audit-learnt_factor_taken_back = learnt factor taken back
+audit-lightener_added = lightener added
+audit-lightener_changed = lightener changed
+audit-lightener_removed = lightener removed
+audit-measurements_brought_in = measurements brought in
+audit-member_added = member added
+audit-member_changed = member changed
+audit-photo_added = photo added
+audit-photo_removed = photo removed
+audit-plan_version_kept = plan version kept
+audit-plan_written = plan written
+audit-reaction_to_oxidative_colour_answered = reaction to oxidative colour answered
+audit-record_added_to = record added to
+audit-reminder_taken_back = reminder taken back
+audit-request_came_in = request came in
+audit-request_link_made = request link made
+audit-request_link_revoked = request link revoked
+audit-service_file_taken_in = service file taken in
+audit-service_file_taken_out = service file taken out
+audit-service_started = service started
+audit-service_started_from_the_last = service started from the last
+audit-strand_tests_taken_in = strand tests taken in
+audit-studio_changed = studio changed
+audit-toner_added = toner added
+audit-toner_changed = toner changed
+audit-toner_removed = toner removed
+audit-visit_cancelled = visit cancelled
+
+## The log
+
+caution_name-scalp_broken = scalp broken
+caution_name-elasticity = elasticity
+caution_name-metallic_salts = metallic salts
+caution_name-build_up = build up
+caution_name-scalp_sensitive = scalp sensitive
+caution_name-elasticity_slow = elasticity slow
+caution_name-patch_test_open = patch test open
+caution_name-reaction_open = reaction open
+caution_name-allergies = allergies
+caution_name-medication = medication
+caution_name-under_16 = under 16
+caution_name-metallic_history = metallic history
+caution_name-henna_untested = henna untested
+caution_name-unknown_untested = unknown untested
+caution_name-henna = henna
+caution_name-elasticity_zone = elasticity zone
+caution_name-breakage = breakage
+caution_name-frail = frail
+caution_name-direct_dye = direct dye
+caution_name-delicate = delicate
+caution_name-lightened = lightened
+caution_name-white_in_one = white in one
+caution_name-long_regrowth = long regrowth
+caution_name-no_strand_test = no strand test
+caution_name-professional_use = professional use
+
+event-ConsultationFinished = Consultation finished
+event-ReviewFinished = Review finished
+event-ServiceClosed = Filed
+event-ApplicationFinished = { $zone }: application finished
+event-Rinsed = { $zone }: rinsed
+event-HeatStarted = { $zone }: warmth on
+event-HeatEnded = { $zone }: warmth off
+event-BarrierLeft = { $zone }: left on as a barrier
+event-DriedOut = { $zone }: dried out
+event-acknowledged = Acknowledged: { $caution }
+event-plan_taken = Plan taken to the chair, { WHOLE($zones) } zones
+event-bowl = Bowl for { $zone }: { WHOLE($grams) } g, { PLAIN($volume) } vol
+event-started = { $zone }: application started, { PLAIN($volume) } vol
+event-reading = { $zone }: { $said } ({ $how })
+event-read = read { PLAIN($level) }
+event-not_lightened = not lightened
+event-warmer = warmer
+event-cooler = cooler
+event-rest = { $hue } rest
+event-reader = colour reader
+event-named_reader = { $name } colour reader
+event-rinsed_together = Rinsed together: { $zones }
+event-refreshed = { $zone }: new product, { PLAIN($volume) } vol
+event-dragged = { $zone }: product dragged from { $source }
+event-covering = { $zone }: now under { $covering }
+event-noted = { $zone }: { $said }
+event-hair_returns = stretches and returns
+event-hair_slow = returns slowly
+event-hair_stays_stretched = stays stretched
+event-hair_snaps = snaps
+event-scalp_fine = scalp is fine
+event-scalp_warm = scalp feels warm
+event-scalp_burns = scalp burns
+event-developer = { $zone }: { PLAIN($volume) } vol instead
+event-again = Lightened again: { $zones }
+event-zone_volume = { $zone } { PLAIN($volume) } vol
+event-wish = Wished: { $tone } at { PLAIN($level) }
+event-wish_measured = Wished: a measured colour at { PLAIN($level) }
+event-no_shadow = No root shadow
+event-shadow = Root shadow at { PLAIN($level) }, { PLAIN($length) } mm, blended over { PLAIN($blend) } mm
+event-probe = { $zone }: violet shampoo took { $grab }
+event-two_shades = { $first } + { $second } { PERCENT($share) } : { PERCENT($rest) }
+event-toner_applied = { $zone }: toner { $formula } on, { PLAIN($minutes) } min
+event-toner_emulsified = { $zone }: toner emulsified
+event-toner_strand = { $zone }: a strand rinsed, { PERCENT($share) } of its dye
+event-toner_pulled_back = { $zone }: toner pulled back over, { PLAIN($minutes) } min in all
+event-toner_rinsed = { $zone }: toner rinsed
+
+version-taken = taken to the chair
+
+## Day and client
+
+day-read_head = Read the head
+day-finish = Finish the consultation
+day-clarify = Clarify first
+day-not_today = Must not be lightened today
+day-plan = Plan it
+day-chair = At the chair
+day-review = Read and review
+day-tone = Tone it
+day-toner_on = Toner on { WHOLE($on) } of { WHOLE($of) } zones
+day-filed = Filed
+
+source-request = request
+source-last_time = last time
+
+history-patch_not_done = Patch test: placed, not read
+history-patch_negative = Patch test: clear
+history-patch_positive = Patch test: reacted
+history-strands = { WHOLE($count) } { $count ->
+        [1] strand
+       *[other] strands
+    } tested, up to level { PLAIN($best) }
+
+hair_kind = { $history }, { $thickness }, porosity { $porosity }
+
+request-form = request form
+request-photo = sent by the client
+request-notes = Asked for a visit on { DAY($on) }. Reach: { $reach }.
+    Told: { $past }
+request-not_given = not given
+request-nothing = nothing
+
+calendar-name = Visit
+calendar-visit = Colour: { $client }
+
+## The card, on paper
+
+min = { WHOLE($minutes) } min
+g = { WHOLE($grams) } g
+
+card-title = Service card, { $client }
+card-foot = { $client }, { DAY($on) }
+card-head = { DAY($on) }, { $at }, { $filed }. { $lightener }.
+card-filed = filed { $at }
+card-not_filed = not filed yet
+card-no_lightener = no lightener
+card-wish = Wish: { $wish } ({ $tone })
+card-walls = Past the label's time: { $lanes }.
+card-lightening = Lightening
+card-bowls = Bowls
+card-toner = Toner
+card-readings = Readings
+card-cautions = Cautions taken on
+card-keep = What to keep
+card_head-zone = Zone
+card_head-formula = Formula
+card_head-on = On
+card_head-rinsed = Rinsed
+card_head-planned = Planned
+card_head-ran = As it ran
+card_head-levels = From, to, wanted
+card_head-mixed = Mixed
+card_head-strength = Strength
+card_head-lightener = Lightener
+card_head-developer = Developer
+card_head-recipe = Recipe
+card_head-grams = Grams
+card-formula = { PLAIN($volume) } vol{ $applications ->
+        [0] {""}
+        [1] {""}
+       *[other] , { WHOLE($applications) } applications
+    }
+card-levels = { PLAIN($before) } → { TENTHS($level) } ({ PLAIN($target) })
+card-levels_open = { PLAIN($before) } →  ({ PLAIN($target) })
+card-still_on = still on
+card-toner_grams = { WHOLE($product) } g + { WHOLE($developer) } g
+card-apart = Zones ended { TENTHS($apart) } apart (CIEDE2000, the two farthest).
+card-reading = { $lane } { PLAIN($level) } ({ $mode })
+card-reading_at = { $lane } { PLAIN($level) } at { WHOLE($minute) } min ({ $mode })
+card-readings_listed = { $readings }.
+card-caution = { CAPITAL($caution) }: { $by }, { $at }
+card-worked = Worked: { $said }
+card-change = Change next time: { $said }
+card-nothing_noted = nothing noted
+card-added = Added { DAY($on) } by { $by }: { $said }
+card-contact = Longest contact { WHOLE($minutes) } min.
+card-contact_and_cost = Longest contact { WHOLE($minutes) } min, product { HUNDREDTHS($cost) } { $currency }.
+card-professional_use = Professional use. The product's label, the safety data sheet, local codes and licensing come first; where they differ from this card, they win.
+
+handout-title = For you to take home
+handout-again = We propose to see you again
+handout-on_or_about = On or about { DAY($on) }.
