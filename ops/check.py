@@ -106,7 +106,8 @@ def check() -> None:
         ensure_chromium()
         ensure_page()
     set_up = time.monotonic() - began
-    pytest = [str(PYTHON), "-m", "pytest", *(["-k", args.k] if args.k else [])]
+    hands = ["-n", str(min(os.cpu_count() or 1, 4)), "--dist", "worksteal"]
+    pytest = [str(PYTHON), "-m", "pytest", *hands, *(["-k", args.k] if args.k else [])]
 
     def page_and_rules() -> None:
         if "static" in parts:

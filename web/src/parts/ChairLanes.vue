@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { useMediaQuery } from '@vueuse/core'
+import { computed } from 'vue'
 import type { Schemas } from '../api/client'
 import { type Axis, clampPercent, ticks, toPercent } from '../lib/strip'
 import { clock as clockText } from '../lib/time'
@@ -15,9 +16,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ open: [key: string] }>()
 
-const isNarrow = ref(false)
-const media = window.matchMedia('(max-width: 700px)')
-const look = () => (isNarrow.value = media.matches)
+const isNarrow = useMediaQuery('(max-width: 700px)')
+const isMedium = useMediaQuery('(max-width: 999px)')
 const base = computed(() => Math.min(...props.lanes.map((l) => new Date(l.started_at).getTime())))
 const exactMin = computed(() => (props.now - base.value) / 60_000)
 /** Strips move every five seconds, less than a pixel; only clocks count every second. */
@@ -38,21 +38,16 @@ const marks = computed(() => {
   const shift = first.getMinutes() + first.getSeconds() / 60
   return ticks(
     { from: axis.value.from + shift, to: axis.value.to + shift },
-    isNarrow.value ? 5 : window.innerWidth < 1000 ? 7 : 12,
+    isNarrow.value ? 5 : isMedium.value ? 7 : 12,
   )
     .map((m) => m - shift)
     .filter(
       (m) =>
         Math.abs(toPercent(axis.value, m) - toPercent(axis.value, nowMin.value)) >
-        (isNarrow.value ? 14 : window.innerWidth < 1000 ? 9 : 5),
+        (isNarrow.value ? 14 : isMedium.value ? 9 : 5),
     )
     .map((m) => ({ minute: m, text: clockText(new Date(base.value + m * 60_000)) }))
 })
-onMounted(() => {
-  look()
-  media.addEventListener('change', look)
-})
-onBeforeUnmount(() => media.removeEventListener('change', look))
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
 import { type Axis, clampPercent, ticks, toMinute, toPercent } from '../lib/strip'
@@ -35,18 +36,16 @@ const startDrag = (wave: number, event: PointerEvent) => {
   const handle = event.currentTarget as HTMLElement
   handle.setPointerCapture(event.pointerId)
   dragging.value = wave
-  const drag = (e: PointerEvent) => {
+  const stop = useEventListener(handle, 'pointermove', (e: PointerEvent) => {
     const box = field.value?.getBoundingClientRect()
     if (box) emit('finish', wave, toMinute(axis.value, (e.clientX - box.left) / box.width))
-  }
+  })
   const end = () => {
-    handle.removeEventListener('pointermove', drag)
+    stop()
     dragging.value = null
     emit('keep')
   }
-  handle.addEventListener('pointermove', drag)
-  handle.addEventListener('pointerup', end, { once: true })
-  handle.addEventListener('pointercancel', end, { once: true })
+  useEventListener(handle, ['pointerup', 'pointercancel'], end, { once: true })
 }
 const keyFinish = (wave: number, event: KeyboardEvent) => {
   const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageDown: -5, PageUp: 5 }[event.key]
@@ -72,9 +71,11 @@ const lift = (key: string, event: PointerEvent) => {
   const grip = event.currentTarget as HTMLElement
   grip.setPointerCapture(event.pointerId)
   lifted.value = key
-  const drag = (e: PointerEvent) => (over.value = zoneAt(e.clientY) ?? over.value)
+  const stop = useEventListener(grip, 'pointermove', (e: PointerEvent) => {
+    over.value = zoneAt(e.clientY) ?? over.value
+  })
   const drop = () => {
-    grip.removeEventListener('pointermove', drag)
+    stop()
     const to = over.value
     lifted.value = null
     over.value = null
@@ -84,9 +85,7 @@ const lift = (key: string, event: PointerEvent) => {
     order.splice(at, 0, key)
     emit('reorder', order)
   }
-  grip.addEventListener('pointermove', drag)
-  grip.addEventListener('pointerup', drop, { once: true })
-  grip.addEventListener('pointercancel', drop, { once: true })
+  useEventListener(grip, ['pointerup', 'pointercancel'], drop, { once: true })
 }
 const keyMove = (key: string, event: KeyboardEvent) => {
   const by = { ArrowUp: -1, ArrowDown: 1 }[event.key]

@@ -40,7 +40,6 @@ describe('attention', () => {
     vi.mocked(soundDue).mockReset()
     vi.mocked(soundWall).mockReset()
     localStorage.clear()
-    window.matchMedia ??= vi.fn().mockReturnValue({ matches: false }) as never
   })
 
   it('calls once when a look falls due, and shows it in the title', async () => {

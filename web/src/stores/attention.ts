@@ -1,3 +1,4 @@
+import { useWakeLock } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { isAwake, soundDue, soundWall } from '../lib/sound'
@@ -10,7 +11,7 @@ export function useAttention(acts: () => readonly Schemas['NextAct'][], now: () 
   const prefs = usePrefs()
   const called = new Set<string>()
   let isFirst = true
-  let lock: { release: () => Promise<void> } | undefined
+  const lock = useWakeLock() // taken again by itself when the page is looked at again
 
   const due = () => acts().filter((a) => CALLING.includes(a.code) && new Date(a.due_at).getTime() <= now())
   const check = () => {
@@ -30,21 +31,11 @@ export function useAttention(acts: () => readonly Schemas['NextAct'][], now: () 
     isFirst = false
     document.title = found[0] ? `● ${found[0].title}` : `${name()} · Fervens`
   }
-  const wake = async () => {
-    try {
-      if (document.visibilityState === 'visible') lock = await navigator.wakeLock?.request('screen')
-    } catch {
-      // a device that will not stay awake still shows the right times when it wakes
-    }
-  }
   watch([now, acts], check)
-  onMounted(() => {
-    void wake()
-    document.addEventListener('visibilitychange', wake)
-  })
+  // a device that will not stay awake still shows the right times when it wakes
+  onMounted(() => void lock.request('screen').catch(() => undefined))
   onBeforeUnmount(() => {
-    document.removeEventListener('visibilitychange', wake)
-    void lock?.release()
+    void lock.release()
     document.title = 'Fervens'
   })
 }

@@ -1,5 +1,6 @@
+import { useManualRefHistory } from '@vueuse/core'
 import { useQueryClient } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import { ApiError, type Schemas } from '../api/client'
 import { queries, writeConsultation } from '../api/queries'
 import { useNotices } from './notices'
@@ -52,8 +53,8 @@ export function useConsultation(service: Schemas['ServiceOut']) {
   const client = useQueryClient()
   const notices = useNotices()
   const draft = ref<Draft>(draftOf(service))
-  const past = ref<Draft[]>([])
-  const future = ref<Draft[]>([])
+  const copy = (value: Draft) => JSON.parse(JSON.stringify(value)) as Draft
+  const history = useManualRefHistory(draft, { capacity: HISTORY_MAX, clone: copy })
   const state = ref<'kept' | 'waiting' | 'keeping' | 'failed'>('kept')
   let revision = service.revision
   let timer: number | undefined
@@ -92,11 +93,16 @@ export function useConsultation(service: Schemas['ServiceOut']) {
       }
     }
   }
+  /** What the server has said of the draft since (colours) belongs to what undo comes back to. */
+  const settleHistory = () => {
+    history.last.value = { ...history.last.value, snapshot: copy(draft.value) }
+  }
   /** Someone else's writing, or a file's, takes the place of what is here. */
   const accept = (fresh: Schemas['ServiceOut']) => {
     revision = fresh.revision
-    past.value = [...past.value.slice(-HISTORY_MAX), draft.value]
+    settleHistory()
     draft.value = draftOf(fresh)
+    history.commit()
     state.value = 'kept'
   }
   const schedule = () => {
@@ -108,19 +114,17 @@ export function useConsultation(service: Schemas['ServiceOut']) {
     }, WAIT_MS)
   }
   const change = (edit: (d: Draft) => void) => {
-    past.value = [...past.value.slice(-HISTORY_MAX), JSON.parse(JSON.stringify(draft.value)) as Draft]
-    future.value = []
-    const next = JSON.parse(JSON.stringify(draft.value)) as Draft
+    settleHistory()
+    const next = copy(draft.value)
     edit(next)
     draft.value = next
+    history.commit()
     schedule()
   }
-  const step = (from: typeof past, to: typeof past) => {
-    const found = from.value.at(-1)
-    if (!found) return
-    from.value = from.value.slice(0, -1)
-    to.value = [...to.value, draft.value]
-    draft.value = found
+  const step = (can: boolean, go: () => void) => {
+    if (!can) return
+    settleHistory()
+    go()
     schedule()
   }
   /** Everything typed so far is on the server when this resolves. */
@@ -139,9 +143,9 @@ export function useConsultation(service: Schemas['ServiceOut']) {
     revision: () => revision,
     change,
     settle,
-    undo: () => step(past, future),
-    redo: () => step(future, past),
-    canUndo: computed(() => past.value.length > 0),
-    canRedo: computed(() => future.value.length > 0),
+    undo: () => step(history.canUndo.value, history.undo),
+    redo: () => step(history.canRedo.value, history.redo),
+    canUndo: history.canUndo,
+    canRedo: history.canRedo,
   }
 }

@@ -1,4 +1,5 @@
 import { useQueryClient } from '@tanstack/vue-query'
+import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { Schemas } from '../api/client'
@@ -119,13 +120,13 @@ export const useLine = defineStore('line', () => {
     window.clearTimeout(watch)
     window.clearTimeout(again)
   }
-  window.addEventListener('offline', () => {
+  useEventListener(window, 'offline', () => {
     if (!source) return
     isCutOff = true
     lost()
     close()
   })
-  window.addEventListener('online', () => {
+  useEventListener(window, 'online', () => {
     if (isCutOff) open()
   })
   /** Hear of one service only, or of all again. */

@@ -1,4 +1,5 @@
 import { useQueryClient } from '@tanstack/vue-query'
+import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { ApiError, type Schemas } from '../api/client'
@@ -131,8 +132,8 @@ export const useOutbox = defineStore('outbox', () => {
     returned.value = returned.value.filter((e) => e.event_id !== id)
     keepList(RETURNED, returned.value)
   }
-  window.addEventListener('online', () => void flush())
-  window.addEventListener('storage', (e) => {
+  useEventListener(window, 'online', () => void flush())
+  useEventListener(window, 'storage', (e: StorageEvent) => {
     if (e.key === KEPT) show()
     if (e.key === RETURNED) returned.value = keptList<ReturnedAct>(RETURNED)
   })

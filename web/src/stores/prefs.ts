@@ -1,18 +1,19 @@
+import { useLocalStorage, usePreferredDark } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { ref, watchEffect } from 'vue'
+import { computed, watchEffect } from 'vue'
 
 /** This device's own choices. */
 export const usePrefs = defineStore('prefs', () => {
-  const stored = (key: string) => localStorage.getItem(`fervens.${key}`)
-  const theme = ref<'light' | 'dark'>(
-    (stored('theme') as 'light' | 'dark' | null) ??
-      (window.matchMedia?.('(prefers-color-scheme: dark)').matches ? 'dark' : 'light'),
-  )
-  const isMuted = ref(stored('muted') === '1')
+  const isDark = usePreferredDark()
+  const chosen = useLocalStorage<'light' | 'dark' | ''>('fervens.theme', '')
+  const theme = computed<'light' | 'dark'>({
+    get: () => chosen.value || (isDark.value ? 'dark' : 'light'),
+    set: (own) => (chosen.value = own),
+  })
+  const muted = useLocalStorage<'1' | '0'>('fervens.muted', '0')
+  const isMuted = computed({ get: () => muted.value === '1', set: (is) => (muted.value = is ? '1' : '0') })
   watchEffect(() => {
     document.documentElement.dataset.theme = theme.value
-    localStorage.setItem('fervens.theme', theme.value)
-    localStorage.setItem('fervens.muted', isMuted.value ? '1' : '0')
   })
   return { theme, isMuted }
 })

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, type ComputedRef, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, type ComputedRef, onBeforeUnmount, ref, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import type { EventData, EventKind, Noted, Read } from '../api/events'
@@ -231,13 +232,8 @@ const onKey = (event: KeyboardEvent) => {
     void doAct(first.value)
   } else if (event.key.toLowerCase() === 'u' && undone) void acts.undo(undone)
 }
-onMounted(() => {
-  window.addEventListener('keydown', onKey)
-})
-onBeforeUnmount(() => {
-  window.clearTimeout(renewing)
-  window.removeEventListener('keydown', onKey)
-})
+useEventListener(window, 'keydown', onKey)
+onBeforeUnmount(() => window.clearTimeout(renewing))
 </script>
 
 <template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { computed, nextTick, onBeforeUnmount, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { levelText } from '../lib/time'
@@ -141,11 +142,8 @@ const onKey = (event: KeyboardEvent) => {
   if (event.shiftKey) form.redo()
   else form.undo()
 }
-onMounted(() => window.addEventListener('keydown', onKey))
-onBeforeUnmount(() => {
-  window.removeEventListener('keydown', onKey)
-  void form.settle()
-})
+useEventListener(window, 'keydown', onKey)
+onBeforeUnmount(() => void form.settle())
 const shown = (zone: Zone) =>
   zone.keeps_depth
     ? `${levelText(zone.start_level)}, kept`

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 import { addAddendum, readColours, readReadings, takeColours } from '../api/afterwards'
 import { queries } from '../api/queries'
@@ -61,10 +62,7 @@ const add = async () => {
     notices.fail(error)
   }
 }
-const paper = ref<'a4' | 'letter'>((localStorage.getItem('fervens.paper') as 'a4' | 'letter' | null) ?? 'a4')
-watch(paper, (p) => {
-  localStorage.setItem('fervens.paper', p)
-})
+const paper = useLocalStorage<'a4' | 'letter'>('fervens.paper', 'a4')
 const saveTable = async (what: 'readings' | 'colours') => {
   try {
     const name = (record.value?.client_name ?? 'service').replaceAll(/[^\w]+/g, '-').toLowerCase()
