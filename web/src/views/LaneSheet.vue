@@ -30,7 +30,7 @@ const emit = defineEmits<{
   rinse: []
   apply: [code: string]
 }>()
-const mode = ref<'wiped' | 'through_product' | 'rinsed_wet' | 'dry'>('wiped')
+const mode = ref<Schemas['ReadingMode']>('wiped')
 const shown = ref<Schemas['Lane'] | null>(null)
 watch(
   () => props.lane,
