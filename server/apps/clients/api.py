@@ -7,6 +7,7 @@ from uuid import UUID
 
 from django.http import HttpRequest
 from ninja import Router, Schema
+from ninja.responses import Status
 from pydantic import Field
 
 from apps.clients import actions, queries
@@ -75,9 +76,9 @@ def list_clients(request: HttpRequest, search: str = "", page: int = 1) -> Clien
 
 
 @router.post("/clients", response={201: ClientOut, ERRORS: Problem})
-def add_client(request: HttpRequest, payload: ClientIn) -> tuple[int, Client]:
+def add_client(request: HttpRequest, payload: ClientIn) -> Status[Client]:
     """A new client."""
-    return 201, actions.add_client(member_of(request), payload.dict(exclude_unset=True))
+    return Status(201, actions.add_client(member_of(request), payload.dict(exclude_unset=True)))
 
 
 @router.get("/clients/{client_id}", response={200: ClientCard, ERRORS: Problem})

@@ -9,6 +9,7 @@ from uuid import UUID
 from django.http import HttpRequest, HttpResponse
 from django.utils import timezone
 from ninja import File, Form, Router, UploadedFile
+from ninja.responses import Status
 from pydantic import Field
 
 from apps.common.problems import ERRORS, Problem
@@ -66,11 +67,11 @@ def read_record(request: HttpRequest, service_id: UUID) -> RecordOut:
 
 
 @router.post("/services/{service_id}/addenda", response={201: RecordOut, ERRORS: Problem})
-def add_addendum(request: HttpRequest, service_id: UUID, payload: AddendumIn) -> tuple[int, RecordOut]:
+def add_addendum(request: HttpRequest, service_id: UUID, payload: AddendumIn) -> Status[RecordOut]:
     """Add to a filed record; it stays as it was."""
     member = member_of(request)
     addenda.add_addendum(member, service_id, payload.text)
-    return 201, record_of(loading.load(loading.get(member, service_id)))
+    return Status(201, record_of(loading.load(loading.get(member, service_id))))
 
 
 @router.post("/services/{service_id}/photos", response={201: RecordOut, ERRORS: Problem})
@@ -79,11 +80,11 @@ def add_photo(
     service_id: UUID,
     photo: File[UploadedFile],
     payload: Form[PhotoIn],
-) -> tuple[int, RecordOut]:
+) -> Status[RecordOut]:
     """A photo, scaled and without what the camera wrote into it."""
     member = member_of(request)
     photos.add_photo(member, service_id, photo, kind=payload.kind, caption=payload.caption)
-    return 201, record_of(loading.load(loading.get(member, service_id)))
+    return Status(201, record_of(loading.load(loading.get(member, service_id))))
 
 
 @router.get("/services/{service_id}/photos/{photo_id}", response={200: None, ERRORS: Problem})

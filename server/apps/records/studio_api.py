@@ -12,6 +12,7 @@ from django.utils import timezone
 from django.views.decorators.csrf import csrf_protect
 from ninja import File, Form, Router, Schema, UploadedFile
 from ninja.decorators import decorate_view
+from ninja.responses import Status
 from pydantic import Field
 
 from apps.clients import queries as client_queries
@@ -201,9 +202,9 @@ def preview_clients(request: HttpRequest, payload: TableIn) -> PreviewOut:
 
 
 @router.post("/tables/clients", response={201: TakenOut, ERRORS: Problem})
-def take_clients(request: HttpRequest, payload: TableIn) -> tuple[int, TakenOut]:
+def take_clients(request: HttpRequest, payload: TableIn) -> Status[TakenOut]:
     """The clients of a CSV, all or nothing."""
-    return 201, TakenOut(clients=tables.take_clients(member_of(request), payload.text))
+    return Status(201, TakenOut(clients=tables.take_clients(member_of(request), payload.text)))
 
 
 @router.get("/archive", response={200: None, ERRORS: Problem})
@@ -221,9 +222,9 @@ def read_archive(request: HttpRequest) -> FileResponse:
 
 
 @router.post("/archive", response={201: ArchiveIn, ERRORS: Problem})
-def take_archive(request: HttpRequest, file: File[UploadedFile]) -> tuple[int, ArchiveIn]:
+def take_archive(request: HttpRequest, file: File[UploadedFile]) -> Status[ArchiveIn]:
     """An archive becomes this studio, which must be empty; all or nothing."""
-    return 201, ArchiveIn(**archive_in.read_archive(member_of(request), file, file.size or 0))
+    return Status(201, ArchiveIn(**archive_in.read_archive(member_of(request), file, file.size or 0)))
 
 
 @router.get("/clients/{client_id}/archive", response={200: None, ERRORS: Problem})
@@ -262,7 +263,7 @@ def send_request(
     secret: str,
     payload: Form[RequestIn],
     photos: File[list[UploadedFile]] = [],  # noqa: B006
-) -> tuple[int, RequestTaken]:
+) -> Status[RequestTaken]:
     """A new client asks for a visit; it lands as a draft consultation."""
     row, needed = requests.take_request(link_of(secret, "request"), photos=photos, **payload.dict())
-    return 201, RequestTaken(starts_at=row.starts_at, slot_min=payload.slot_min, expected_min=needed)
+    return Status(201, RequestTaken(starts_at=row.starts_at, slot_min=payload.slot_min, expected_min=needed))

@@ -7,6 +7,7 @@ from uuid import UUID
 
 from django.http import HttpRequest
 from ninja import Router, Schema
+from ninja.responses import Status
 from pydantic import Field, create_model
 
 from apps.common.problems import ERRORS, Problem
@@ -186,9 +187,9 @@ def read_stock(request: HttpRequest) -> StockOut:
 
 
 @router.post("/stock/{kind}", response={201: ProductOut, ERRORS: Problem})
-def add_product(request: HttpRequest, kind: Kind, payload: ProductIn) -> tuple[int, ProductOut]:
+def add_product(request: HttpRequest, kind: Kind, payload: ProductIn) -> Status[ProductOut]:
     """A new product on the shelf."""
-    return 201, product_out(actions.add_product(member_of(request), kind, _values(payload)))
+    return Status(201, product_out(actions.add_product(member_of(request), kind, _values(payload))))
 
 
 @router.patch("/stock/{kind}/{key}", response={200: ProductOut, ERRORS: Problem})

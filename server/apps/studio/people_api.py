@@ -8,6 +8,7 @@ from uuid import UUID
 
 from django.http import HttpRequest
 from ninja import Router, Schema
+from ninja.responses import Status
 from pydantic import Field
 
 from apps.common.problems import ERRORS, Problem
@@ -133,10 +134,10 @@ def list_members(request: HttpRequest) -> list[MemberOut]:
 
 
 @router.post("/members", response={201: MemberOut, ERRORS: Problem})
-def add_member(request: HttpRequest, payload: MemberIn) -> tuple[int, MemberOut]:
+def add_member(request: HttpRequest, payload: MemberIn) -> Status[MemberOut]:
     """A new member; the owner tells them the password."""
     asker = member_of(request)
-    return 201, _member(people.add_member(asker, **payload.dict()), asker)
+    return Status(201, _member(people.add_member(asker, **payload.dict()), asker))
 
 
 @router.patch("/members/{member_id}", response={200: MemberOut, ERRORS: Problem})
@@ -168,9 +169,9 @@ def list_links(request: HttpRequest) -> list[LinkOut]:
 
 
 @router.post("/links", response={201: LinkOut, ERRORS: Problem})
-def make_link(request: HttpRequest, payload: LinkIn) -> tuple[int, LinkOut]:
+def make_link(request: HttpRequest, payload: LinkIn) -> Status[LinkOut]:
     """A new secret link; its address is told this once."""
-    return 201, _link(*people.make_link(member_of(request), payload.kind))
+    return Status(201, _link(*people.make_link(member_of(request), payload.kind)))
 
 
 @router.delete("/links/{link_id}", response={200: LinkOut, ERRORS: Problem})

@@ -6,6 +6,7 @@ from uuid import UUID
 
 from django.http import HttpRequest
 from ninja import Router
+from ninja.responses import Status
 
 from apps.common.problems import ERRORS, Problem
 from apps.services import loading
@@ -49,10 +50,10 @@ def read_palette(request: HttpRequest, start_level: float | None = None) -> Pale
 
 
 @router.post("/services", response={201: ServiceOut, ERRORS: Problem})
-def start_service(request: HttpRequest, payload: ServiceIn) -> tuple[int, ServiceOut]:
+def start_service(request: HttpRequest, payload: ServiceIn) -> Status[ServiceOut]:
     """Start a service for a client."""
     row = consultation_actions.start_service(member_of(request), payload.client_id, payload.starts_at)
-    return 201, consultation_present.service_out(loading.load(row))
+    return Status(201, consultation_present.service_out(loading.load(row)))
 
 
 @router.get("/services/{service_id}", response={200: ServiceOut, ERRORS: Problem})

@@ -7,6 +7,7 @@ from uuid import UUID
 
 from django.http import HttpRequest
 from ninja import Router
+from ninja.responses import Status
 
 from apps.common.problems import ERRORS, Problem
 from apps.services import loading
@@ -31,10 +32,10 @@ def read_file(request: HttpRequest, service_id: UUID) -> FileOut:
 
 
 @router.post("/services/import", response={201: ImportOut, ERRORS: Problem})
-def import_file(request: HttpRequest, payload: ImportIn) -> tuple[int, ImportOut]:
+def import_file(request: HttpRequest, payload: ImportIn) -> Status[ImportOut]:
     """A service file becomes a client and a service, all or nothing."""
     row, added = exchange_actions.import_file(member_of(request), payload.document, payload.starts_at)
-    return 201, ImportOut(service_id=row.pk, client_name=row.client.name, added_to_shelf=added)
+    return Status(201, ImportOut(service_id=row.pk, client_name=row.client.name, added_to_shelf=added))
 
 
 @router.get("/services/{service_id}/strands/csv", response={200: CsvOut, ERRORS: Problem})

@@ -7,6 +7,7 @@ from uuid import UUID
 from django.http import HttpRequest
 from django.utils import timezone
 from ninja import Router
+from ninja.responses import Status
 
 from apps.clients import queries as client_queries
 from apps.common.problems import ERRORS, Problem
@@ -34,7 +35,7 @@ def read_next(request: HttpRequest, service_id: UUID) -> NextOut:
 
 
 @router.post("/clients/{client_id}/again", response={201: VisitAt, ERRORS: Problem})
-def start_again(request: HttpRequest, client_id: UUID, payload: AgainIn) -> tuple[int, VisitAt]:
+def start_again(request: HttpRequest, client_id: UUID, payload: AgainIn) -> Status[VisitAt]:
     """A new service from the client's last one, or from the one that is named."""
     row = visits.start_from(
         member_of(request),
@@ -43,7 +44,7 @@ def start_again(request: HttpRequest, client_id: UUID, payload: AgainIn) -> tupl
         booked_min=payload.booked_min,
         after=payload.after,
     )
-    return 201, VisitAt(service_id=row.pk, starts_at=row.starts_at)
+    return Status(201, VisitAt(service_id=row.pk, starts_at=row.starts_at))
 
 
 @router.put("/services/{service_id}/reminder", response={200: VisitAt, ERRORS: Problem})
