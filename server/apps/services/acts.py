@@ -23,7 +23,8 @@ from apps.studio.actions import audit
 from apps.studio.models import Membership
 from fervens_core.base import ConflictError, LimitError, plain, say
 from fervens_core.basin import lanes_today
-from fervens_core.log import EventData, ServiceClosed, data_to_json, merge_addition, version_of
+from fervens_core.head import ServiceKind
+from fervens_core.log import ConsultationFinished, EventData, ServiceClosed, data_to_json, merge_addition, version_of
 
 FUTURE_MAX = dt.timedelta(minutes=2)
 
@@ -63,6 +64,17 @@ def record_event(
     return append(member, loaded, event_id=event_id, occurred_at=occurred_at, data=data, device=device, seen=seen)
 
 
+def completed(loaded: Loaded, data: EventData) -> EventData:
+    """An event with what the server knows of it: which parts a service that lightens nothing takes to the basin."""
+    if isinstance(data, ConsultationFinished):
+        if data.tone_keys:
+            raise ConflictError("not_by_hand")
+        if loaded.kind is ServiceKind.TONE_ONLY:
+            parts = [z for z in loading.kept_parts(loaded) if not z.keeps_depth]
+            return ConsultationFinished(tuple(z.key for z in parts), tuple(z.hair.start_level for z in parts))
+    return data
+
+
 def append(
     member: Membership,
     loaded: Loaded,
@@ -82,6 +94,7 @@ def append(
     occurred_at = moment("occurred_at", occurred_at)
     if occurred_at.tzinfo is None or not now - PAST_MAX <= occurred_at <= now + FUTURE_MAX:
         raise LimitError("occurred_at", say("limit-within_two_days"), occurred_at.isoformat())
+    data = completed(loaded, data)
     check_event(member, loaded, data)
     row = ServiceEvent(
         service=loaded.row,
@@ -104,7 +117,7 @@ def append(
     audit(member, row.kind, loaded.row.pk)
     tell(member.studio_id, loaded.row.pk, row.kind, row.pk, device)
     loaded.row.step = state.step.value
-    lanes = lanes_today(loaded.zones, state)
+    lanes = lanes_today(loaded.zones, state, loaded.kind)
     after = replace(loaded, lanes=lanes, log=(*loaded.log, row), events=[*loaded.events, event], state=state)
     if isinstance(data, ServiceClosed):
         summary = plain(summarise(after, occurred_at))

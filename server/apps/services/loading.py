@@ -17,11 +17,11 @@ from apps.studio.models import Membership
 from fervens_core.base import ConflictError
 from fervens_core.basin import lanes_today
 from fervens_core.chair import Chair
-from fervens_core.head import Findings, Zone, kept_parts_of, lanes_of
+from fervens_core.head import NO_LIGHTENER, Findings, ServiceKind, Zone, kept_parts_of, lanes_of
 from fervens_core.lift import Strand
 from fervens_core.log import Event, ServiceState, fold
 from fervens_core.planning import PlanRequest
-from fervens_core.safety import Caution, Severity, lightening_cautions
+from fervens_core.safety import Caution, Severity, cautions_of
 
 
 def of_studio(member: Membership) -> QuerySet[Service]:
@@ -53,6 +53,11 @@ class Loaded:
     findings: Findings
 
     @property
+    def kind(self) -> ServiceKind:
+        """What the service does."""
+        return ServiceKind(self.row.kind)
+
+    @property
     def strand_values(self) -> tuple[Strand, ...]:
         """The strands as the core knows them."""
         return tuple(s.value for s in self.strands)
@@ -61,7 +66,7 @@ class Loaded:
     def cautions(self) -> tuple[Caution, ...]:
         """Cautions of the consultation, blocks first."""
         has_test = any(s.readings for s in self.strand_values)
-        return lightening_cautions(self.findings, self.zones, has_strand_test=has_test)
+        return cautions_of(self.kind, self.findings, self.zones, has_strand_test=has_test)
 
     @property
     def is_blocked(self) -> bool:
@@ -85,7 +90,7 @@ def load(row: Service) -> Loaded:
     return Loaded(
         row=row,
         zones=zones,
-        lanes=lanes_today(zones, state),
+        lanes=lanes_today(zones, state, ServiceKind(row.kind)),
         strands=strand_rows(row, shelf),
         log=log,
         events=events,
@@ -110,14 +115,17 @@ def plan_request(loaded: Loaded) -> PlanRequest:
 
 
 def chair(loaded: Loaded, now: dt.datetime) -> Chair | None:
-    """The chair's lanes as the core knows them; None before the plan is taken."""
+    """The chair's lanes as the core knows them; None before the plan is taken, or the parts to tone are known."""
     row = loaded.row
-    if row.lightener is None or not loaded.state.lanes:
+    lightener = lightener_value(row.lightener) if row.lightener else None
+    if loaded.kind is ServiceKind.TONE_ONLY:
+        lightener = NO_LIGHTENER
+    if lightener is None or not loaded.state.toned:
         return None
     return Chair(
         state=loaded.state,
         zones={z.key: z for z in loaded.lanes},
-        lightener=lightener_value(row.lightener),
+        lightener=lightener,
         now=now,
         has_additive=bool(row.choice.get("has_additive")),
         strands=loaded.strand_values,
@@ -126,4 +134,4 @@ def chair(loaded: Loaded, now: dt.datetime) -> Chair | None:
 
 def kept_parts(loaded: Loaded) -> tuple[Zone, ...]:
     """Parts of the head that no lightener goes on today, as lanes; they may be read and toned."""
-    return kept_parts_of(loaded.zones, lanes_of(loaded.zones))
+    return kept_parts_of(loaded.zones, lanes_of(loaded.zones, loaded.kind))

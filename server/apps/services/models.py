@@ -28,12 +28,13 @@ class Service(models.Model):
         "summary": {"worked": "", "change": ""},
     }
     """What tells of the client, and what it becomes when they are erased; of a summary, these of its keys."""
-    IMPERSONAL: ClassVar[set[str]] = {"step", "tone", "choice", "toner_idea", "source"}
+    IMPERSONAL: ClassVar[set[str]] = {"kind", "step", "tone", "choice", "toner_idea", "source"}
 
     id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
     studio = models.ForeignKey(Studio, on_delete=models.CASCADE)
     client = models.ForeignKey(Client, on_delete=models.CASCADE, related_name="services")
     starts_at = models.DateTimeField()
+    kind = models.CharField(max_length=20, default="lighten_and_tone", help_text="What it does.")
     step = models.CharField(max_length=20, default="consultation", help_text="The log's step, kept for lists.")
     wish = models.TextField(blank=True, max_length=2000)
     tone = models.CharField(max_length=20, default="neutral")

@@ -13,7 +13,7 @@ from apps.studio.policies import require_lead
 from fervens_core.base import BlockedError, ConflictError, semicolons
 from fervens_core.basin import again_block_of, read_zones
 from fervens_core.chair import drag_target
-from fervens_core.head import Lightener, TonerShade
+from fervens_core.head import Lightener, ServiceKind, TonerShade
 from fervens_core.log import (
     ApplicationStarted,
     BowlMixed,
@@ -40,6 +40,8 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
             require_lead(member, "finish_a_consultation")
             check_consultation(loaded)
         case PlanTaken():
+            if loaded.kind is ServiceKind.TONE_ONLY:
+                raise ConflictError("nothing_planned")
             require_lead(member, "take_a_plan_to_the_chair")
             check_consultation(loaded)
             for key, volume in zip(data.zone_keys, data.volumes, strict=True):
@@ -141,7 +143,10 @@ def check_consultation(loaded: Loaded) -> None:
     for caution in loaded.cautions:
         if caution.severity is Severity.BLOCK:
             raise blocked_by(caution)
-    if not loaded.lanes:
+    if loaded.kind is ServiceKind.TONE_ONLY:
+        if all(z.keeps_depth for z in loaded.zones):
+            raise ConflictError("no_tone_parts")
+    elif not loaded.lanes:
         raise ConflictError("nothing_to_lift")
     missing = [c.title for c in loaded.cautions if c.code not in loaded.state.acknowledged]
     if missing:

@@ -1911,6 +1911,12 @@ export interface components {
             breakage: components["schemas"]["Breakage"];
         };
         /**
+         * ServiceKind
+         * @description What a service does. Toning alone goes from the consultation to the basin; nothing is lightened.
+         * @enum {string}
+         */
+        ServiceKind: "lighten_and_tone" | "tone_only";
+        /**
          * ServiceOut
          * @description A service: where it stands, and its consultation.
          */
@@ -1944,6 +1950,7 @@ export interface components {
              * Format: date-time
              */
             starts_at: string;
+            kind: components["schemas"]["ServiceKind"];
             step: components["schemas"]["Step"];
             /** Revision */
             revision: number;
@@ -2525,6 +2532,7 @@ export interface components {
             client_id: string;
             /** Starts At */
             starts_at?: string | null;
+            kind?: components["schemas"]["ServiceKind"] | null;
         };
         /**
          * CancelledOut
@@ -2546,6 +2554,7 @@ export interface components {
         ConsultationIn: {
             /** Revision */
             revision: number;
+            kind?: components["schemas"]["ServiceKind"] | null;
             /**
              * Wish
              * @default
@@ -3781,12 +3790,25 @@ export interface components {
         };
         /**
          * ConsultationFinished
-         * @description The head is read and the service goes on to its plan.
+         * @description Everything was read, and what blocks was looked at.
+         *
+         *     Args:
+         *         tone_keys, levels: of a service that lightens nothing, the parts that go to the basin and the levels
+         *             they are at.
          */
-        ConsultationFinished: Record<string, never>;
+        ConsultationFinished: {
+            /** Tone Keys */
+            tone_keys?: string[];
+            /** Levels */
+            levels?: number[];
+        };
         /**
          * ConsultationFinishedIn
-         * @description The head is read and the service goes on to its plan.
+         * @description Everything was read, and what blocks was looked at.
+         *
+         *     Args:
+         *         tone_keys, levels: of a service that lightens nothing, the parts that go to the basin and the levels
+         *             they are at.
          */
         ConsultationFinishedIn: {
             /**

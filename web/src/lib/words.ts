@@ -80,6 +80,10 @@ export const homeCare = [
   { value: 'minerals', name: 'Hard water, minerals' },
   { value: 'heat_tools', name: 'Heat tools' },
 ] as const
+export const serviceKinds = [
+  { value: 'lighten_and_tone', name: 'Lighten and tone' },
+  { value: 'tone_only', name: 'Tone only' },
+] as const
 export const tones = [
   { value: 'icy', name: 'Icy' },
   { value: 'cool', name: 'Cool' },

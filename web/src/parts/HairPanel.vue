@@ -26,6 +26,7 @@ const props = defineProps<{
   zones: Zone[]
   head: Schemas['HeadOut']
   natural: Schemas['PaletteOut']
+  isToneOnly?: boolean
 }>()
 const emit = defineEmits<{ edit: [change: (zone: Zone) => void]; leaveOut: [] }>()
 
@@ -95,7 +96,7 @@ const setStart = (level: number) => {
     found.start_level = level
     if (which === 'lengths') {
       z.start_hex = natural(level)
-      if (z.target_level < level || z.keeps_depth) z.target_level = level
+      if (z.target_level < level || z.keeps_depth || props.isToneOnly) z.target_level = level
     }
   })
 }
@@ -155,7 +156,7 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
         @update:model-value="setStart"
       />
       <SwatchScale
-        v-if="lifted.data.value"
+        v-if="lifted.data.value && !isToneOnly"
         legend="Level wanted, as this hair will look there before toner"
         :levels="lifted.data.value.levels"
         :hexes="lifted.data.value.hexes"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { RouterLink } from 'vue-router'
 import type { Schemas } from '../api/client'
-import { homeCare, reactions, scalps, tones } from '../lib/words'
+import { homeCare, reactions, scalps, serviceKinds, tones } from '../lib/words'
 import type { Draft } from '../stores/consultation'
 import Choice from './Choice.vue'
 import Stepper from './Stepper.vue'
@@ -26,6 +26,15 @@ const wishFor = (level: number) =>
     d.wanted_level = level
     for (const z of d.zones) if (!z.keeps_depth) z.target_level = Math.max(level, z.start_level)
   })
+/** Toning alone lightens nothing: what was wanted lighter is no wish of today. */
+const setKind = (kind: Schemas['ServiceKind']) =>
+  emit('edit', (d) => {
+    d.kind = kind
+    for (const z of d.zones) {
+      z.target_level =
+        kind === 'tone_only' || z.keeps_depth ? z.start_level : Math.max(d.wanted_level ?? 0, z.start_level)
+    }
+  })
 </script>
 
 <template>
@@ -42,12 +51,19 @@ const wishFor = (level: number) =>
       />
     </div>
     <Choice
+      legend="What is done"
+      :options="serviceKinds"
+      :model-value="draft.kind ?? null"
+      @update:model-value="setKind"
+    />
+    <Choice
       legend="Tone wanted"
       :options="tones"
       :model-value="draft.tone ?? null"
       @update:model-value="(v) => emit('edit', (d) => (d.tone = v))"
     />
     <SwatchScale
+      v-if="draft.kind !== 'tone_only'"
       legend="Level wanted, for all zones that do not keep their depth"
       :levels="natural.levels"
       :hexes="natural.hexes"

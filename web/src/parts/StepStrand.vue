@@ -1,10 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
+import type { Schemas } from '../api/client'
 
-const props = defineProps<{ serviceId: string; step: string; fromHex: string; toHex: string }>()
+const props = defineProps<{
+  serviceId: string
+  step: string
+  kind?: Schemas['ServiceKind']
+  fromHex: string
+  toHex: string
+}>()
 const route = useRoute()
-const steps = [
+const every = [
   { key: 'consultation', name: 'Consultation' },
   { key: 'plan', name: 'Plan' },
   { key: 'chair', name: 'Chair' },
@@ -12,17 +19,21 @@ const steps = [
   { key: 'tone', name: 'Tone' },
   { key: 'record', name: 'Record' },
 ]
-const at = computed(() => steps.findIndex((s) => s.key === props.step))
+/** The way through follows what the service does. */
+const steps = computed(() =>
+  props.kind === 'tone_only' ? every.filter((s) => ['consultation', 'tone', 'record'].includes(s.key)) : every,
+)
+const at = computed(() => steps.value.findIndex((s) => s.key === props.step))
 const painted = computed(() => ({
-  width: `${((at.value + 0.5) / steps.length) * 100}%`,
+  width: `${((at.value + 0.5) / steps.value.length) * 100}%`,
   backgroundImage: `linear-gradient(to right, ${props.fromHex}, ${props.toHex})`,
-  backgroundSize: `${(steps.length / (at.value + 0.5)) * 100}% 100%`,
+  backgroundSize: `${(steps.value.length / (at.value + 0.5)) * 100}% 100%`,
 }))
 </script>
 
 <template>
   <nav aria-label="Steps of this service" class="w-full">
-    <ol class="grid grid-cols-6">
+    <ol class="grid" :style="{ gridTemplateColumns: `repeat(${steps.length}, minmax(0, 1fr))` }">
       <li v-for="(s, i) in steps" :key="s.key">
         <RouterLink
           v-if="i <= at"

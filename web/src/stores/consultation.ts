@@ -29,6 +29,7 @@ const stretchIn = ({ rest_mm, pulled_mm, back_mm, has_snapped }: Schemas['Stretc
   has_snapped,
 })
 const draftOf = (s: Schemas['ServiceOut']): Draft => ({
+  kind: s.kind,
   wish: s.wish,
   tone: s.tone,
   wanted_level: s.wanted_level,

@@ -12,13 +12,21 @@ export const baseArea = (area: string): string => area.split('/')[0] ?? area
 export const areasOf = (zone: { key: string; areas: string[] }): string[] =>
   zone.areas.length ? zone.areas : [zone.key]
 
-export function newZone(usual: Schemas['HeadZoneOut'], level: number, target: number, pace: number, hex: string): Zone {
+/** A zone just read. Where nothing is lightened, hair was lightened before as a rule: so it is proposed, and shown. */
+export function newZone(
+  usual: Schemas['HeadZoneOut'],
+  level: number,
+  target: number,
+  pace: number,
+  hex: string,
+  kind: Schemas['ServiceKind'] = 'lighten_and_tone',
+): Zone {
   return {
     key: usual.key,
     name: usual.name,
     start_level: level,
     target_level: target,
-    history: 'virgin',
+    history: kind === 'tone_only' ? 'lightened' : 'virgin',
     thickness: usual.is_delicate ? 'fine' : 'medium',
     porosity: 'normal',
     undertone: null,

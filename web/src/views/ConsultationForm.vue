@@ -29,6 +29,7 @@ const view = ref<'now' | 'wanted'>('now')
 const tab = ref<'person' | 'tests'>('person')
 
 const draft = computed(() => form.draft.value)
+const isToneOnly = computed(() => draft.value.kind === 'tone_only')
 const zones = computed(() => new Map(draft.value.zones.map((z) => [z.key, z])))
 const owners = computed(() => {
   const found: Record<string, string> = {}
@@ -72,8 +73,10 @@ const readNew = (level: number) =>
       const usual = props.head.zones.find((h) => h.key === key)
       if (found) Object.assign(found, { start_level: level, target_level: Math.max(found.target_level, level) })
       else if (usual) {
-        const target = Math.max(level, d.wanted_level ?? level)
-        d.zones.push(newZone(usual, level, target, props.head.pace_min_per_foil, naturalHex(level)))
+        const target = isToneOnly.value ? level : Math.max(level, d.wanted_level ?? level)
+        d.zones.push(
+          newZone(usual, level, target, props.head.pace_min_per_foil, naturalHex(level), d.kind ?? undefined),
+        )
       }
     }
     const order = props.head.zones.map((h) => h.key)
@@ -127,7 +130,7 @@ const next = computed(() => {
 const finish = async () => {
   await form.settle()
   if (props.service.step === 'consultation' && !(await acts.act('ConsultationFinished', {}))) return
-  await router.push({ name: 'plan', params: { id: props.service.id } })
+  await router.push({ name: isToneOnly.value ? 'tone' : 'plan', params: { id: props.service.id } })
 }
 const toCautions = async () => {
   await nextTick()
@@ -147,7 +150,9 @@ onBeforeUnmount(() => void form.settle())
 const shown = (zone: Zone) =>
   zone.keeps_depth
     ? `${levelText(zone.start_level)}, kept`
-    : `${levelText(zone.start_level)}→${levelText(zone.target_level)}`
+    : isToneOnly.value
+      ? levelText(zone.start_level)
+      : `${levelText(zone.start_level)}→${levelText(zone.target_level)}`
 </script>
 
 <template>
@@ -296,7 +301,15 @@ const shown = (zone: Zone) =>
             maxlength="60"
           />
         </div>
-        <HairPanel v-if="areAllRead" :zones="chosen" :head="head" :natural="natural" @edit="edit" @leave-out="forget" />
+        <HairPanel
+          v-if="areAllRead"
+          :zones="chosen"
+          :head="head"
+          :natural="natural"
+          :is-tone-only="isToneOnly"
+          @edit="edit"
+          @leave-out="forget"
+        />
         <template v-else>
           <SwatchScale
             legend="Level now"
@@ -334,7 +347,9 @@ const shown = (zone: Zone) =>
         }[form.state.value]
       }}</span>
       <span class="grow text-right font-semibold" :class="{ 'text-stop': blocks.length }">
-        <template v-if="isLocked">The plan is at the chair; this is for reading.</template>
+        <template v-if="isLocked">{{
+          isToneOnly ? 'It is at the basin; this is for reading.' : 'The plan is at the chair; this is for reading.'
+        }}</template>
         <button
           v-else-if="open.length && !blocks.length && service.verdict?.kind !== 'unread'"
           type="button"
@@ -352,7 +367,7 @@ const shown = (zone: Zone) =>
         :disabled="next !== '' || acts.isBusy.value"
         @click="finish"
       >
-        Plan it
+        {{ isToneOnly ? 'To the tone' : 'Plan it' }}
       </button>
     </div>
   </div>

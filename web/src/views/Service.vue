@@ -76,6 +76,7 @@ const span = computed(() => {
         class="lg:ml-auto lg:max-w-[640px]"
         :service-id="id"
         :step="frame.step"
+        :kind="query.data.value?.kind"
         :from-hex="frame.from_hex ?? 'var(--line-strong)'"
         :to-hex="frame.to_hex ?? 'var(--line-strong)'"
       />

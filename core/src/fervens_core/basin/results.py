@@ -9,7 +9,7 @@ import numpy as np
 
 from fervens_core.basin.uptake import GRAB_FACTOR, PROBE_ASH
 from fervens_core.chair import Chair, achieved_level, head_belief, minutes_between
-from fervens_core.head import USUAL_LENGTH_MM, DyeHue, History, Zone, kept_parts_of, lanes_of
+from fervens_core.head import USUAL_LENGTH_MM, DyeHue, History, ServiceKind, Zone, kept_parts_of, lanes_of
 from fervens_core.log import LaneState, Phase, ServiceState, TakenReading
 from fervens_core.toning import Result
 
@@ -42,9 +42,11 @@ def again_zone(zone: Zone, key: str, level: float) -> Zone:
     return replace(zone, key=key, is_again=True, hair=hair, target_level=target, waits_for=None, note=None)
 
 
-def lanes_today(zones: tuple[Zone, ...], state: ServiceState) -> tuple[Zone, ...]:
+def lanes_today(
+    zones: tuple[Zone, ...], state: ServiceState, kind: ServiceKind = ServiceKind.LIGHTEN_AND_TONE
+) -> tuple[Zone, ...]:
     """The lanes of a head's zones, behind them those lightened once more, and the kept parts that were taken in."""
-    lanes = lanes_of(zones)
+    lanes = lanes_of(zones, kind)
     taken_in = {x.key for x in state.kept}
     kept = [z for z in kept_parts_of(zones, lanes) if z.key in taken_in] if taken_in else []
     return (*_with_again(lanes, state), *kept)

@@ -26,7 +26,7 @@ from fervens_core.base import (
     read,
     say,
 )
-from fervens_core.head import Developer, Findings, Lightener, Tone, TonerShade, Zone
+from fervens_core.head import Developer, Findings, Lightener, ServiceKind, Tone, TonerShade, Zone
 from fervens_core.lift import STRANDS_MAX, Strand, ToldStrand
 from fervens_core.log import KINDS, EventData, data_from_json, data_to_json, version_of
 from fervens_core.planning import PlanChoice, PlanRequest
@@ -115,6 +115,7 @@ class ServiceFile:
 
     client: Annotated[str, Text(80), PERSONAL]
     wish: Annotated[str, Text(2000, is_optional=True), PERSONAL] = ""
+    kind: ServiceKind = ServiceKind.LIGHTEN_AND_TONE
     tone: Tone = Tone.NEUTRAL
     wanted_level: Level | None = None
     findings: Findings = field(default_factory=Findings)

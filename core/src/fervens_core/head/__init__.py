@@ -26,7 +26,7 @@ from fervens_core.head.hair import (
     Thickness,
     Tone,
 )
-from fervens_core.head.products import Developer, DeveloperUse, DyeFamily, Lightener, TonerShade
+from fervens_core.head.products import NO_LIGHTENER, Developer, DeveloperUse, DyeFamily, Lightener, TonerShade
 from fervens_core.head.reading import ReadingMode
 from fervens_core.head.usual import USUAL_HEAD
 from fervens_core.head.zones import (
@@ -37,6 +37,7 @@ from fervens_core.head.zones import (
     USUAL_LENGTH_MM,
     Part,
     Segment,
+    ServiceKind,
     Zone,
     kept_parts_of,
     lane_label,
@@ -47,6 +48,7 @@ __all__ = [
     "DAYS_PER_MONTH",
     "GROWTH_MM_PER_MONTH",
     "LIFT_LEAST",
+    "NO_LIGHTENER",
     "PATCH_TEST_VALID_DAYS",
     "PATCH_TEST_WAIT_H",
     "ROOT_MM",
@@ -73,6 +75,7 @@ __all__ = [
     "Scalp",
     "ScalpFeel",
     "Segment",
+    "ServiceKind",
     "Stretch",
     "TestResult",
     "Thickness",

@@ -109,6 +109,10 @@ class Lightener:
         return Ratio(self.developer_parts)
 
 
+NO_LIGHTENER = Lightener("none", "none", 1.5, 50.0)
+"""Stands for the lightener of a service that lightens nothing."""
+
+
 class DeveloperUse(StrEnum):
     """What a bottle of developer is for."""
 

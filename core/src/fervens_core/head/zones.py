@@ -42,6 +42,13 @@ ROOT_PACE_SHARE, ENDS_PACE_SHARE = 0.6, 0.4
 """[MODEL] roots and ends of sections that are already made go on quicker than a fresh section."""
 
 
+class ServiceKind(StrEnum):
+    """What a service does. Toning alone goes from the consultation to the basin; nothing is lightened."""
+
+    LIGHTEN_AND_TONE = "lighten_and_tone"
+    TONE_ONLY = "tone_only"
+
+
 class Part(StrEnum):
     """Which part of a zone a lane is."""
 
@@ -235,6 +242,10 @@ def lanes_of_zone(zone: Zone) -> tuple[Zone, ...]:
     return tuple(lanes)
 
 
+NATURAL_UNKNOWN = 4.0
+"""[MODEL] what lightened hair was lifted from where nobody read the natural level: a medium brown."""
+
+
 def kept_parts_of(zones: tuple[Zone, ...], lanes: tuple[Zone, ...]) -> tuple[Zone, ...]:
     """Parts of a head that have no lane today: kept, left out, or with nothing to lift. They may still be toned.
 
@@ -263,14 +274,16 @@ def kept_parts_of(zones: tuple[Zone, ...], lanes: tuple[Zone, ...]) -> tuple[Zon
 
 def _kept(lane: Zone, zone: Zone, darkest: float | None) -> Zone:
     hair = lane.hair
-    natural = zone.root.hair.start_level if zone.root else darkest
-    if hair.history is History.LIGHTENED and hair.lifted_from is None and natural is not None:
+    natural = zone.root.hair.start_level if zone.root else NATURAL_UNKNOWN if darkest is None else darkest
+    if hair.history is History.LIGHTENED and hair.lifted_from is None:
         hair = replace(hair, lifted_from=min(natural, hair.start_level))
     return replace(lane, hair=hair, target_level=hair.start_level)
 
 
-def lanes_of(zones: tuple[Zone, ...]) -> tuple[Zone, ...]:
-    """The lanes of a head in its zones' order. Raises LimitError past 120 lanes."""
+def lanes_of(zones: tuple[Zone, ...], kind: ServiceKind = ServiceKind.LIGHTEN_AND_TONE) -> tuple[Zone, ...]:
+    """The lanes of a head in its zones' order; none where nothing is lightened. Raises LimitError past 120 lanes."""
+    if kind is ServiceKind.TONE_ONLY:
+        return ()
     lanes = tuple(lane for zone in zones for lane in lanes_of_zone(zone))
     if len(lanes) > 120:
         raise LimitError("zones", say("limit-most_lanes", most=120), len(lanes))

@@ -48,7 +48,19 @@ class CautionAcknowledged:
 @dataclass(frozen=True, slots=True)
 @contract
 class ConsultationFinished:
-    """The head is read and the service goes on to its plan."""
+    """Everything was read, and what blocks was looked at.
+
+    Args:
+        tone_keys, levels: of a service that lightens nothing, the parts that go to the basin and the levels
+            they are at.
+    """
+
+    tone_keys: Annotated[tuple[Key, ...], Count(0, 120, "lanes")] = ()
+    levels: Annotated[tuple[Level, ...], Count(0, 120, "lanes")] = ()
+
+    def __post_init__(self) -> None:
+        if len(self.tone_keys) != len(self.levels):
+            raise LimitError("levels", say("limit-one_each_zone", count=len(self.tone_keys)), len(self.levels))
 
 
 @dataclass(frozen=True, slots=True)

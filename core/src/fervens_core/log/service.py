@@ -8,8 +8,19 @@ from datetime import datetime
 from enum import StrEnum
 
 from fervens_core.base import ConflictError, CoreError, Message
+from fervens_core.head import ReadingMode
 from fervens_core.log.events import Event
-from fervens_core.log.lane_state import LaneState, MixedBowl, Phase, advance_lane, drag, require, rinse, tone_lane
+from fervens_core.log.lane_state import (
+    LaneState,
+    MixedBowl,
+    Phase,
+    TakenReading,
+    advance_lane,
+    drag,
+    require,
+    rinse,
+    tone_lane,
+)
 from fervens_core.log.lift_events import (
     BowlMixed,
     CautionAcknowledged,
@@ -89,7 +100,14 @@ class ServiceState:
             return Step.TONE if self.is_reviewed or is_toned else Step.REVIEW
         if self.plan:
             return Step.CHAIR
+        if self.is_tone_only:
+            return Step.TONE
         return Step.PLAN if self.is_consultation_finished else Step.CONSULTATION
+
+    @property
+    def is_tone_only(self) -> bool:
+        """Whether parts went to the basin with no lightener before."""
+        return self.is_consultation_finished and bool(self.kept) and not self.lanes
 
     @property
     def toned(self) -> tuple[LaneState, ...]:
@@ -122,7 +140,9 @@ def _advance(state: ServiceState, event: Event) -> ServiceState:
         case CautionAcknowledged():
             return replace(state, acknowledged=state.acknowledged | {data.caution})
         case ConsultationFinished():
-            return replace(state, is_consultation_finished=True)
+            parts = zip(data.tone_keys, data.levels, strict=True)
+            kept = tuple(_as_read(key, level, event) for key, level in parts)
+            return replace(state, is_consultation_finished=True, kept=kept, is_reviewed=bool(kept))
         case PlanTaken():
             require(state.is_consultation_finished, "consultation_open")
             require(all(lane.phase is Phase.WAITING for lane in state.lanes), "already_started.plan")
@@ -177,9 +197,15 @@ def _resume(state: ServiceState, data: LighteningResumed) -> ServiceState:
     return replace(state, lanes=tuple(lanes), is_reviewed=False)
 
 
+def _as_read(key: str, level: float, event: Event) -> LaneState:
+    """A part that goes to the basin as the consultation read it."""
+    at = event.occurred_at
+    return LaneState(key, 0.0, rinsed_at=at, readings=(TakenReading(event.event_id, at, level, ReadingMode.DRY),))
+
+
 def _take_in(state: ServiceState, key: str, at: datetime) -> ServiceState:
     """The state with a kept part among what is toned."""
-    require(any(x.phase is Phase.RINSED for x in state.lanes), "not_rinsed.review")
+    require(any(x.phase is Phase.RINSED for x in state.toned), "not_rinsed.review")
     require(key not in [x.key for x in state.lanes], "not_kept")
     if key in [x.key for x in state.kept]:
         return state

@@ -46,6 +46,19 @@ def chair_time(plan: Plan, zones: tuple[Zone, ...]) -> tuple[ChairItem, ...]:
     )
 
 
+def tone_time(zones: tuple[Zone, ...]) -> tuple[ChairItem, ...]:
+    """The parts of a visit that only tones; toner goes on in about a quarter of the lightener's time."""
+    if not zones:
+        return ()
+    application = max(TONE_LEAST_MIN, TONE_PASTE_SHARE * sum(z.application_min for z in zones))
+    return (
+        ChairItem(say("chair_time-consultation"), CONSULTATION_MIN),
+        ChairItem(say("chair_time-tone"), application + TONE_PROCESSING_MIN),
+        ChairItem(say("chair_time-care"), CARE_MIN),
+        ChairItem(say("chair_time-drying"), max(_DRYING[z.density] for z in zones)),
+    )
+
+
 def total_min(items: tuple[ChairItem, ...]) -> float:
     """All of it, min."""
     return sum(i.minutes for i in items)

@@ -7,8 +7,8 @@ from enum import StrEnum
 
 from fervens_core.base import Message, say, semicolons
 from fervens_core.colour import undertone
-from fervens_core.head import Findings, PatchState, Zone, lanes_of, patch_state
-from fervens_core.planning.chairtime import ChairItem, chair_time, total_min
+from fervens_core.head import Findings, PatchState, Zone, kept_parts_of, lanes_of, patch_state
+from fervens_core.planning.chairtime import ChairItem, chair_time, tone_time, total_min
 from fervens_core.planning.plan import Plan, make_plan
 from fervens_core.planning.request import PlanRequest
 from fervens_core.planning.visits import LaneVisits, head_visits, visits_needed
@@ -207,6 +207,31 @@ def make_verdict(
         chair=chair,
         needed_min=needed,
     )
+
+
+def tone_verdict(findings: Findings, zones: tuple[Zone, ...], cautions: tuple[Caution, ...]) -> Verdict:
+    """The verdict on a head that is only toned.
+
+    Args:
+        cautions: those of toning.
+    """
+    blocks = [c for c in cautions if c.severity is Severity.BLOCK]
+    lines = [VerdictLine(Sign.STOP, say("caution", title=c.title, advice=c.advice)) for c in blocks]
+    kind = VerdictKind.TODAY if zones else VerdictKind.UNREAD
+    if blocks:
+        is_cleared = all(c.code in CLEARED_TODAY for c in blocks)
+        kind = VerdictKind.CLARIFY if is_cleared else VerdictKind.NOT_TODAY
+    chair: tuple[ChairItem, ...] = ()
+    if kind is VerdictKind.TODAY:
+        parts = kept_parts_of(zones, ())
+        lines.append(VerdictLine(Sign.GOOD, say("verdict-tone_parts", parts=len(parts))))
+        chair = tone_time(zones)
+        time_line = _time_line(total_min(chair), findings)
+        lines += [time_line] if time_line else []
+    if zones and patch_state(findings.patch_test, findings.patch_test_age_h) is not PatchState.CLEAR:
+        lines.append(VerdictLine(Sign.CARE, say("verdict-no_patch_test")))
+    title = say("verdict_title-tone") if kind is VerdictKind.TODAY else _TITLES[kind]
+    return Verdict(kind, title, 1 if kind is VerdictKind.TODAY else 0, tuple(lines), (), chair, total_min(chair))
 
 
 def _kind(

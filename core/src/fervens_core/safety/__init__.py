@@ -8,9 +8,11 @@ from fervens_core.safety.cautions import (
     Caution,
     Severity,
     WeakestVolumes,
+    cautions_of,
     lightening_cautions,
     strongest_volume,
     toner_block,
+    toning_cautions,
 )
 from fervens_core.safety.today import CONTACT_MAX_MIN, again_block, heat_block, refresh_block, stop_reason
 
@@ -24,10 +26,12 @@ __all__ = [
     "Severity",
     "WeakestVolumes",
     "again_block",
+    "cautions_of",
     "heat_block",
     "lightening_cautions",
     "refresh_block",
     "stop_reason",
     "strongest_volume",
     "toner_block",
+    "toning_cautions",
 ]

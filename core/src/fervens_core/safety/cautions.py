@@ -21,6 +21,7 @@ from fervens_core.head import (
     PatchState,
     Porosity,
     Scalp,
+    ServiceKind,
     TestResult,
     Thickness,
     TonerShade,
@@ -176,6 +177,35 @@ def lightening_cautions(
     if zones:
         found.append(_warn("professional_use"))
     return tuple(sorted(found, key=lambda c: c.severity is not Severity.BLOCK))
+
+
+_TONED_TOO = {
+    "scalp_broken", "scalp_sensitive", "build_up", "patch_test_open", "reaction_open", "allergies", "medication",
+    "under_16",
+}  # fmt: skip
+"""Of what the person's findings say, what holds where nothing is lightened too."""
+
+
+def toning_cautions(findings: Findings, zones: tuple[Zone, ...]) -> tuple[Caution, ...]:
+    """Everything that blocks a service that only tones, then everything to acknowledge.
+
+    Salts, a slow strand and what is in the hair's history are about peroxide on the way up; a weak toner does not lift.
+    """
+    found = [c for c in _person_cautions(findings) if c.code in _TONED_TOO]
+    if any(h.breakage is Breakage.MUCH or h.elasticity in GUMMY for h in all_hair(zones)):
+        found.append(_warn("frail_toned"))
+    if zones:
+        found.append(_warn("professional_use"))
+    return tuple(sorted(found, key=lambda c: c.severity is not Severity.BLOCK))
+
+
+def cautions_of(
+    kind: ServiceKind, findings: Findings, zones: tuple[Zone, ...], *, has_strand_test: bool = True
+) -> tuple[Caution, ...]:
+    """The cautions of a service of a kind."""
+    if kind is ServiceKind.TONE_ONLY:
+        return toning_cautions(findings, zones)
+    return lightening_cautions(findings, zones, has_strand_test=has_strand_test)
 
 
 def toner_block(findings: Findings, shade: TonerShade) -> Caution | None:

@@ -162,6 +162,8 @@ caution-direct_dye = Old green or blue dye: { $lanes }
     .advice = 1.5 % only, several visits; leave brown pieces out; a green rest is countered with red or pink.
 caution-delicate = Delicate hair: { $lanes }
     .advice = Lifts fast and breaks: { WHOLE($most) } vol at most, later, and never the whole time.
+caution-frail_toned = Hair that breaks or stays stretched
+    .advice = Pigment washes and the weakest developer only; care first.
 caution-lightened = Hair that has been lightened
     .advice = Never overlap hair that is already light; keep to the new growth.
 caution-white_in_one = White from below level { WHOLE($least) }
@@ -246,6 +248,7 @@ head_move-fast_less = { WHOLE($percent) } % slower
 
 verdict_title-unread = Read the head
 verdict_title-today = Go today
+verdict_title-tone = Tone today
 verdict_title-clarify = Clarify first
 verdict_title-not_today = Not today
 verdict_title-never = Not in six visits
@@ -268,6 +271,10 @@ verdict-time_over = About { WHOLE($needed) } min in the chair, { $of ->
     }: fewer zones, more time, or two visits.
 verdict-no_patch_test = No clear patch test: only a non-oxidative toner today.
 verdict-empty_shelf = The shelf has no lightener or no developer: nothing can be planned.
+verdict-tone_parts = { WHOLE($parts) } { $parts ->
+        [1] part goes
+       *[other] parts go
+    } to the basin as read; nothing is lightened.
 verdict-nothing_to_lift = No zone has anything to lift: set a lighter level, or go on to the tone.
 
 reach-all = all to { PLAIN($level) }
@@ -738,6 +745,8 @@ error-nothing_measured = No colour reader was used in this service; there is not
 error-nothing_on = There is no product on this zone yet.
 error-nothing_planned = No lane of this plan gets any product.
 error-nothing_to_drag = There is no product to drag from there.
+error-no_tone_parts = Read at least one zone that is to be toned.
+error-not_by_hand = What goes to the basin is worked out here, not sent.
 error-nothing_to_lift = No zone is wanted lighter than it is; there is nothing to plan.
     .consultation = The service is at its plan; at least one zone has to be lifted.
 error-nothing_to_read = Finish the application before reading.
@@ -867,6 +876,7 @@ caution_name-breakage = breakage
 caution_name-frail = frail
 caution_name-direct_dye = direct dye
 caution_name-delicate = delicate
+caution_name-frail_toned = frail hair toned
 caution_name-lightened = lightened
 caution_name-white_in_one = white in one
 caution_name-long_regrowth = long regrowth

@@ -21,7 +21,7 @@ from apps.shelf.models import Lightener
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from fervens_core.base import ConflictError, LimitError, check_level, say
-from fervens_core.head import Zone, lanes_of
+from fervens_core.head import ServiceKind, Zone, lanes_of
 from fervens_core.log import Step
 from fervens_core.planning import propose_order
 
@@ -30,7 +30,12 @@ LASTING_FACTS = ("allergies", "medication", "home_care")
 
 
 @transaction.atomic
-def start_service(member: Membership, client_id: UUID, starts_at: dt.datetime | None) -> Service:
+def start_service(
+    member: Membership,
+    client_id: UUID,
+    starts_at: dt.datetime | None,
+    kind: ServiceKind = ServiceKind.LIGHTEN_AND_TONE,
+) -> Service:
     """A new service for a client, with the shelf's first lightener proposed."""
     client = client_queries.get(member, client_id)
     if client.erased_at:
@@ -41,6 +46,7 @@ def start_service(member: Membership, client_id: UUID, starts_at: dt.datetime | 
         studio_id=member.studio_id,
         client=client,
         starts_at=starts_at or timezone.now(),
+        kind=kind.value,
         lightener=lightener,
         facts={k: last.facts[k] for k in LASTING_FACTS if k in last.facts} if last else {},
     )
@@ -83,7 +89,10 @@ def write_consultation(member: Membership, service_id: UUID, *, revision: int, r
     for field, keys in (("zones", [z.key for z in read.zones]), ("strands", [s.value.key for s in read.strands])):
         if len(set(keys)) != len(keys):
             raise LimitError(field, say("limit-different_keys_of", field=field), keys)
-    if len(lanes_of(read.zones)) == 0 and loaded.state.step is Step.PLAN:
+    kind = ServiceKind(read.columns.get("kind", row.kind))
+    if kind is not loaded.kind and loaded.state.step is not Step.CONSULTATION:
+        raise ConflictError("already_started.consultation")
+    if len(lanes_of(read.zones, kind)) == 0 and loaded.state.step is Step.PLAN:
         raise ConflictError("nothing_to_lift.consultation")
     if read.columns.get("wanted_level") is not None:
         check_level("wanted_level", read.columns["wanted_level"])

@@ -20,7 +20,7 @@ from apps.shelf.queries import lighteners
 from apps.studio.auth import member_of
 from fervens_core.base import check_level
 from fervens_core.colour import hair_hex, undertone
-from fervens_core.head import ROOT_MM, USUAL_HEAD, USUAL_LENGTH_MM
+from fervens_core.head import ROOT_MM, USUAL_HEAD, USUAL_LENGTH_MM, ServiceKind
 
 router = Router(tags=["consultation"])
 
@@ -52,7 +52,9 @@ def read_palette(request: HttpRequest, start_level: float | None = None) -> Pale
 @router.post("/services", response={201: ServiceOut, ERRORS: Problem})
 def start_service(request: HttpRequest, payload: ServiceIn) -> Status[ServiceOut]:
     """Start a service for a client."""
-    row = consultation_actions.start_service(member_of(request), payload.client_id, payload.starts_at)
+    row = consultation_actions.start_service(
+        member_of(request), payload.client_id, payload.starts_at, payload.kind or ServiceKind.LIGHTEN_AND_TONE
+    )
     return Status(201, consultation_present.service_out(loading.load(row)))
 
 

@@ -112,6 +112,7 @@ def service_out(loaded: Loaded) -> ServiceOut:
         patch_test_placed_at=row.client.patch_test_placed_at,
         patch_state=patch_state(findings.patch_test, findings.patch_test_age_h),
         starts_at=row.starts_at,
+        kind=loaded.kind,
         step=loaded.state.step,
         revision=row.revision,
         wish=row.wish,

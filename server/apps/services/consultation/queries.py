@@ -4,11 +4,14 @@ from __future__ import annotations
 
 from apps.services.loading import Loaded, plan_request
 from fervens_core.base import CoreError
-from fervens_core.planning import PlanRequest, Verdict, make_verdict
+from fervens_core.head import ServiceKind
+from fervens_core.planning import PlanRequest, Verdict, make_verdict, tone_verdict
 
 
 def verdict(loaded: Loaded) -> Verdict:
     """What the consultation comes to, with the plan's lightener and the shelf's bottles."""
+    if loaded.kind is ServiceKind.TONE_ONLY:
+        return tone_verdict(loaded.findings, loaded.zones, loaded.cautions)
     try:
         request: PlanRequest | None = plan_request(loaded)
     except CoreError:

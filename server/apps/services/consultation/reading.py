@@ -17,7 +17,7 @@ COLUMNS = ("wish", "tone", "wanted_level", "scalp")
 def consultation_of(payload: ConsultationIn, lighteners: Mapping[str, Lightener]) -> Consultation:
     """A consultation as core values. Raises LimitError naming the path."""
     sent: dict[str, Any] = payload.model_dump(mode="json")
-    columns = {k: sent[k] for k in COLUMNS}
+    columns = {k: sent[k] for k in COLUMNS} | ({"kind": sent["kind"]} if payload.kind else {})
     signs, stretch = payload.salts_signs, payload.stretch
     columns["salts_test"] = (payload.salts_test if signs is None else judge_salts(frozenset(signs))).value
     measured = Stretch(**stretch.model_dump()) if stretch else None

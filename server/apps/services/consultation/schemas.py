@@ -21,6 +21,7 @@ from fervens_core.head import (
     SaltsSign,
     Scalp,
     Segment,
+    ServiceKind,
     TestResult,
     Tone,
     Zone,
@@ -97,6 +98,7 @@ class ConsultationIn(In):
     """
 
     revision: int
+    kind: ServiceKind | None = None
     wish: str = Field("", max_length=2000)
     tone: Tone = Tone.NEUTRAL
     wanted_level: float | None = None
@@ -138,6 +140,7 @@ class ServiceOut(Schema):
     patch_test_placed_at: dt.datetime | None
     patch_state: PatchState
     starts_at: dt.datetime
+    kind: ServiceKind
     step: Step
     revision: int
     wish: str
@@ -171,6 +174,7 @@ class ServiceIn(In):
 
     client_id: UUID
     starts_at: dt.datetime | None = None
+    kind: ServiceKind | None = None
 
 
 class PaletteOut(Schema):

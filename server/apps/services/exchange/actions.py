@@ -42,6 +42,7 @@ def service_file(member: Membership, loaded: Loaded) -> ServiceFile:
     return ServiceFile(
         client=row.client.name,
         wish=row.wish,
+        kind=loaded.kind,
         tone=Tone(row.tone),
         wanted_level=row.wanted_level,
         findings=loaded.findings,

@@ -70,6 +70,7 @@ def take_in(
         client=_client(studio, file, now),
         starts_at=starts_at,
         wish=file.wish,
+        kind=file.kind.value,
         tone=file.tone.value,
         wanted_level=file.wanted_level,
         scalp=findings.scalp.value,
