@@ -17,6 +17,7 @@ from fervens_core.lift import LiftFactors, level_at, zone_factors
 from fervens_core.log import data_from_json
 from fervens_core.planning import Plan, make_plan
 from fervens_core.toning import Result, Wish, all_formulas, choose, lay_out
+from fervens_words import tell
 
 HERE = Path(__file__).parent
 SHELF = json.loads((HERE / "studio.json").read_text())
@@ -28,7 +29,7 @@ def zone(key: str, start: float, target: float, **more: Any) -> dict[str, Any]:
     usual = USUAL[key]
     made = {
         "key": key,
-        "name": usual.name,
+        "name": tell(usual.name),
         "start_level": start,
         "target_level": target,
         "foil_count": usual.foil_count,

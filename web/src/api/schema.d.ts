@@ -2127,7 +2127,7 @@ export interface components {
          * @description Wanted tones: from coolest to warmest, then those of their own; a pastel has a hue beside it.
          * @enum {string}
          */
-        Tone: "icy" | "cool" | "neutral" | "beige" | "warm" | "gold" | "silver" | "pearl" | "pastel";
+        Tone: "icy" | "cool" | "neutral" | "beige" | "warm" | "gold" | "copper" | "red_brown" | "rose" | "silver" | "pearl" | "pastel";
         /**
          * Undertone
          * @description The warm pigment that shows, by the name of the chart (common practice, no source).

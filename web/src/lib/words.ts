@@ -91,6 +91,9 @@ export const tones = [
   { value: 'beige', name: 'Beige' },
   { value: 'warm', name: 'Warm' },
   { value: 'gold', name: 'Gold' },
+  { value: 'copper', name: 'Copper' },
+  { value: 'red_brown', name: 'Red-brown' },
+  { value: 'rose', name: 'Rose' },
 ] as const
 export const basinTones = [...tones, { value: 'silver', name: 'Silver' }, { value: 'pearl', name: 'Pearl' }] as const
 export const grabs = [

@@ -160,7 +160,7 @@ const shown = (zone: Zone) =>
     <section class="panel" aria-labelledby="head-title">
       <div class="mb-2 flex items-center gap-2">
         <h2 id="head-title" class="grow text-xl">The head</h2>
-        <div class="flex overflow-hidden rounded-[5px] border border-strong">
+        <div v-if="!isToneOnly" class="flex overflow-hidden rounded-[5px] border border-strong">
           <button
             v-for="v in [
               { key: 'now' as const, name: 'As it is' },

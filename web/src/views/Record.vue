@@ -134,7 +134,7 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
           <HeadMap :fills="p.fills" :owners="owners" :selected="[]" is-locked />
         </figure>
       </div>
-      <section class="panel mb-4" aria-labelledby="ran">
+      <section v-if="lanes.length || !record.toners.length" class="panel mb-4" aria-labelledby="ran">
         <h2 id="ran" class="mb-1 text-xl">As it ran</h2>
         <p v-if="lanes.length === 0" class="text-soft">No product has been on the hair.</p>
         <template v-else>

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from fervens_core.base import Floats, LimitError, check_level, check_range, say
+from fervens_core.base import Floats, LimitError, Message, check_level, check_range, say, term
 from fervens_core.colour import chroma, hair_lab, lab_to_hex
 from fervens_core.head import Tone
 from fervens_core.toning.dyes import wanted_lab
@@ -77,7 +77,13 @@ class Wish:
         return lab_to_hex(self.wanted)[0]
 
 
-PASTEL_HUES = (("rose", 5.0), ("peach", 50.0), ("mint", 165.0), ("sky", 245.0), ("lilac", 310.0))
+PASTEL_HUES = (
+    (say("pastel-rose"), 5.0),
+    (say("pastel-peach"), 50.0),
+    (say("pastel-mint"), 165.0),
+    (say("pastel-sky"), 245.0),
+    (say("pastel-lilac"), 310.0),
+)
 """Usual pastels: a plain name and a CIELAB hue angle, degrees. [MODEL]"""
 
 
@@ -87,7 +93,7 @@ class WishCell:
 
     tone: Tone
     hue_deg: float
-    name: str
+    name: Message
     level: float
     hex: str
 
@@ -95,6 +101,6 @@ class WishCell:
 def wish_scale(least: float = 5.0, most: float = 10.0) -> tuple[WishCell, ...]:
     """The painted scale: every tone, and every usual pastel, at whole and half levels from `least` to `most`."""
     levels = [float(x) / 2.0 for x in range(round(least * 2), round(most * 2) + 1)]
-    kinds: list[tuple[Tone, float, str]] = [(t, 0.0, t.value) for t in Tone if t is not Tone.PASTEL]
+    kinds: list[tuple[Tone, float, Message]] = [(t, 0.0, term(t)) for t in Tone if t is not Tone.PASTEL]
     kinds += [(Tone.PASTEL, hue, name) for name, hue in PASTEL_HUES]
     return tuple(WishCell(t, hue, n, x, Wish(t, x, hue).hex) for t, hue, n in kinds for x in levels)
