@@ -171,7 +171,8 @@ def take() -> None:
         args.out.mkdir(parents=True, exist_ok=True)
         with sync_playwright() as driver:
             browser = driver.chromium.launch(
-                executable_path="/usr/bin/chromium", args=["--disable-gpu", "--disable-quic", "--no-sandbox"]
+                executable_path="/usr/bin/chromium-headless-shell",
+                args=["--disable-gpu", "--disable-quic", "--no-sandbox"],
             )
             context = browser.new_context(viewport=DESK, service_workers="block")  # type: ignore[arg-type]
             page = context.new_page()

@@ -66,5 +66,5 @@ def ensure_fonts() -> None:
 
 def ensure_chromium() -> None:
     """Chromium from Debian's packages, for the browser tests."""
-    if not Path("/usr/bin/chromium").exists():
-        install(["chromium", "fonts-dejavu-core"], "browser tests")
+    if not Path("/usr/bin/chromium-headless-shell").exists():
+        install(["chromium-headless-shell", "fonts-dejavu-core"], "browser tests")

@@ -17,7 +17,7 @@ AXE = (Path(__file__).parents[2] / "web" / "node_modules" / "axe-core" / "axe.mi
 @pytest.fixture(scope="session")
 def browser_type_launch_args():
     return {
-        "executable_path": "/usr/bin/chromium",
+        "executable_path": "/usr/bin/chromium-headless-shell",
         "args": ["--disable-gpu", "--disable-quic", "--no-sandbox", "--disable-background-networking"],
     }
 

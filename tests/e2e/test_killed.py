@@ -102,6 +102,17 @@ class Device:
         with self.opener.open(urllib.request.Request(f"{self.address}/api{path}", data, headers), timeout=10) as answer:
             return json.loads(answer.read())
 
+    def patiently(self, path: str) -> dict:
+        """Ask until the database answers again."""
+        for _ in range(100):
+            try:
+                return self.ask(path)
+            except urllib.error.HTTPError as error:
+                if error.code != 503:
+                    raise
+            time.sleep(0.1)
+        raise AssertionError("the database did not come back")
+
     def insist(self, path: str, body: dict) -> int:
         """Send until it is taken; how often it had to be sent."""
         for tries in range(1, 200):
@@ -155,10 +166,10 @@ def test_nothing_is_lost_or_doubled_when_server_and_database_are_killed_under_lo
     assert max(resent) > 1  # the killing was felt
 
     def seen() -> list:
-        board = Device(served.address).ask(f"/services/{ilse}/board")["board"]
+        board = device.patiently(f"/services/{ilse}/board")["board"]
         return [[x["key"], x["phase"], x["zero_at"], x["readings"], x["ratio_rate"]] for x in board["lanes"]]
 
-    log = [x["event_id"] for x in device.ask(f"/services/{ilse}/log")["lines"]]
+    log = [x["event_id"] for x in device.patiently(f"/services/{ilse}/log")["lines"]]
     assert len(log) == len(set(log))
     assert {e for e, _ in taken} <= set(log)
     before = seen()
