@@ -162,7 +162,7 @@ def measured(address: str, service: str) -> dict[str, list[float]]:
     }
     with sync_playwright() as driver:
         flags = ["--disable-gpu", "--no-sandbox", "--disable-background-networking"]
-        browser = driver.chromium.launch(executable_path="/usr/bin/chromium", args=flags)
+        browser = driver.chromium.launch(executable_path="/usr/bin/chromium-headless-shell", args=flags)
         view: Any = {"viewport": {"width": 1280, "height": 800}, "service_workers": "block", "reduced_motion": "reduce"}
         here, there = (browser.new_context(**view).new_page() for _ in range(2))
         for page in (here, there):

@@ -175,6 +175,25 @@ def test_no_sentence_stands_in_the_core():
     assert not found
 
 
+FOR_OPERATORS = {
+    "common/hub.py", "common/telling.py", "records/management/commands/load_demo.py", "services/visits/api.py",
+}  # fmt: skip
+"""Lines of a log, SQL, a command's help, a tag of the schema; with every models.py, whose helps are the admin's."""
+
+
+def test_no_sentence_stands_in_the_server():
+    server = ROOT / "server/apps"
+    found = {
+        name: prose
+        for path in sorted(server.rglob("*.py"))
+        if (name := str(path.relative_to(server))) not in FOR_OPERATORS
+        and path.name != "models.py"
+        and "migrations" not in path.parts
+        and (prose := prose_in(path))
+    }
+    assert not found
+
+
 def test_a_sentence_in_a_file_is_found(tmp_path):
     path = tmp_path / "room.py"
     path.write_text('"""What it is for."""\nTITLE = "Rinse this zone now"\n')
