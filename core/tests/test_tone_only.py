@@ -99,7 +99,7 @@ def test_levels_stand_beside_their_parts():
 def test_what_holds_for_the_person_holds_here_too(findings, code, severity):
     found = {c.code: c.severity for c in toning_cautions(findings, ZONES)}
     assert found[code] is severity
-    assert "professional_use" in found
+    assert "toning_use" in found
 
 
 def test_what_is_about_lifting_does_not_stand_in_the_way():

@@ -56,6 +56,9 @@ def test_it_goes_from_the_consultation_to_the_filed_record_and_lightens_nothing(
     record = owner.get(f"/services/{sid}/record")
     assert record["step"] == "record"
     assert record["ran"] == []
+    assert record["lightener_name"] is None
+    history = owner.get(f"/clients/{service['client_id']}/history")
+    assert history["services"][0]["lightener_name"] == ""
     assert {t["zone_name"] for t in record["toners"]} == {"Crown", "Top"}
     # nothing was lightened at the scalp: the next visit refreshes the tone
     visit = owner.get(f"/services/{sid}/next")

@@ -298,8 +298,8 @@ def record_of(loaded: Loaded) -> RecordOut:
         change=state.closed.change if state.closed else "",
         wish=row.wish,
         tone=Tone(row.tone),
-        lightener_name=row.lightener.name if row.lightener else None,
-        label_max_min=row.lightener.label_max_min if row.lightener else None,
+        lightener_name=loaded.lightener.name if loaded.lightener else None,
+        label_max_min=loaded.lightener.label_max_min if loaded.lightener else None,
         lanes=list(board.lanes),
         bowls=[
             RecordBowl(

@@ -12,6 +12,7 @@ from django.shortcuts import get_object_or_404
 from apps.services.adapters import StrandRow, choice_value, event_value, findings_value, strand_rows, zone_values
 from apps.services.models import Service, ServiceEvent
 from apps.shelf.adapters import lightener_value
+from apps.shelf.models import Lightener as ShelfLightener
 from apps.shelf.queries import developers, lighteners
 from apps.studio.models import Membership
 from fervens_core.base import ConflictError
@@ -56,6 +57,11 @@ class Loaded:
     def kind(self) -> ServiceKind:
         """What the service does."""
         return ServiceKind(self.row.kind)
+
+    @property
+    def lightener(self) -> ShelfLightener | None:
+        """The lightener of the service; none where nothing is lightened."""
+        return None if self.kind is ServiceKind.TONE_ONLY else self.row.lightener
 
     @property
     def strand_values(self) -> tuple[Strand, ...]:

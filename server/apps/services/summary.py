@@ -100,7 +100,7 @@ def _toners(loaded: Loaded, there: Chair, at: dt.datetime) -> tuple[FiledToner, 
 
 def summarise(loaded: Loaded, at: dt.datetime) -> Filed:
     """A service as it is filed."""
-    closed, lightener = loaded.state.closed, loaded.row.lightener
+    closed, lightener = loaded.state.closed, loaded.lightener
     there = loading.chair(loaded, at)
     lanes: list[FiledLane] = []
     if there is not None:
@@ -113,7 +113,7 @@ def summarise(loaded: Loaded, at: dt.datetime) -> Filed:
     return Filed(
         worked=closed.worked if closed else "",
         change=closed.change if closed else "",
-        lightener_key=str(loaded.row.lightener_id) if loaded.row.lightener_id else "",
+        lightener_key=str(lightener.pk) if lightener else "",
         lightener_name=lightener.name if lightener else "",
         lift_factor=lightener.lift_factor if lightener else 1.0,
         lanes=tuple(lanes),

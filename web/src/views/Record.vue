@@ -193,7 +193,7 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
       </section>
 
       <div class="grid gap-4 lg:grid-cols-2">
-        <section class="panel" aria-labelledby="bowls">
+        <section v-if="lanes.length || record.bowls.length" class="panel" aria-labelledby="bowls">
           <h2 id="bowls" class="mb-2 text-xl">Bowls</h2>
           <p v-if="record.bowls.length === 0" class="text-soft">None noted.</p>
           <ul>
@@ -208,7 +208,11 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
             </li>
           </ul>
         </section>
-        <section class="panel" aria-labelledby="toners">
+        <section
+          class="panel"
+          :class="{ 'lg:col-span-2': !lanes.length && !record.bowls.length }"
+          aria-labelledby="toners"
+        >
           <h2 id="toners" class="mb-2 text-xl">Toner</h2>
           <p v-if="record.toners.length === 0" class="text-soft">None applied.</p>
           <p v-if="record.toned_apart !== null" class="mb-1">
@@ -232,7 +236,8 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
                 >, at {{ levelText(t.level) }}: {{ t.shade_name }},
                 {{ t.minutes === null ? 'still on' : `${t.minutes.toFixed(0)} min`
                 }}<span class="block text-sm text-soft"
-                  >{{ grams(t.product_g) }} g + {{ grams(t.developer_g) }} g, on at {{ clockText(t.applied_at) }}</span
+                  >{{ grams(t.product_g) }} g {{ t.developer_g ? `+ ${grams(t.developer_g)} g` : 'neat' }}, on at
+                  {{ clockText(t.applied_at) }}</span
                 ><span class="block text-sm text-soft">{{ t.says }}</span></span
               >
             </li>

@@ -195,7 +195,7 @@ def toning_cautions(findings: Findings, zones: tuple[Zone, ...]) -> tuple[Cautio
     if any(h.breakage is Breakage.MUCH or h.elasticity in GUMMY for h in all_hair(zones)):
         found.append(_warn("frail_toned"))
     if zones:
-        found.append(_warn("professional_use"))
+        found.append(_warn("toning_use"))
     return tuple(sorted(found, key=lambda c: c.severity is not Severity.BLOCK))
 
 

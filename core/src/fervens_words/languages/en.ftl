@@ -184,6 +184,9 @@ caution-no_strand_test = No strand test
 caution-professional_use = Label, gloves, air
     .advice = Follow the product's label and data sheet; gloves, fresh air, fold powder in without dust. Burning: cool water at once. Eyes: rinse 15 min and get help.
 
+caution-toning_use = Label, gloves, skin
+    .advice = Follow the toner's label and data sheet; gloves, barrier cream on the skin, no heat. Burning: cool water at once. Eyes: rinse 15 min and get help.
+
 toner_block-dye_reaction = Reacted to oxidative dye
     .advice = Pigmented shampoo and conditioner only.
 toner_block-under_16 = Under { WHOLE($age) }
@@ -893,6 +896,7 @@ caution_name-lightened = lightened
 caution_name-white_in_one = white in one
 caution_name-long_regrowth = long regrowth
 caution_name-no_strand_test = no strand test
+caution_name-toning_use = toning use
 caution_name-professional_use = professional use
 
 event-ConsultationFinished = Consultation finished
