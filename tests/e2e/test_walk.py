@@ -184,6 +184,26 @@ def test_the_chair_by_keyboard_alone(signed_in):
     expect(page.get_by_role("status").filter(has_text="Left side read at 7.5")).to_be_visible()
 
 
+def test_undo_takes_back_the_act_that_is_still_on_its_way_and_none_before_it(signed_in):
+    page = signed_in
+    let_pass("Ilse Varga", 2)
+    open_service(page, "Ilse Varga", "chair")
+    page.get_by_role("heading", name="Rinse Low back").wait_for()
+    page.get_by_role("timer", name=re.compile("to the wall")).wait_for()
+    before = logged("Ilse Varga")
+    held = []
+    # the server's first answer is long in coming
+    page.route("**/events", lambda route: route.continue_() if held else held.append(route))
+    page.locator("body").click(position={"x": 5, "y": 400})
+    page.keyboard.press("Space")
+    expect(page.get_by_role("img", name=re.compile("^Low back: rinsed"))).to_be_visible()  # painted all the same
+    page.keyboard.press("u")
+    held[0].continue_()
+    expect(page.get_by_role("img", name=re.compile("^Low back: processing"))).to_be_visible()
+    expect(page.get_by_role("status").filter(has_text="Taken back: Low back rinsed.")).to_be_visible()
+    assert logged("Ilse Varga") == before + 2
+
+
 def test_a_declined_client_cannot_be_planned(signed_in):
     page = signed_in
     open_service(page, "Bruno Salt", "consultation")

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { EventData, EventKind } from './events'
 import { at, lane, START } from '../testing'
-import { type BoardLike, type WaitingAct, waitingKeys, withWaiting } from './waiting'
+import { type BoardLike, type WaitingAct, undoable, waitingKeys, withWaiting } from './waiting'
 
 const act = <K extends EventKind>(kind: K, minute: number, data: EventData<K>): WaitingAct => ({
   event_id: `${kind} ${minute}`,
@@ -74,5 +74,16 @@ describe('acts that wait', () => {
     const warmed = seen([act('HeatStarted', 20, { zone_key: 'crown' })])
     expect(warmed.lanes).toEqual(board().lanes)
     expect(warmed.acts).toEqual(board().acts)
+  })
+
+  it('are what Undo takes back first, whether or not the server has heard of them', () => {
+    const ofBoard = { event_id: 'older', text: 'Nape: rinsed' }
+    const rinsed = act('Rinsed', 30, { zone_key: 'crown' })
+    const back = (event_id: string) => ({ ...act('EventVoided', 31, { event_id }), event_id: `v-${event_id}` })
+    expect(undoable([], ofBoard)).toEqual(ofBoard)
+    expect(undoable([rinsed], ofBoard)).toEqual({ event_id: rinsed.event_id, text: rinsed.text })
+    expect(undoable([rinsed], null)?.event_id).toBe(rinsed.event_id)
+    expect(undoable([rinsed, back(rinsed.event_id)], ofBoard)).toEqual(ofBoard)
+    expect(undoable([rinsed, back(rinsed.event_id), back('older')], ofBoard)).toBeNull()
   })
 })

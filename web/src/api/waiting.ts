@@ -141,5 +141,18 @@ export function withWaiting<B extends BoardLike>(board: B, waiting: readonly Wai
   return { ...board, lanes, acts }
 }
 
+/** What Undo takes back: the last act that waits here and was not taken back here, else what the server's board says. */
+export function undoable(
+  waiting: readonly WaitingAct[],
+  ofBoard: { event_id: string; text: string } | null | undefined,
+): { event_id: string; text: string } | null {
+  const takenBack = new Set(
+    waiting.filter((a) => a.kind === 'EventVoided').map((a) => (a.data as EventData<'EventVoided'>).event_id),
+  )
+  const last = waiting.findLast((a) => a.kind !== 'EventVoided' && !takenBack.has(a.event_id))
+  if (last) return { event_id: last.event_id, text: last.text }
+  return ofBoard && !takenBack.has(ofBoard.event_id) ? ofBoard : null
+}
+
 /** Zones with an act that has not reached the server yet. */
 export const waitingKeys = (waiting: readonly WaitingAct[]): Set<string> => new Set(waiting.flatMap(keysOf))

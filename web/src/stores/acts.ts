@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
+import { undoable } from '../api/waiting'
 import type { Schemas } from '../api/client'
 import type { EventData, EventKind } from '../api/events'
 import { useClock } from './clock'
@@ -61,5 +62,8 @@ export function useActs(serviceId: string) {
     if (await act('EventVoided', { event_id: what.event_id })) notices.say(`Taken back: ${what.text}`)
   }
 
-  return { act, undo: undoOf, isBusy, refresh }
+  /** What Undo takes back now: an act still on its way comes before what the board knows. */
+  const undoNow = (ofBoard: Schemas['UndoOut'] | null | undefined) => undoable(outbox.of(serviceId), ofBoard)
+
+  return { act, undo: undoOf, undoNow, isBusy, refresh }
 }

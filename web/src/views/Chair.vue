@@ -216,6 +216,7 @@ const takeBack = (event_id: string, text: string) => acts.undo({ event_id, text 
 const rinse = async (lane: Schemas['Lane']) => {
   if (await acts.act('Rinsed', { zone_key: lane.key }, `${lane.name} rinsed.`)) opened.value = null
 }
+const undone = computed(() => acts.undoNow(query.data.value?.undo))
 const onKey = (event: KeyboardEvent) => {
   if (event.repeat) return
   if (opened.value || weighing.value || isLogOpen.value || event.ctrlKey || event.metaKey || event.altKey) return
@@ -225,12 +226,11 @@ const onKey = (event: KeyboardEvent) => {
   )
     return
   const number = Number(event.key)
-  const undone = query.data.value?.undo
   if (number >= 1 && number <= 9 && lanes.value[number - 1]) opened.value = lanes.value[number - 1]!.key
   else if (event.key === ' ' && first.value && isDue.value && !acts.isBusy.value) {
     event.preventDefault()
     void doAct(first.value)
-  } else if (event.key.toLowerCase() === 'u' && undone) void acts.undo(undone)
+  } else if (event.key.toLowerCase() === 'u' && undone.value) void acts.undo(undone.value)
 }
 useEventListener(window, 'keydown', onKey)
 onBeforeUnmount(() => window.clearTimeout(renewing))
@@ -333,15 +333,8 @@ onBeforeUnmount(() => window.clearTimeout(renewing))
         @open="(key) => (opened = key)"
       />
       <div class="mt-4 flex flex-wrap items-center gap-3">
-        <button
-          type="button"
-          class="btn"
-          :disabled="!query.data.value?.undo || acts.isBusy.value"
-          @click="query.data.value?.undo && acts.undo(query.data.value.undo)"
-        >
-          Undo<span v-if="query.data.value?.undo" class="max-w-72 truncate font-normal text-soft">{{
-            query.data.value.undo.text
-          }}</span>
+        <button type="button" class="btn" :disabled="!undone || acts.isBusy.value" @click="undone && acts.undo(undone)">
+          Undo<span v-if="undone" class="max-w-72 truncate font-normal text-soft">{{ undone.text }}</span>
         </button>
         <button type="button" class="btn" @click="isLogOpen = true">Who did what</button>
         <button

@@ -16,6 +16,7 @@ const router = useRouter()
 const id = String(route.params.id)
 const query = useQuery(queries.review(id))
 const acts = useActs(id)
+const undone = computed(() => acts.undoNow(query.data.value?.undo))
 const reading = ref<string | null>(null)
 const isLabelRead = ref(false)
 const ways = reactive<Record<string, string>>({})
@@ -179,11 +180,11 @@ const goOn = async () => {
           <button
             type="button"
             class="btn"
-            :disabled="!query.data.value.undo || acts.isBusy.value"
-            @click="query.data.value.undo && acts.undo(query.data.value.undo)"
+            :disabled="!undone || acts.isBusy.value"
+            @click="undone && acts.undo(undone)"
           >
-            Undo<span v-if="query.data.value.undo" class="hidden max-w-64 truncate font-normal text-soft sm:inline">{{
-              query.data.value.undo.text
+            Undo<span v-if="undone" class="hidden max-w-64 truncate font-normal text-soft sm:inline">{{
+              undone.text
             }}</span>
           </button>
           <template v-if="!isLocked">

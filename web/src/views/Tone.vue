@@ -22,6 +22,7 @@ const clock = useClock()
 const most = ref(3)
 const query = useQuery(computed(() => queries.tone(id, most.value)))
 const acts = useActs(id)
+const undone = computed(() => acts.undoNow(query.data.value?.undo))
 const step = computed(() => query.data.value?.tone_step ?? null)
 const lanes = computed(() => step.value?.lanes ?? [])
 const sheet = ref<'' | 'wish' | 'own' | 'shadow'>('')
@@ -129,11 +130,11 @@ const useOwn = async (all: EventData<'TonerApplied'>[], name: string) => {
           <button
             type="button"
             class="btn"
-            :disabled="!query.data.value.undo || acts.isBusy.value"
-            @click="query.data.value.undo && acts.undo(query.data.value.undo)"
+            :disabled="!undone || acts.isBusy.value"
+            @click="undone && acts.undo(undone)"
           >
-            Undo<span v-if="query.data.value.undo" class="hidden max-w-72 truncate font-normal text-soft sm:inline">{{
-              query.data.value.undo.text
+            Undo<span v-if="undone" class="hidden max-w-72 truncate font-normal text-soft sm:inline">{{
+              undone.text
             }}</span>
           </button>
           <p class="hidden grow text-right text-soft sm:block">
