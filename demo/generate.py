@@ -13,12 +13,14 @@ import numpy as np
 
 from fervens_core.formats import FORMAT, VERSION, read_service_file
 from fervens_core.head import USUAL_HEAD, Tone
-from fervens_core.lift import LiftFactors, level_at, zone_factors
+from fervens_core.lift import SimulatedHead
 from fervens_core.log import data_from_json
 from fervens_core.planning import Plan, make_plan
 from fervens_core.toning import Result, Wish, all_formulas, choose, lay_out
 from fervens_words import tell
 
+EYE_STD = 0.15
+"""How steady the demo's eyes are, in levels."""
 HERE = Path(__file__).parent
 SHELF = json.loads((HERE / "studio.json").read_text())
 USUAL = {z.key: z for z in USUAL_HEAD}
@@ -68,7 +70,7 @@ def strand(
 
 
 class Head:
-    """A simulated head: hidden factors, half-level readings with a little noise, fixed seed."""
+    """A simulated head with factors chosen for its story, read to the half level by a steady eye; fixed seed."""
 
     def __init__(
         self, document: dict[str, Any], seed: int, until_min: float, extent: float = 1.0, rate: float = 1.0,
@@ -78,7 +80,9 @@ class Head:
         self.file = read_service_file(document)
         self.plan: Plan = make_plan(self.file.plan_request())
         self.random = np.random.default_rng(seed)
-        self.extent, self.rate, self.own = extent, rate, own or {}
+        lanes = self.plan.belief.lanes
+        far = [extent * (own or {}).get(z.zone.key, 1.0) for z in self.plan.zones]
+        self.truth = SimulatedHead(lanes, np.log(far), np.full(len(lanes), np.log(rate)))
         self.log: Log = document["events"]
 
     def tell(self, at_min: float, kind: str, by: str = "Maren Okoye", **data: Any) -> None:
@@ -87,14 +91,8 @@ class Head:
             self.log.append({"at_min": round(at_min, 2), "by": by, "kind": kind, "data": data})
 
     def read(self, planned: Any, minutes: float) -> float:
-        assert self.file.lightener
-        expected = zone_factors(planned.zone, self.file.lightener)
-        own = self.own.get(planned.zone.key, 1.0)
-        factors = LiftFactors(extent=expected.extent * self.extent * own, rate=expected.rate * self.rate)
-        level = level_at(
-            minutes, start_level=planned.zone.hair.start_level, volume_strength=planned.volume_strength, factors=factors
-        )
-        seen = min(float(level) + self.random.normal(0, 0.15), 10.0)
+        level = self.truth.level(self.plan.zones.index(planned), minutes)
+        seen = min(level + self.random.normal(0, EYE_STD), 10.0)
         return round(seen * 2) / 2
 
     def consult(self, cautions: list[str]) -> None:
@@ -236,9 +234,9 @@ def main() -> None:
     write("wren-level-3-to-9", wren)
 
     def grown_out(key: str, **more: Any) -> dict[str, Any]:
-        root = {"start_level": 5, "length_mm": 22, "target_level": 9}
-        ends = {"start_level": 9.5, "history": "lightened", "porosity": "high", "length_mm": 50, "is_left_out": True}
-        return zone(key, 9, 9, history="lightened", length_mm=320, root=root, ends=ends, foil_count=6) | more
+        root = {"start_level": 5, "to_mm": 22, "target_level": 9}
+        ends = {"start_level": 9.5, "history": "lightened", "porosity": "high", "from_mm": 270, "is_left_out": True}
+        return zone(key, 9, 9, history="lightened", length_mm=320, parts=[root, ends], foil_count=6) | more
 
     odile = service("Odile Brandt", "New growth back to the light lengths before the run; leave the ends alone.", "beige",
         [grown_out(k) for k in ("low_back", "crown", "left_side", "right_side", "top")]
@@ -317,8 +315,8 @@ def earlier(back: tuple[str, ...]) -> None:
           "The crown lifts slowly: begin there.", 21, extent=0.9)  # fmt: skip
 
     def roots(key: str) -> dict[str, Any]:
-        root = {"start_level": 5, "length_mm": 11, "target_level": 9}
-        return zone(key, 8.5, 8.5, history="lightened", length_mm=300, root=root)
+        root = {"start_level": 5, "to_mm": 11, "target_level": 9}
+        return zone(key, 8.5, 8.5, history="lightened", length_mm=300, parts=[root])
 
     again = service("Odile Brandt", "Roots back to the light lengths.", "beige", [roots(k) for k in own],
         TESTED | {"age_years": 38})  # fmt: skip

@@ -183,7 +183,7 @@ def demo(db):
     return Actor(get_user_model().objects.get(username="maren"))
 
 
-COMPUTED = ("start_hex", "target_hex", "root_hex", "ends_hex", "touches_the_scalp")
+COMPUTED = ("start_hex", "target_hex", "part_hexes", "pieces_hexes", "touches_the_scalp")
 """What the server adds to a zone; it is not sent back."""
 ZONE = {"key": "crown", "name": "Crown", "start_level": 4, "target_level": 8, "foil_count": 5}
 

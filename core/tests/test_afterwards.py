@@ -6,7 +6,7 @@ from dataclasses import replace
 
 import numpy as np
 import pytest
-from make import BOTTLES, POWDER, at, event, request, zone
+from make import BOTTLES, POWDER, Apart, at, event, request, zone
 from test_toning import shade
 from told import refused, told
 
@@ -27,7 +27,7 @@ from fervens_core.followup import (
     studio_numbers,
 )
 from fervens_core.followup.next_visit import days_to_regrowth
-from fervens_core.head import Hair, History, Porosity, ReadingMode, Segment, Thickness, Tone, lanes_of
+from fervens_core.head import Hair, History, Porosity, ReadingMode, Thickness, Tone, lanes_of
 from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
@@ -134,35 +134,35 @@ def test_growth_and_its_inverse(mm):
 
 def test_a_virgin_head_comes_back_with_its_root_grown_and_its_lengths_light():
     (back,) = head_since([zone("back", 4, 8.5)], {"back": 8.0}, 61)
-    assert back.root is not None
-    assert back.root.hair == Hair(4.0)
-    assert back.root.length_mm == pytest.approx(24.0, abs=0.2)
+    assert back.root_part is not None
+    assert back.root_part.hair == Hair(4.0)
+    assert back.root_part.to_mm == pytest.approx(24.0, abs=0.2)
     assert (back.hair.start_level, back.hair.history) == (8.0, History.LIGHTENED)
     assert back.target_level == 8.5
     assert {x.part.value for x in lanes_of((back,))} >= {"root", "regrowth"}
 
 
 def test_old_roots_join_the_lengths_and_untouched_ones_go_on_growing():
-    root = Segment(Hair(3.0), 12.0)
+    root = Apart(Hair(3.0), 12.0)
     old = zone("back", 8, 9, history=History.LIGHTENED, length_mm=300.0, root=root)
     (done,) = head_since([old], {"back.root": 8.5}, 30.44)
-    assert done.root.hair.start_level == 3.0
-    assert done.root.length_mm == pytest.approx(12.0, abs=0.1)
+    assert done.root_part.hair.start_level == 3.0
+    assert done.root_part.to_mm == pytest.approx(12.0, abs=0.1)
     assert done.hair.start_level == 8.5
     (left,) = head_since([old], {}, 30.44)
-    assert left.root.length_mm == pytest.approx(24.0, abs=0.1)
+    assert left.root_part.to_mm == pytest.approx(24.0, abs=0.1)
     assert left.hair.start_level == 8.0
 
 
 def test_a_zone_that_was_not_touched_grows_without_a_root():
     (same,) = head_since([zone("back", 4, 8)], {}, 61)
-    assert same.root is None
+    assert same.root_part is None
     assert same.length_mm > 250.0
 
 
 def test_no_days_no_root():
     (same,) = head_since([zone("back", 4, 8)], {"back": 8.0}, 0)
-    assert same.root is None
+    assert same.root_part is None
     with refused(LimitError, match="days"):
         head_since([], {}, -1)
 

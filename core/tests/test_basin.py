@@ -4,7 +4,7 @@ import dataclasses
 
 import numpy as np
 import pytest
-from make import BOTTLES, POWDER, at, event, request, zone
+from make import BOTTLES, POWDER, Apart, at, event, request, zone
 from test_toning import SHELF, shade
 from told import told
 
@@ -25,7 +25,6 @@ from fervens_core.head import (
     Porosity,
     ReadingMode,
     ScalpFeel,
-    Segment,
     TestResult,
     Tone,
     kept_parts_of,
@@ -300,11 +299,11 @@ def test_a_second_shadow_bowl_only_where_it_brings_the_head_plainly_nearer(monke
     assert bowls() == 1
 
 
-KEPT = (zone("nape", 4.0, 8.5, ends=Segment(Hair(9.0, History.LIGHTENED), 60.0)), zone("crown", 7.0, 7.0))
+KEPT = (zone("nape", 4.0, 8.5, ends=Apart(Hair(9.0, History.LIGHTENED), 60.0)), zone("crown", 7.0, 7.0))
 
 
 def test_kept_hair_that_was_lightened_has_the_warmth_of_what_grows_there():
-    root = Segment(Hair(5.0), 22.0)
+    root = Apart(Hair(5.0), 22.0)
     grown_out = zone("back", 9.0, 9.0, history=History.LIGHTENED, length_mm=320.0, root=root)
     plain = zone("side", 8.0, 8.0, history=History.LIGHTENED)
     virgin = zone("top", 6.0, 6.0)

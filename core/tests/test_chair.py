@@ -4,13 +4,13 @@ from dataclasses import replace
 
 import numpy as np
 import pytest
-from make import ANY, BOTTLES, POWDER, at, event, request, zone
+from make import ANY, BOTTLES, POWDER, Apart, at, event, request, zone
 from told import refused, told
 
 from fervens_core.base import ConflictError
 from fervens_core.chair import Chair, head_belief, lane_options, lane_times, make_board
 from fervens_core.chair.advice import Act
-from fervens_core.head import Covering, Elasticity, Hair, ReadingMode, ScalpFeel, Segment, lanes_of
+from fervens_core.head import Covering, Elasticity, Hair, ReadingMode, ScalpFeel, lanes_of
 from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
@@ -211,9 +211,7 @@ def test_an_option_taken_does_what_it_said():
 
 def test_product_is_dragged_to_the_ends_and_left_as_a_barrier():
     hair = Hair(5.0)
-    whole = zone(
-        "back", 5, 8, foil_count=4, length_mm=300.0, root=Segment(hair, 20.0, 8.0), ends=Segment(hair, 80.0, 8.0)
-    )
+    whole = zone("back", 5, 8, foil_count=4, length_mm=300.0, root=Apart(hair, 20.0, 8.0), ends=Apart(hair, 80.0, 8.0))
     lanes = {x.key: x for x in lanes_of((whole,))}
     names = ("back", "back.ends", "back.root")
     assert set(names) <= set(lanes)

@@ -65,12 +65,12 @@ def test_a_strength_outside_the_bottles_is_named():
 
 
 def serving(key, volume=20.0, start=0.0, end=10.0, **more):
-    return Serving(zone(key, **more), volume, start, end)
+    return Serving(zone(key, **more), POWDER, volume, start, end)
 
 
 def test_a_long_zone_takes_fresh_bowls():
-    (one,) = plan_bowls((serving("a", end=20.0, foil_count=20),), POWDER, BOTTLES)
-    two = plan_bowls((serving("a", end=24.0, foil_count=20),), POWDER, BOTTLES)
+    (one,) = plan_bowls((serving("a", end=20.0, foil_count=20),), BOTTLES)
+    two = plan_bowls((serving("a", end=24.0, foil_count=20),), BOTTLES)
     assert [b.mix_min for b in two] == [0.0, 12.0]
     assert one.oldest_min == POWDER.bowl_life_min
     # over-mixed by 8 % and what stays in the bowl, rather than run out
@@ -81,8 +81,8 @@ def test_a_long_zone_takes_fresh_bowls():
 
 def test_one_large_bowl_wastes_less_and_goes_stale():
     lanes = tuple(serving(k, start=12.0 * i, end=12.0 * i + 10.0, foil_count=8) for i, k in enumerate("abcdef"))
-    fresh = plan_bowls(lanes, POWDER, BOTTLES)
-    large = plan_bowls(lanes, POWDER, BOTTLES, style=BowlStyle.LARGE)
+    fresh = plan_bowls(lanes, BOTTLES)
+    large = plan_bowls(lanes, BOTTLES, style=BowlStyle.LARGE)
     assert len(fresh) == 6
     assert len(large) == 2
     assert all(b.total_g - b.waste_g <= LARGE_BOWL_G for b in large)
@@ -90,14 +90,14 @@ def test_one_large_bowl_wastes_less_and_goes_stale():
     assert all(f.lift_lost_share == 0.0 for b in fresh for f in b.fills)
     assert max(f.lift_lost_share for b in large for f in b.fills) == pytest.approx(0.38)  # 58 min old, lives 20
     other = (*lanes[:2], serving("g", volume=30.0, start=30.0, end=40.0))
-    assert len(plan_bowls(other, POWDER, BOTTLES, style=BowlStyle.LARGE)) == 2  # another strength, another bowl
+    assert len(plan_bowls(other, BOTTLES, style=BowlStyle.LARGE)) == 2  # another strength, another bowl
 
 
 def test_small_lanes_share_a_fresh_bowl_while_it_lives():
     roots = tuple(
         serving(k, start=6.0 * i, end=6.0 * i + 5.0, foil_count=3, length_mm=12) for i, k in enumerate("abcd")
     )
-    bowls = plan_bowls(roots, POWDER, BOTTLES)
+    bowls = plan_bowls(roots, BOTTLES)
     assert [[f.lane_key for f in b.fills] for b in bowls] == [["a", "b", "c"], ["d"]]
     assert all(b.oldest_min <= POWDER.bowl_life_min for b in bowls)
 

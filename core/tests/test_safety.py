@@ -3,7 +3,7 @@
 from dataclasses import replace
 
 import pytest
-from make import POWDER, request, zone
+from make import POWDER, Apart, request, zone
 from told import refused, told
 
 from fervens_core.base import LimitError
@@ -22,7 +22,6 @@ from fervens_core.head import (
     Porosity,
     SaltsSign,
     Scalp,
-    Segment,
     Stretch,
     TestResult,
     Thickness,
@@ -147,13 +146,13 @@ def test_hair_and_build_up_that_block(made, findings, code):
 
 
 def test_gummy_hair_that_is_left_alone_does_not_block():
-    ends = Segment(Hair(7, elasticity=Elasticity.STAYS_STRETCHED), 40, is_left_out=True)
+    ends = Apart(Hair(7, elasticity=Elasticity.STAYS_STRETCHED), 40, is_left_out=True)
     assert codes(Severity.BLOCK, [zone(ends=ends)], **CLEAR) == []
     assert codes(Severity.BLOCK, [zone(elasticity=Elasticity.SNAPS, keeps_depth=True)], **CLEAR) == []
 
 
 def test_metallic_salts_block_wherever_they_are():
-    ends = Segment(Hair(7, History.METALLIC), 40, is_left_out=True)
+    ends = Apart(Hair(7, History.METALLIC), 40, is_left_out=True)
     assert codes(Severity.BLOCK, [zone(ends=ends)], **CLEAR) == ["metallic_history"]
 
 
@@ -171,7 +170,7 @@ def test_washing_build_up_out_lifts_its_block():
         (zone(), {"allergies": "latex"}, "allergies"),
         (zone(), {"medication": "thyroid"}, "medication"),
         (zone(), {"age_years": 15}, "under_16"),
-        (zone(root=Segment(Hair(3), 25)), {}, "long_regrowth"),
+        (zone(root=Apart(Hair(3), 25)), {}, "long_regrowth"),
     ],
 )
 def test_more_warnings(made, findings, code):
@@ -307,7 +306,7 @@ def test_hair_at_the_skin_worn_porous_or_fine_is_spared(made, most):
 
 
 def test_porous_ends_that_join_late_stay_within_their_limit():
-    ends = Segment(Hair(7, History.LIGHTENED, porosity=Porosity.HIGH), 60)
+    ends = Apart(Hair(7, History.LIGHTENED, porosity=Porosity.HIGH), 60)
     plan = make_plan(request(zone("back", 4, 9.5, ends=ends), volumes={"back.ends": 40.0}))
     assert {z.zone.key: z.volume_strength for z in plan.zones}["back.ends"] <= 20.0
 

@@ -5,16 +5,17 @@ import itertools
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from make import ANY, POWDER, request, zone
+from make import ANY, POWDER, Apart, request, zone
 from told import refused, told
 
 from fervens_core.base import LimitError
-from fervens_core.head import ROOT_MM, Density, Hair, History, Part, Porosity, Segment, Thickness, lanes_of
-from fervens_core.head.zones import lanes_of_zone, regrowth_mm
+from fervens_core.head import ROOT_MM, Density, Hair, History, Part, Porosity, StrandPart, Thickness, lanes_of
+from fervens_core.head.lanes import lanes_of_zone
+from fervens_core.head.zones import regrowth_mm
 from fervens_core.lift import level_at, zone_factors
 from fervens_core.planning import make_plan, propose_order, section_mix_g
 
-PALE_ENDS = Segment(Hair(8.0, History.LIGHTENED, porosity=Porosity.HIGH), 40.0)
+PALE_ENDS = Apart(Hair(8.0, History.LIGHTENED, porosity=Porosity.HIGH), 40.0)
 
 
 def keys(*zones):
@@ -29,7 +30,7 @@ def test_a_zone_read_as_one_is_one_lane():
 
 
 def test_lengths_first_then_root_then_ends():
-    made = zone("crown", 5, 9, root=Segment(Hair(5.0), 10.0), ends=PALE_ENDS, is_on_scalp=True)
+    made = zone("crown", 5, 9, root=Apart(Hair(5.0), 10.0), ends=PALE_ENDS, is_on_scalp=True)
     lengths, root, ends = lanes_of_zone(made)
     assert [x.part for x in (lengths, root, ends)] == [Part.LENGTHS, Part.ROOT, Part.ENDS]
     assert [x.key for x in (lengths, root, ends)] == ["crown", "crown.root", "crown.ends"]
@@ -41,7 +42,7 @@ def test_lengths_first_then_root_then_ends():
 
 
 def test_long_regrowth_is_two_applications_and_says_why():
-    light = zone("top", 9, 9, history=History.LIGHTENED, root=Segment(Hair(5.0), 30.0))
+    light = zone("top", 9, 9, history=History.LIGHTENED, root=Apart(Hair(5.0), 30.0))
     beyond, root = lanes_of_zone(light)
     assert (beyond.part, beyond.length_mm, root.length_mm) == (Part.REGROWTH, 18.0, ROOT_MM)
     assert root.waits_for == beyond.key
@@ -49,26 +50,28 @@ def test_long_regrowth_is_two_applications_and_says_why():
 
 
 def test_left_out_and_lone_parts():
-    out = Segment(PALE_ENDS.hair, 40.0, is_left_out=True)
+    out = Apart(PALE_ENDS.hair, 40.0, is_left_out=True)
     assert keys(zone("a", 5, 9, ends=out)) == ["a"]
-    only_root = zone("a", 9, 9, root=Segment(Hair(5.0), 10.0, 9.0))
+    only_root = zone("a", 9, 9, root=Apart(Hair(5.0), 10.0, 9.0))
     (root,) = lanes_of_zone(only_root)
     assert root.waits_for is None
     assert root.application_min == only_root.application_min
 
 
 def test_segments_fit_in_the_hair():
-    with refused(LimitError, match="at least root and ends together, 70 mm, got 60"):
-        zone("a", length_mm=60, root=Segment(Hair(5), 30), ends=Segment(Hair(5), 40))
-    with refused(LimitError, match="length_mm: must be a number from 1 to 300 mm"):
-        Segment(Hair(5), 400.0)
+    with refused(LimitError, match=r"parts\[1\].from_mm: must be where the part before it ends .*, 30 mm, got 20"):
+        zone("a", length_mm=60, root=Apart(Hair(5), 30), ends=Apart(Hair(5), 40))
+    with refused(LimitError, match=r"parts\[0\].to_mm: must be within the length of the hair, 60 mm, got 90"):
+        zone("a", length_mm=60, parts=[StrandPart(Hair(5), 20, 90)])
+    with refused(LimitError, match="to_mm: must be past where it begins, 40 mm, got 30"):
+        StrandPart(Hair(5), 40.0, 30.0)
     with refused(LimitError, match="days"):
         regrowth_mm(-1.0)
 
 
 def test_roots_join_when_their_lengths_are_within_a_level():
     plan = make_plan(
-        request(zone("crown", 5, 9, foil_count=5, root=Segment(Hair(5.0), 10.0), ends=PALE_ENDS), weakest=ANY)
+        request(zone("crown", 5, 9, foil_count=5, root=Apart(Hair(5.0), 10.0), ends=PALE_ENDS), weakest=ANY)
     )
     lengths, root, ends = plan.zones
     factors = zone_factors(lengths.zone, POWDER)
@@ -107,8 +110,8 @@ def test_any_head_in_segments_is_planned_or_told_why(shapes, is_one_wave):
             start,
             min(start + gain, 10.0),
             foil_count=n,
-            root=Segment(Hair(max(start - 1.0, 1.0)), root_mm),
-            ends=Segment(Hair(start, porosity=Porosity.HIGH), ends_mm, is_left_out=out),
+            root=Apart(Hair(max(start - 1.0, 1.0)), root_mm),
+            ends=Apart(Hair(start, porosity=Porosity.HIGH), ends_mm, is_left_out=out),
         )
         for i, (start, gain, root_mm, ends_mm, out, n) in enumerate(shapes)
     )

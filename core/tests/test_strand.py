@@ -24,6 +24,7 @@ from fervens_core.lift import (
     level_at,
     level_to_effort,
     teach,
+    zone_factors,
 )
 from fervens_core.lift.belief import HEAD_EXTENT_STD, HEAD_RATE_STD, ZONE_EXTENT_STD, ZONE_RATE_STD
 from fervens_core.planning import make_plan, strand_moves
@@ -46,8 +47,12 @@ def read_from(extent, rate, *, start=3.0, volume=20.0, minutes=(10, 20, 30, 40))
     return [StrandReading(m, round(float(v) * 2) / 2, ReadingMode.DRY) for m, v in zip(minutes, levels, strict=True)]
 
 
+def taught_by(zones, strand):
+    return teach(zones, (strand,), [zone_factors(z, POWDER) for z in zones])
+
+
 def test_a_strand_that_lifts_as_expected_moves_little():
-    taught = teach((zone(),), (strand(readings=read_from(1.0, 1.0)),), POWDER)
+    taught = taught_by((zone(),), strand(readings=read_from(1.0, 1.0)))
     move = head_move(taught)
     assert abs(move.extent_ratio - 1.0) < 0.05
     assert abs(move.rate_ratio - 1.0) < 0.08
@@ -56,7 +61,7 @@ def test_a_strand_that_lifts_as_expected_moves_little():
 @pytest.mark.parametrize(("extent", "rate"), [(0.88, 1.0), (1.1, 1.3), (0.95, 0.7)])
 def test_strands_pull_the_head_toward_its_truth(extent, rate):
     read = strand(readings=read_from(extent, rate, minutes=(5, 10, 15, 20, 30, 40)))
-    move = head_move(teach((zone("a"), zone("b")), (read,), POWDER))
+    move = head_move(taught_by((zone("a"), zone("b")), read))
     for found, truth in ((move.extent_ratio, extent), (move.rate_ratio, rate)):
         if truth != 1.0:
             assert (found - 1.0) * (truth - 1.0) > 0.0
@@ -86,7 +91,7 @@ def test_one_strand_against_a_fine_grid():
 
 def test_a_strand_says_more_of_the_zone_it_was_taken_from():
     read = strand(zone_key="crown", readings=read_from(0.85, 0.75))
-    taught = teach((zone("crown"), zone("nape")), (read,), POWDER)
+    taught = taught_by((zone("crown"), zone("nape")), read)
     own, other = taught.mean[0:2], taught.mean[2:4]
     assert (own < other).all()
     assert (other < 0).all()

@@ -9,7 +9,7 @@ from make import zone
 from told import refused, told
 
 from fervens_core.base import LimitError, Ratio, check_level, check_range, check_text
-from fervens_core.head import DyeFamily, Hair, Lightener, TonerShade
+from fervens_core.head import DyeFamily, Hair, Lightener, TonerShade, kept_parts_of, lanes_of
 
 
 @pytest.mark.parametrize("bad", [0.99, 10.01, math.nan, math.inf, -math.inf, "7", None, True])
@@ -37,9 +37,11 @@ def test_text_refuses(bad):
         check_text("name", bad)
 
 
-def test_a_zone_cannot_be_planned_darker():
-    with refused(LimitError, match=r"target_level: must be at or above start_level 7"):
-        zone(start=7, target=6)
+def test_a_zone_that_is_wanted_deeper_is_not_lightened_and_goes_to_the_toner_with_its_wish():
+    deeper = zone(start=7, target=6)
+    assert lanes_of((deeper,)) == ()
+    (part,) = kept_parts_of((deeper,), ())
+    assert (part.hair.start_level, part.target_level) == (7, 6)
 
 
 def test_zone_application_time_is_sections_times_pace():

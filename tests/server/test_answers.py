@@ -18,7 +18,7 @@ from config.settings import database_from_url
     ("change", "field", "words"),
     [
         ({"start_level": 11}, "zones[0].start_level", "1 to 10 (level), got 11"),
-        ({"target_level": 2}, "zones[0].target_level", "at or above start_level 4"),
+        ({"target_level": 0.5}, "zones[0].target_level", "1 to 10 (level), got 0.5"),
         ({"foil_count": 0}, "zones[0].foil_count", "1 to 60 sections, got 0"),
         ({"history": "bleached"}, "zones[0].history", "got 'bleached'"),
         ({"pace_min_per_foil": 99}, "zones[0].pace_min_per_foil", "0.1 to 6 min, got 99"),

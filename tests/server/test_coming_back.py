@@ -77,8 +77,8 @@ def test_a_second_visit_starts_from_the_first(owner):
     service = owner.get(f"/services/{made['service_id']}")
     crown = next(z for z in service["zones"] if z["key"] == "crown")
     assert crown["start_level"] == 8
-    assert crown["root"]["start_level"] == 4
-    assert crown["root"]["length_mm"] == pytest.approx(24, abs=0.5)
+    assert crown["parts"][0]["start_level"] == 4
+    assert crown["parts"][0]["to_mm"] == pytest.approx(24, abs=0.5)
     assert service["booked_min"] == 150
     assert {c["caution"]["code"] for c in service["cautions"]} >= {"long_regrowth"}
     assert [s["key"] for s in service["strands"]] == ["last-crown", "last-nape"]

@@ -259,8 +259,8 @@ def test_heat_only_where_the_label_allows(owner, studio):
 
 
 def test_product_is_dragged_only_to_ends_that_may_have_it(owner):
-    ends = {"start_level": 4, "breakage": "some", "length_mm": 60, "target_level": 8}
-    zones = [ZONE | {"ends": ends}, ZONE | {"key": "top", "name": "Top"}]
+    ends = {"start_level": 4, "breakage": "some", "from_mm": 190, "target_level": 8}
+    zones = [ZONE | {"parts": [ends]}, ZONE | {"key": "top", "name": "Top"}]
     service = to_chair(owner, zones=zones)["id"]
     owner.event(service, "ApplicationStarted", zone_key="crown", volume_strength=30, minutes_ago=20)
     owner.event(service, "ApplicationFinished", zone_key="crown", minutes_ago=15)

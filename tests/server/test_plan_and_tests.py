@@ -13,7 +13,7 @@ from apps.clients.models import Client
 from apps.services.models import PlanVersion, Service
 from apps.shelf.models import Lightener, Toner
 
-ROOT_MM = {"start_level": 4, "length_mm": 10}
+GROWN = {"start_level": 4, "to_mm": 10}
 
 
 @pytest.fixture
@@ -40,12 +40,12 @@ def choices(actor, plan, **more):
 
 
 def test_segments_are_kept_and_become_lanes(owner):
-    ends = {"start_level": 7, "porosity": "high", "length_mm": 40, "history": "lightened"}
-    made = to_plan(owner, zones=[ZONE | {"root": ROOT_MM, "ends": ends, "tone": "cool", "density": "thick"}])
+    ends = {"start_level": 7, "porosity": "high", "from_mm": 210, "history": "lightened"}
+    made = to_plan(owner, zones=[ZONE | {"parts": [GROWN, ends], "tone": "cool", "density": "thick"}])
     zone = made["zones"][0]
-    assert zone["root"]["length_mm"] == 10
-    assert zone["ends"]["porosity"] == "high"
-    assert zone["ends_hex"] != zone["start_hex"] == zone["root_hex"]
+    root, tip = zone["parts"]
+    assert (root["to_mm"], tip["to_mm"], tip["porosity"]) == (10, None, "high")
+    assert zone["part_hexes"][1] != zone["start_hex"] == zone["part_hexes"][0]
     plan = owner.get(f"/services/{made['id']}/plan")
     assert [x["key"] for x in plan["lanes"]] == ["crown", "crown.root", "crown.ends"]
     assert [x["part"] for x in plan["lanes"]] == ["lengths", "root", "ends"]
@@ -103,7 +103,7 @@ def test_client_facts_change_the_verdict_and_last(owner, service):
     ("more", "field"),
     [
         ({"time_min": 5}, "findings.time_min"),
-        ({"zones": [ZONE | {"root": {"start_level": 4, "length_mm": 0}}]}, "zones[0].root.length_mm"),
+        ({"zones": [ZONE | {"parts": [{"start_level": 4, "to_mm": 0}]}]}, "zones[0].parts[0].to_mm"),
         ({"zones": [ZONE | {"key": "a.b"}]}, "zones[0].key"),
         ({"stretch": {"rest_mm": 100, "pulled_mm": 90, "back_mm": 95}}, "stretch.pulled_mm"),
         ({"strands": [{"volume_strength": 90}]}, "strands[0].volume_strength"),
@@ -260,7 +260,7 @@ def test_a_bowl_can_be_weighed_against_the_scale(owner):
 
 
 def test_the_page_and_the_command_line_give_the_same_plan(owner, tmp_path, capsys):
-    made = to_plan(owner, zones=[ZONE | {"key": k, "name": k, "root": ROOT_MM} for k in ("crown", "top")])
+    made = to_plan(owner, zones=[ZONE | {"key": k, "name": k, "parts": [GROWN]} for k in ("crown", "top")])
     consult(owner, made, made["zones"], strands=[strand(owner)])
     plan = owner.get(f"/services/{made['id']}/plan")
     file = owner.get(f"/services/{made['id']}/file")
@@ -276,7 +276,7 @@ def test_the_page_and_the_command_line_give_the_same_plan(owner, tmp_path, capsy
 
 
 def test_a_file_comes_into_another_studio_whole(owner, stranger):
-    made = to_plan(owner, zones=[ZONE | {"root": ROOT_MM}])
+    made = to_plan(owner, zones=[ZONE | {"parts": [GROWN]}])
     made = consult(owner, made, made["zones"], strands=[strand(owner)], wish="fair", home_care=["heat_tools"])
     Lightener.objects.filter(studio__name="The hair room").update(name="Their own powder")
     document = owner.get(f"/services/{made['id']}/file")["document"]

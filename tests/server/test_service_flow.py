@@ -167,8 +167,8 @@ def test_lightened_again_today_as_the_review_planned_it(owner):
 
 def test_a_part_left_as_it_was_is_read_by_its_own_key_and_toned(owner, reader):
     crown = {"key": "crown", "name": "Crown", "start_level": 4, "target_level": 8, "foil_count": 5}
-    ends = {"start_level": 8.5, "history": "lightened", "length_mm": 40, "is_left_out": True}
-    sid = rinsed_short(owner, zones=[crown | {"ends": ends}])
+    ends = {"start_level": 8.5, "history": "lightened", "from_mm": 210, "is_left_out": True}
+    sid = rinsed_short(owner, zones=[crown | {"parts": [ends]}])
     (part,) = owner.get(f"/services/{sid}/review")["review"]["kept"]
     assert (part["key"], part["name"]) == ("crown.ends", "Crown ends")
     look = {"level": 8.5, "mode": "dry", "is_kept": True}

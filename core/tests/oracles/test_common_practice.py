@@ -13,11 +13,12 @@ from fervens_core.head import (
     History,
     Lightener,
     Porosity,
-    Segment,
+    StrandPart,
     TonerShade,
     Zone,
 )
-from fervens_core.head.zones import lanes_of_zone, regrowth_mm
+from fervens_core.head.lanes import lanes_of_zone
+from fervens_core.head.zones import regrowth_mm
 from fervens_core.lift import effective_volume, level_at, time_to_level
 from fervens_core.planning import PlanChoice, PlanRequest, head_visits, make_plan, visits_needed
 from fervens_core.safety import WeakestVolumes
@@ -83,7 +84,7 @@ def test_growth():
 @pytest.mark.parametrize(("mm", "parts"), [(8.0, ["root"]), (12.0, ["root"]), (12.5, ["regrowth", "root"])])
 def test_twelve_millimetres(mm, parts):
     light = Hair(9.0, History.LIGHTENED)
-    zone = Zone("a", "A", light, 9.0, root=Segment(Hair(5.0), mm))
+    zone = Zone("a", "A", light, 9.0, parts=(StrandPart(Hair(5.0), 0.0, mm),))
     assert [x.part for x in lanes_of_zone(zone)] == parts
 
 

@@ -30,6 +30,7 @@ class ClientIn(In):
     patch_test_placed_at: dt.datetime | None = None
     patch_test_result: TestResult | None = None
     growth_mm_per_month: float | None = Field(None, allow_inf_nan=False)
+    is_hair_piece: bool | None = None
 
 
 class ClientOut(Schema):
@@ -43,6 +44,7 @@ class ClientOut(Schema):
     patch_test_placed_at: dt.datetime | None
     patch_test_result: TestResult
     growth_mm_per_month: float | None
+    is_hair_piece: bool
     erased_at: dt.datetime | None
 
 

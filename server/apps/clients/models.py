@@ -35,6 +35,7 @@ class Client(models.Model):
     patch_test_placed_at = models.DateTimeField(null=True, blank=True)
     patch_test_result = models.CharField(max_length=20, default="not_done")
     growth_mm_per_month = models.FloatField(null=True, blank=True, help_text="Own growth; none is the studio's.")
+    is_hair_piece = models.BooleanField(default=False, help_text="A piece or wig: no person, no scalp.")
     erased_at = models.DateTimeField(null=True, blank=True)
     created_at = models.DateTimeField(auto_now_add=True)
 

@@ -28,7 +28,15 @@ from apps.studio.policies import require_owner
 FORMAT, VERSION = "fervens-archive", 1
 NAMES = ("archive.json", "members.json", "shelf.json", "clients.json", "services.jsonl")
 BATCH = 200
-STUDIO = ("name", "pace_min_per_foil", "growth_mm_per_month", "currency")
+STUDIO = (
+    "name",
+    "pace_min_per_foil",
+    "growth_mm_per_month",
+    "weakest_natural",
+    "weakest_worn",
+    "weakest_old_dye",
+    "currency",
+)
 SKIPPED = {"studio", "service", "client", "jpeg", "by"}
 SHELF: tuple[tuple[str, type[models.Model], Callable[[Any], object]], ...] = (
     ("lighteners", Lightener, lightener_value),

@@ -25,7 +25,7 @@ from apps.shelf.models import Developer, Lightener, Toner
 from apps.shelf.queries import lighteners
 from apps.studio.actions import audit
 from apps.studio.models import Membership, Role, Studio
-from apps.studio.people import GROWTH, PACE
+from apps.studio.people import GROWTH, PACE, WEAKEST, WEAKEST_VOLUME
 from apps.studio.policies import require_owner
 from fervens_core.base import ConflictError, CoreError, LimitError, check_range, say
 from fervens_core.followup import read_filed
@@ -304,7 +304,8 @@ def read_archive(member: Membership, upload: IO[bytes], size: int) -> dict[str, 
         )
     own = _object(head.get("studio"), "archive.json.studio")
     for name in STUDIO:
-        setattr(studio, name, own.get(name))
+        if name in own or name not in WEAKEST:  # an older archive did not say what was usual
+            setattr(studio, name, own.get(name))
     try:
         studio.clean_fields()
     except ValidationError as error:
@@ -313,6 +314,8 @@ def read_archive(member: Membership, upload: IO[bytes], size: int) -> dict[str, 
         ) from error
     check_range("archive.json.studio.pace_min_per_foil", studio.pace_min_per_foil, *PACE, "min")
     check_range("archive.json.studio.growth_mm_per_month", studio.growth_mm_per_month, *GROWTH, "mm")
+    for name in WEAKEST:
+        check_range(f"archive.json.studio.{name}", getattr(studio, name), *WEAKEST_VOLUME, "vol")
     studio.save()
     try:
         return _take(reader, studio, member)

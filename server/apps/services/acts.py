@@ -23,8 +23,16 @@ from apps.studio.actions import audit
 from apps.studio.models import Membership
 from fervens_core.base import ConflictError, LimitError, plain, say
 from fervens_core.basin import lanes_today
-from fervens_core.head import ServiceKind
-from fervens_core.log import ConsultationFinished, EventData, ServiceClosed, data_to_json, merge_addition, version_of
+from fervens_core.head import ServiceKind, is_deeper
+from fervens_core.log import (
+    BowlMixed,
+    ConsultationFinished,
+    EventData,
+    ServiceClosed,
+    data_to_json,
+    merge_addition,
+    version_of,
+)
 
 FUTURE_MAX = dt.timedelta(minutes=2)
 
@@ -69,9 +77,12 @@ def completed(loaded: Loaded, data: EventData) -> EventData:
     if isinstance(data, ConsultationFinished):
         if data.tone_keys:
             raise ConflictError("not_by_hand")
-        if loaded.kind is ServiceKind.TONE_ONLY:
-            parts = [z for z in loading.kept_parts(loaded) if not z.keeps_depth]
-            return ConsultationFinished(tuple(z.key for z in parts), tuple(z.hair.start_level for z in parts))
+        if data.kind is not ServiceKind.LIGHTEN_AND_TONE:
+            raise ConflictError("not_by_hand")
+        parts = [z for z in loading.kept_parts(loaded) if not z.keeps_depth] if loaded.kind.only_tones else []
+        if loaded.kind is ServiceKind.DEEPEN:
+            parts = [z for z in parts if is_deeper(z)]
+        return ConsultationFinished(tuple(z.key for z in parts), tuple(z.hair.start_level for z in parts), loaded.kind)
     return data
 
 
@@ -112,7 +123,7 @@ def append(
     event = event_value(row)
     state = merge_addition(loaded.events, event, seen={str(e.event_id) for e in heard}, before=loaded.state)
     row.save()
-    book(loaded.row, row, data)
+    book(loaded.row, row, data, loaded.lightener_of(data.zone_key).key if isinstance(data, BowlMixed) else None)
     Service.objects.filter(pk=loaded.row.pk).update(step=state.step.value)
     audit(member, row.kind, loaded.row.pk)
     tell(member.studio_id, loaded.row.pk, row.kind, row.pk, device)

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import datetime as dt
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from typing import Any
 
@@ -13,6 +13,7 @@ from apps.clients.models import Client
 from apps.services.models import Service, ServiceEvent, Zone
 from fervens_core import head
 from fervens_core.base import plain, read
+from fervens_core.formats import lighteners_named, zone_in_parts
 from fervens_core.head import Findings, Lightener
 from fervens_core.lift import Strand, ToldStrand, told
 from fervens_core.log import Event, data_from_json
@@ -24,7 +25,7 @@ FACTS = ("allergies", "medication", "home_care", "is_clarified", "time_min", "bo
 
 def zone_value(row: Zone) -> head.Zone:
     """A zone row as the core knows it."""
-    return read(head.Zone, row.data, row.key)
+    return read(head.Zone, zone_in_parts(row.data), row.key)
 
 
 def zone_row(service: Service, zone: head.Zone, position: int) -> Zone:
@@ -57,6 +58,11 @@ def strand_rows(service: Service, lighteners: Mapping[str, Lightener]) -> tuple[
     return tuple(found)
 
 
+def names_lighteners(zones: Sequence[head.Zone]) -> bool:
+    """Whether any zone, or a part of one, has a lightener of its own."""
+    return any(lighteners_named(z) for z in zones)
+
+
 def strand_data(row: StrandRow) -> dict[str, Any]:
     """A strand as the service row keeps it."""
     times = {"started_at": row.started_at, "ended_at": row.ended_at}
@@ -77,8 +83,9 @@ def choice_value(service: Service, keys: list[str]) -> PlanChoice:
 
 
 def zone_values(service: Service) -> tuple[head.Zone, ...]:
-    """The service's zones in order."""
-    return tuple(zone_value(z) for z in service.zones.all())
+    """The service's zones in order; those of a hair piece have no scalp."""
+    zones = tuple(zone_value(z) for z in service.zones.all())
+    return head.as_hair_piece(zones) if service.client.is_hair_piece else zones
 
 
 def event_value(row: ServiceEvent) -> Event:
@@ -111,6 +118,7 @@ def findings_value(service: Service, client: Client) -> Findings:
         "patch_test_age_h": min(max((now - placed).total_seconds() / 3600.0, 0.0), 87600.0) if placed else None,
         "reacts_to_oxidative": client.reacts_to_oxidative,
         "age_years": age_years(client.birth_date, now.date()),
+        "is_hair_piece": client.is_hair_piece,
     }
     facts = {k: v for k, v in service.facts.items() if k in FACTS}
     found = read(Findings, known | facts, "findings")

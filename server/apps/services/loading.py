@@ -9,20 +9,37 @@ from uuid import UUID
 from django.db.models import QuerySet
 from django.shortcuts import get_object_or_404
 
-from apps.services.adapters import StrandRow, choice_value, event_value, findings_value, strand_rows, zone_values
+from apps.services.adapters import (
+    StrandRow,
+    choice_value,
+    event_value,
+    findings_value,
+    names_lighteners,
+    strand_rows,
+    zone_values,
+)
 from apps.services.models import Service, ServiceEvent
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener as ShelfLightener
 from apps.shelf.queries import developers, lighteners
-from apps.studio.models import Membership
+from apps.studio.models import Membership, Studio
 from fervens_core.base import ConflictError
 from fervens_core.basin import lanes_today
 from fervens_core.chair import Chair
-from fervens_core.head import NO_LIGHTENER, Findings, ServiceKind, Zone, kept_parts_of, lanes_of
+from fervens_core.head import (
+    NO_LIGHTENER,
+    Findings,
+    Lightener,
+    ServiceKind,
+    Zone,
+    kept_parts_of,
+    lanes_of,
+    lightener_among,
+)
 from fervens_core.lift import Strand
 from fervens_core.log import Event, ServiceState, fold
 from fervens_core.planning import PlanRequest
-from fervens_core.safety import Caution, Severity, cautions_of
+from fervens_core.safety import Caution, Severity, WeakestVolumes, cautions_of
 
 
 def of_studio(member: Membership) -> QuerySet[Service]:
@@ -32,7 +49,7 @@ def of_studio(member: Membership) -> QuerySet[Service]:
 
 def with_parts(rows: QuerySet[Service]) -> QuerySet[Service]:
     """The rows with everything the core needs, in a fixed number of queries."""
-    return rows.select_related("client", "lightener").prefetch_related("zones", "events")
+    return rows.select_related("client", "lightener", "studio").prefetch_related("zones", "events")
 
 
 def get(member: Membership, service_id: UUID) -> Service:
@@ -42,7 +59,10 @@ def get(member: Membership, service_id: UUID) -> Service:
 
 @dataclass(frozen=True, slots=True)
 class Loaded:
-    """A service's rows as core values; `log` are the rows of its events, as `events` has them."""
+    """A service's rows as core values; `log` are the rows of its events, as `events` has them.
+
+    `others` are lighteners beside the service's own that its zones name.
+    """
 
     row: Service
     zones: tuple[Zone, ...]
@@ -52,6 +72,7 @@ class Loaded:
     events: list[Event]
     state: ServiceState
     findings: Findings
+    others: tuple[Lightener, ...] = ()
 
     @property
     def kind(self) -> ServiceKind:
@@ -61,7 +82,13 @@ class Loaded:
     @property
     def lightener(self) -> ShelfLightener | None:
         """The lightener of the service; none where nothing is lightened."""
-        return None if self.kind is ServiceKind.TONE_ONLY else self.row.lightener
+        return self.row.lightener if self.kind.lightens else None
+
+    def lightener_of(self, key: str) -> Lightener:
+        """What a lane, a part or a zone is lightened with. Raises ConflictError when none was chosen."""
+        if self.row.lightener is None:
+            raise ConflictError("no_lightener")
+        return lightener_among(self.zone(key).lightener, lightener_value(self.row.lightener), self.others)
 
     @property
     def strand_values(self) -> tuple[Strand, ...]:
@@ -91,7 +118,8 @@ def load(row: Service) -> Loaded:
     """Everything of a service as core values."""
     log, zones = tuple(row.events.all()), zone_values(row)
     events = [event_value(e) for e in log]
-    shelf = {x.key: x for x in lighteners(row.studio_id)} if row.strands else {}
+    is_named = names_lighteners(zones)
+    shelf = {x.key: x for x in lighteners(row.studio_id)} if row.strands or is_named else {}
     state = fold(events)
     return Loaded(
         row=row,
@@ -102,7 +130,13 @@ def load(row: Service) -> Loaded:
         events=events,
         state=state,
         findings=findings_value(row, row.client),
+        others=tuple(x for k, x in shelf.items() if k != str(row.lightener_id)) if is_named else (),
     )
+
+
+def weakest_volumes(studio: Studio) -> WeakestVolumes:
+    """The weakest developers the studio proposes to lighten with."""
+    return WeakestVolumes(studio.weakest_natural, studio.weakest_worn, studio.weakest_old_dye)
 
 
 def plan_request(loaded: Loaded) -> PlanRequest:
@@ -117,6 +151,8 @@ def plan_request(loaded: Loaded) -> PlanRequest:
         choice=choice_value(row, [z.key for z in loaded.zones]),
         strands=loaded.strand_values,
         elasticity=loaded.findings.elasticity,
+        weakest=weakest_volumes(row.studio),
+        others=loaded.others,
     )
 
 
@@ -124,7 +160,7 @@ def chair(loaded: Loaded, now: dt.datetime) -> Chair | None:
     """The chair's lanes as the core knows them; None before the plan is taken, or the parts to tone are known."""
     row = loaded.row
     lightener = lightener_value(row.lightener) if row.lightener else None
-    if loaded.kind is ServiceKind.TONE_ONLY:
+    if loaded.kind.only_tones:
         lightener = NO_LIGHTENER
     if lightener is None or not loaded.state.toned:
         return None
@@ -135,6 +171,7 @@ def chair(loaded: Loaded, now: dt.datetime) -> Chair | None:
         now=now,
         has_additive=bool(row.choice.get("has_additive")),
         strands=loaded.strand_values,
+        others=loaded.others,
     )
 
 

@@ -6,14 +6,13 @@ from django.utils import timezone
 
 from apps.services import loading
 from apps.services.loading import Loaded
-from apps.shelf.adapters import lightener_value
 from apps.shelf.queries import toners
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
 from fervens_core.base import BlockedError, ConflictError, semicolons
 from fervens_core.basin import again_block_of, read_zones
 from fervens_core.chair import drag_target
-from fervens_core.head import Lightener, ServiceKind, TonerShade
+from fervens_core.head import ServiceKind, TonerShade, is_deeper
 from fervens_core.log import (
     ApplicationStarted,
     BowlMixed,
@@ -40,7 +39,7 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
             require_lead(member, "finish_a_consultation")
             check_consultation(loaded)
         case PlanTaken():
-            if loaded.kind is ServiceKind.TONE_ONLY:
+            if not loaded.kind.lightens:
                 raise ConflictError("nothing_planned")
             require_lead(member, "take_a_plan_to_the_chair")
             check_consultation(loaded)
@@ -56,7 +55,9 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
         case ProductDragged():
             _check_drag(loaded, data)
         case HeatStarted():
-            block = heat_block(loaded.zone(data.zone_key), lightener_of(loaded), loaded.state.lane(data.zone_key).stop)
+            block = heat_block(
+                loaded.zone(data.zone_key), loaded.lightener_of(data.zone_key), loaded.state.lane(data.zone_key).stop
+            )
             if block:
                 raise BlockedError("no_heat", why=block)
         case ReadingTaken() if data.is_kept:
@@ -121,8 +122,10 @@ def _check_again(loaded: Loaded, data: LighteningResumed) -> None:
     there = loading.chair(loaded, timezone.now())
     if there is None:
         raise ConflictError("no_plan")
-    if there.lightener.max_applications is None and not data.is_label_read:
-        raise BlockedError("label_unread", product=there.lightener.name)
+    for key in data.zone_keys:
+        product = loaded.lightener_of(key)
+        if product.max_applications is None and not data.is_label_read:
+            raise BlockedError("label_unread", product=product.name)
     reads = {r.lane.key: r for r in read_zones(there)}
     for key, volume, level in zip(data.zone_keys, data.volumes, data.levels, strict=True):
         read = reads.get(key)
@@ -138,15 +141,17 @@ def _check_again(loaded: Loaded, data: LighteningResumed) -> None:
 
 def check_consultation(loaded: Loaded) -> None:
     """No block stands, every warning is acknowledged, and there is something to lighten."""
-    if not loaded.zones:
+    if not loaded.zones and loaded.kind is not ServiceKind.STRAND_TEST:
         raise ConflictError("no_zones")
     for caution in loaded.cautions:
         if caution.severity is Severity.BLOCK:
             raise blocked_by(caution)
-    if loaded.kind is ServiceKind.TONE_ONLY:
+    if loaded.kind.only_tones:
         if all(z.keeps_depth for z in loaded.zones):
             raise ConflictError("no_tone_parts")
-    elif not loaded.lanes:
+        if loaded.kind is ServiceKind.DEEPEN and not any(is_deeper(z) for z in loading.kept_parts(loaded)):
+            raise ConflictError("nothing_deeper")
+    elif loaded.kind.lightens and not loaded.lanes:
         raise ConflictError("nothing_to_lift")
     missing = [c.title for c in loaded.cautions if c.code not in loaded.state.acknowledged]
     if missing:
@@ -164,13 +169,6 @@ def check_toner_idea(loaded: Loaded, *, must_be_there: bool = False) -> None:
         raise blocked_by(block, shade.name)
 
 
-def lightener_of(loaded: Loaded) -> Lightener:
-    """The service's lightener. Raises ConflictError when none was chosen."""
-    if loaded.row.lightener is None:
-        raise ConflictError("no_lightener")
-    return lightener_value(loaded.row.lightener)
-
-
 def _check_drag(loaded: Loaded, data: ProductDragged) -> None:
     """Product goes only to the waiting ends of the same zone, and only as strong as those may have it."""
     source = loaded.state.lane(data.from_key)
@@ -181,7 +179,7 @@ def _check_drag(loaded: Loaded, data: ProductDragged) -> None:
 
 
 def _check_refresh(loaded: Loaded, data: LightenerRefreshed) -> None:
-    lightener, lane = lightener_of(loaded), loaded.state.lane(data.zone_key)
+    lightener, lane = loaded.lightener_of(data.zone_key), loaded.state.lane(data.zone_key)
     block = refresh_block(lightener, len(lane.applications), lane.stop)
     if block:
         raise BlockedError("no_refresh", why=block)
@@ -191,6 +189,6 @@ def _check_refresh(loaded: Loaded, data: LightenerRefreshed) -> None:
 
 def _check_volume(loaded: Loaded, key: str, volume: float) -> None:
     zone = loaded.zone(key)
-    most, reason = strongest_volume(zone, lightener_of(loaded), loaded.findings.elasticity)
+    most, reason = strongest_volume(zone, loaded.lightener_of(key), loaded.findings.elasticity)
     if volume > most + 1e-9:
         raise BlockedError("volume_over_limit", lane=zone.label, most=most, limit=reason, volume=volume)

@@ -19,8 +19,12 @@ def _move(product_id: UUID, grams: float) -> None:
         kind.objects.filter(pk=product_id, stock_g__isnull=False).update(stock_g=F("stock_g") + grams)
 
 
-def book(service: Service, row: ServiceEvent, data: EventData) -> None:
-    """Take from the shelf what an act mixed, or put back what a voided one had; inside the act's transaction."""
+def book(service: Service, row: ServiceEvent, data: EventData, lightener_key: str | None = None) -> None:
+    """Take from the shelf what an act mixed, or put back what a voided one had; inside the act's transaction.
+
+    Args:
+        lightener_key: what a bowl of lightener was mixed of; None for the service's own.
+    """
     if isinstance(data, EventVoided):
         for booked in StockUse.objects.filter(service=service, event_id=data.event_id):
             _move(booked.product_id, booked.grams)
@@ -29,7 +33,7 @@ def book(service: Service, row: ServiceEvent, data: EventData) -> None:
     if not isinstance(data, BowlMixed | TonerApplied):
         return
     studio_id = service.studio_id
-    key = str(service.lightener_id) if service.lightener_id else None
+    key = lightener_key or (str(service.lightener_id) if service.lightener_id else None)
     uses = uses_of(data, lightener_key=key, bottles=developers(studio_id), shades=toners(studio_id))
     wanted = {u.key for u in uses}
     found = {str(p.pk): p for kind in KINDS for p in kind.objects.filter(studio_id=studio_id, pk__in=wanted)}

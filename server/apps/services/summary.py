@@ -37,6 +37,9 @@ def _lane(there: Chair, lane: LaneState, learnt: LiftFactors, base: LiftFactors,
         zone_key=zone.zone_key,
         zone=zone.name,
         part=zone.part,
+        piece=zone.piece,
+        at_mm=zone.at_mm,
+        lightener=there.lightener_of(lane.key).name if zone.lightener else "",
         is_again=zone.is_again,
         before=zone.hair.start_level,
         target=zone.target_level,
@@ -71,7 +74,7 @@ def _is_past_wall(there: Chair, lane: LaneState) -> bool:
     if not lane.applications or lane.rinsed_at is None:
         return False
     on = minutes_between(lane.applications[-1].started_at, lane.rinsed_at)
-    return on > there.lightener.label_max_min + 0.5
+    return on > there.lightener_of(lane.key).label_max_min + 0.5
 
 
 def _toners(loaded: Loaded, there: Chair, at: dt.datetime) -> tuple[FiledToner, ...]:
@@ -85,6 +88,8 @@ def _toners(loaded: Loaded, there: Chair, at: dt.datetime) -> tuple[FiledToner, 
             FiledToner(
                 zone=zone.name if zone else toned.key,
                 part=zone.part if zone else Part.WHOLE,
+                piece=zone.piece if zone else "",
+                at_mm=zone.at_mm if zone else None,
                 is_again=zone.is_again if zone else False,
                 is_shadow=bool(toned.part),
                 formula=clock.formula_name,

@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any, cast
 from uuid import UUID
 
+from django.apps import apps
 from django.core.exceptions import ValidationError
 from django.db import transaction
 from django.db.models import ProtectedError
@@ -114,11 +115,19 @@ def change_product(member: Membership, kind: str, key: UUID, values: dict[str, A
     return row
 
 
+def names_lightener(studio_id: UUID, key: str) -> bool:
+    """Whether any zone of a service names a lightener; services rest on the shelf, so it is asked of their table."""
+    zones = apps.get_model("services", "Zone").objects.filter(service__studio_id=studio_id)
+    return bool(zones.filter(data__icontains=f'"{key}"').exists())
+
+
 @transaction.atomic
 def remove_product(member: Membership, kind: str, key: UUID) -> None:
     """Take a product off the shelf. Raises ConflictError when a service's plan rests on it."""
     require_lead(member, "change_the_shelf")
     row = get_object_or_404(KINDS[kind].objects.filter(studio_id=member.studio_id), pk=key)
+    if kind == "lightener" and names_lightener(member.studio_id, str(key)):
+        raise ConflictError("in_use", name=row.name)
     try:
         row.delete()
     except ProtectedError as error:

@@ -43,7 +43,7 @@ def _toner(studio: Studio, value: core.TonerShade, added: list[str]) -> Toner:
 def match_shelf(studio: Studio, file: ServiceFile) -> MatchedShelf:
     """The studio's rows for everything a file uses."""
     added: list[str] = []
-    values = {s.lightener.key: s.lightener for s in file.tested}
+    values = {x.key: x for x in file.other_lighteners} | {s.lightener.key: s.lightener for s in file.tested}
     if file.lightener:
         values[file.lightener.key] = file.lightener
     lighteners = {key: _lightener(studio, value, added) for key, value in values.items()}

@@ -15,6 +15,9 @@ class Studio(models.Model):
     name = models.CharField(max_length=80)
     pace_min_per_foil = models.FloatField(default=1.2, help_text="Minutes a section, when a member has no own pace.")
     growth_mm_per_month = models.FloatField(default=12.0, help_text="How fast hair grows, when a client has no own.")
+    weakest_natural = models.FloatField(default=20.0, help_text="Weakest vol proposed on natural hair.")
+    weakest_worn = models.FloatField(default=10.0, help_text="On hair that is light, fine, porous or delicate.")
+    weakest_old_dye = models.FloatField(default=5.0, help_text="On old direct dye.")
     currency = models.CharField(max_length=8, default="€")
     is_demo = models.BooleanField(default=False, help_text="Its members sign in from this machine only.")
 

@@ -24,6 +24,9 @@ from fervens_core.base import ConflictError, LimitError, check_range, check_text
 MEMBERS_MAX = 100
 LINKS_MAX = 20
 PACE = (0.1, 6.0)
+WEAKEST = ("weakest_natural", "weakest_worn", "weakest_old_dye")
+"""Weakest developers proposed to lighten with, by hair."""
+WEAKEST_VOLUME = (0.5, 40.0)
 GROWTH = (4.0, 25.0)
 
 
@@ -95,7 +98,7 @@ def change_member(member: Membership, member_id: int, values: dict[str, Any]) ->
 
 @transaction.atomic
 def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
-    """The studio's name, pace, growth and currency. Raises LimitError."""
+    """The studio's name, pace, growth, weakest developers and currency. Raises LimitError."""
     require_owner(member, "change_the_studio")
     row = Studio.objects.select_for_update().get(pk=member.studio_id)
     if values.get("name") is not None:
@@ -106,6 +109,9 @@ def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
         row.pace_min_per_foil = check_range("pace_min_per_foil", values["pace_min_per_foil"], *PACE, "min")
     if values.get("growth_mm_per_month") is not None:
         row.growth_mm_per_month = check_range("growth_mm_per_month", values["growth_mm_per_month"], *GROWTH, "mm")
+    for field in WEAKEST:
+        if values.get(field) is not None:
+            setattr(row, field, check_range(field, values[field], *WEAKEST_VOLUME, "vol"))
     row.save()
     audit(member, "studio_changed", row.pk)
     return row

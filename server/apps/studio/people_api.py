@@ -61,6 +61,9 @@ class StudioOut(Schema):
     name: str
     pace_min_per_foil: float
     growth_mm_per_month: float
+    weakest_natural: float
+    weakest_worn: float
+    weakest_old_dye: float
     currency: str
 
 
@@ -70,6 +73,9 @@ class StudioIn(In):
     name: str | None = Field(None, min_length=1, max_length=80)
     pace_min_per_foil: Number | None = None
     growth_mm_per_month: Number | None = None
+    weakest_natural: Number | None = None
+    weakest_worn: Number | None = None
+    weakest_old_dye: Number | None = None
     currency: str | None = Field(None, min_length=1, max_length=8)
 
 
@@ -110,6 +116,9 @@ def _studio(row: Studio) -> StudioOut:
         name=row.name,
         pace_min_per_foil=row.pace_min_per_foil,
         growth_mm_per_month=row.growth_mm_per_month,
+        weakest_natural=row.weakest_natural,
+        weakest_worn=row.weakest_worn,
+        weakest_old_dye=row.weakest_old_dye,
         currency=row.currency,
     )
 

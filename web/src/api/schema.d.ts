@@ -1403,6 +1403,8 @@ export interface components {
             patch_test_result: components["schemas"]["TestResult"];
             /** Growth Mm Per Month */
             growth_mm_per_month: number | null;
+            /** Is Hair Piece */
+            is_hair_piece: boolean;
             /** Erased At */
             erased_at: string | null;
         };
@@ -1440,6 +1442,8 @@ export interface components {
             patch_test_result?: components["schemas"]["TestResult"] | null;
             /** Growth Mm Per Month */
             growth_mm_per_month?: number | null;
+            /** Is Hair Piece */
+            is_hair_piece?: boolean | null;
         };
         /**
          * ClientCard
@@ -1464,6 +1468,8 @@ export interface components {
             patch_test_result: components["schemas"]["TestResult"];
             /** Growth Mm Per Month */
             growth_mm_per_month: number | null;
+            /** Is Hair Piece */
+            is_hair_piece: boolean;
             /** Erased At */
             erased_at: string | null;
             /** Visits */
@@ -1806,6 +1812,12 @@ export interface components {
          */
         Covering: "open_air" | "foil" | "film";
         /**
+         * Curl
+         * @description Shape of the strand as it grows or was made.
+         * @enum {string}
+         */
+        Curl: "straight" | "wavy" | "curly" | "coily";
+        /**
          * CurvePoint
          * @description One minute of a lane: levels (slow, likely, fast) and the colour the hair should have.
          */
@@ -1852,11 +1864,72 @@ export interface components {
          */
         HomeCare: "violet_shampoo" | "ash_shampoo" | "minerals" | "heat_tools";
         /**
+         * Load
+         * @description How much product is put on: light for a soft start, heavy where it shall be brighter (common practice).
+         * @enum {string}
+         */
+        Load: "light" | "usual" | "heavy";
+        /**
+         * Meeting
+         * @description How a part meets the one below it: a line, feathered, or in and out where old work was uneven.
+         * @enum {string}
+         */
+        Meeting: "line" | "soft" | "jagged";
+        /**
          * PatchState
          * @description Where a patch test stands.
          * @enum {string}
          */
         PatchState: "not_placed" | "waiting" | "due" | "clear" | "expired" | "reacted";
+        /**
+         * Pieces
+         * @description The other kind of hair in a zone, in turn with the rest: old highlights, or low foils between high ones.
+         *
+         *     Args:
+         *         name: what it is called; rest_name: what the rest of the zone is called beside it, empty for the zone's name.
+         *         share: of the zone's hair and sections, 0.05 to 0.95. spacing_mm: from one piece to the next, or None.
+         *         hair: as read. parts: of its strands, where they are read apart.
+         *         target_level, tone, covering, lightener, load, is_left_out: as of a part of a strand.
+         */
+        Pieces: {
+            /** Name */
+            name: string;
+            /** Share */
+            share: number;
+            /** Rest Name */
+            rest_name: string;
+            /** Spacing Mm */
+            spacing_mm: number | null;
+            /** Target Level */
+            target_level: number | null;
+            tone: components["schemas"]["Tone"] | null;
+            /** Is Left Out */
+            is_left_out: boolean;
+            covering: components["schemas"]["Covering"] | null;
+            /** Lightener */
+            lightener: string | null;
+            load: components["schemas"]["Load"] | null;
+            /** Parts */
+            parts: components["schemas"]["StrandPart"][];
+            /**
+             * Start Level
+             * @description (level)
+             */
+            start_level: number;
+            history: components["schemas"]["History"];
+            thickness: components["schemas"]["Thickness"];
+            porosity: components["schemas"]["Porosity"];
+            undertone: components["schemas"]["Undertone"] | null;
+            /** Tint Level */
+            tint_level: number | null;
+            dye_hue: components["schemas"]["DyeHue"] | null;
+            elasticity: components["schemas"]["Elasticity"];
+            breakage: components["schemas"]["Breakage"];
+            curl: components["schemas"]["Curl"];
+            texture: components["schemas"]["Texture"];
+            /** Grey Share */
+            grey_share: number;
+        };
         /**
          * Porosity
          * @description How readily hair takes things up.
@@ -1882,40 +1955,11 @@ export interface components {
          */
         Scalp: "sound" | "sensitive" | "broken";
         /**
-         * SegmentOut
-         * @description Root or ends, read apart.
-         */
-        SegmentOut: {
-            /**
-             * Length Mm
-             * @description mm
-             */
-            length_mm: number;
-            /** Target Level */
-            target_level: number | null;
-            /** Is Left Out */
-            is_left_out: boolean;
-            /**
-             * Start Level
-             * @description (level)
-             */
-            start_level: number;
-            history: components["schemas"]["History"];
-            thickness: components["schemas"]["Thickness"];
-            porosity: components["schemas"]["Porosity"];
-            undertone: components["schemas"]["Undertone"] | null;
-            /** Tint Level */
-            tint_level: number | null;
-            dye_hue: components["schemas"]["DyeHue"] | null;
-            elasticity: components["schemas"]["Elasticity"];
-            breakage: components["schemas"]["Breakage"];
-        };
-        /**
          * ServiceKind
-         * @description What a service does. Toning alone goes from the consultation to the basin; nothing is lightened.
+         * @description What a service does. Only the first lightens; a strand test alone touches no zone at all.
          * @enum {string}
          */
-        ServiceKind: "lighten_and_tone" | "tone_only";
+        ServiceKind: "lighten_and_tone" | "tone_only" | "deepen" | "strand_test";
         /**
          * ServiceOut
          * @description A service: where it stands, and its consultation.
@@ -1950,6 +1994,8 @@ export interface components {
              * Format: date-time
              */
             starts_at: string;
+            /** Is Hair Piece */
+            is_hair_piece: boolean;
             kind: components["schemas"]["ServiceKind"];
             step: components["schemas"]["Step"];
             /** Revision */
@@ -2016,7 +2062,7 @@ export interface components {
          * @description Where a service stands; it is always at one step.
          * @enum {string}
          */
-        Step: "consultation" | "plan" | "chair" | "review" | "tone" | "record";
+        Step: "consultation" | "plan" | "strands" | "chair" | "review" | "tone" | "record";
         /**
          * StrandOut
          * @description A strand with its fitted curve, painted, and what it says.
@@ -2074,6 +2120,58 @@ export interface components {
             dye_hue: components["schemas"]["DyeHue"] | null;
             elasticity: components["schemas"]["Elasticity"];
             breakage: components["schemas"]["Breakage"];
+            curl: components["schemas"]["Curl"];
+            texture: components["schemas"]["Texture"];
+            /** Grey Share */
+            grey_share: number;
+        };
+        /**
+         * StrandPart
+         * @description A stretch of the strand read apart from the rest of its zone: root, band or ends.
+         *
+         *     Args:
+         *         hair: as read. from_mm: where it begins, from the scalp; to_mm: where it ends, None for the tip.
+         *         target_level: None for the zone's own; below the start level to be made deeper.
+         *         tone, covering, lightener, load: its own; None for the zone's.
+         *         is_left_out: no product goes there today.
+         *         meeting: how it meets what comes after it toward the tip.
+         */
+        StrandPart: {
+            /**
+             * From Mm
+             * @description mm
+             */
+            from_mm: number;
+            /** To Mm */
+            to_mm: number | null;
+            /** Target Level */
+            target_level: number | null;
+            tone: components["schemas"]["Tone"] | null;
+            /** Is Left Out */
+            is_left_out: boolean;
+            meeting: components["schemas"]["Meeting"];
+            covering: components["schemas"]["Covering"] | null;
+            /** Lightener */
+            lightener: string | null;
+            load: components["schemas"]["Load"] | null;
+            /**
+             * Start Level
+             * @description (level)
+             */
+            start_level: number;
+            history: components["schemas"]["History"];
+            thickness: components["schemas"]["Thickness"];
+            porosity: components["schemas"]["Porosity"];
+            undertone: components["schemas"]["Undertone"] | null;
+            /** Tint Level */
+            tint_level: number | null;
+            dye_hue: components["schemas"]["DyeHue"] | null;
+            elasticity: components["schemas"]["Elasticity"];
+            breakage: components["schemas"]["Breakage"];
+            curl: components["schemas"]["Curl"];
+            texture: components["schemas"]["Texture"];
+            /** Grey Share */
+            grey_share: number;
         };
         /**
          * StrandReading
@@ -2116,6 +2214,12 @@ export interface components {
             /** Return Percent */
             return_percent: number;
         };
+        /**
+         * Texture
+         * @description How much product the hair drinks.
+         * @enum {string}
+         */
+        Texture: "sleek" | "usual" | "thirsty";
         /**
          * Thickness
          * @description Thickness of the single strand.
@@ -2194,7 +2298,9 @@ export interface components {
         };
         /**
          * ZoneOut
-         * @description A zone with the colours it has and is to have; a segment's stand beside it.
+         * @description A zone with the colours it has and is to have; those of its parts, and of its pieces and their parts, beside it.
+         *
+         *     `pieces_hexes` is empty for a zone of one kind.
          */
         ZoneOut: {
             /** Key */
@@ -2217,31 +2323,40 @@ export interface components {
              */
             pace_min_per_foil: number;
             covering: components["schemas"]["Covering"];
+            /** Lightener */
+            lightener: string | null;
+            load: components["schemas"]["Load"];
             /** Is Delicate */
             is_delicate: boolean;
             /** Is On Scalp */
             is_on_scalp: boolean | null;
+            /**
+             * Off Scalp Mm
+             * @description mm
+             */
+            off_scalp_mm: number;
             density: components["schemas"]["Density"];
             /**
              * Length Mm
              * @description mm
              */
             length_mm: number;
+            /** Parts */
+            parts: components["schemas"]["StrandPart"][];
+            pieces: components["schemas"]["Pieces"] | null;
             /** Keeps Depth */
             keeps_depth: boolean;
             tone: components["schemas"]["Tone"] | null;
             /** Areas */
             areas: string[];
-            root: components["schemas"]["SegmentOut"] | null;
-            ends: components["schemas"]["SegmentOut"] | null;
             /** Start Hex */
             start_hex: string;
             /** Target Hex */
             target_hex: string;
-            /** Root Hex */
-            root_hex: string | null;
-            /** Ends Hex */
-            ends_hex: string | null;
+            /** Part Hexes */
+            part_hexes: string[];
+            /** Pieces Hexes */
+            pieces_hexes: string[];
             /** Touches The Scalp */
             touches_the_scalp: boolean;
             /**
@@ -2258,6 +2373,10 @@ export interface components {
             dye_hue: components["schemas"]["DyeHue"] | null;
             elasticity: components["schemas"]["Elasticity"];
             breakage: components["schemas"]["Breakage"];
+            curl: components["schemas"]["Curl"];
+            texture: components["schemas"]["Texture"];
+            /** Grey Share */
+            grey_share: number;
         };
         /**
          * CsvIn
@@ -2608,40 +2727,6 @@ export interface components {
             strands: components["schemas"]["StrandIn"][];
         };
         /**
-         * Segment
-         * @description Root or ends of a zone, read apart from its lengths.
-         *
-         *     Args:
-         *         hair: as read. length_mm: regrowth for a root, 1 to 300 mm; for ends how much of the hair they are.
-         *         target_level: None for the zone's own.
-         *         is_left_out: no product goes there today.
-         */
-        Segment: {
-            /**
-             * Length Mm
-             * @description mm
-             */
-            length_mm: number;
-            /** Target Level */
-            target_level?: number | null;
-            /** Is Left Out */
-            is_left_out?: boolean;
-            /**
-             * Start Level
-             * @description (level)
-             */
-            start_level: number;
-            history?: components["schemas"]["History"];
-            thickness?: components["schemas"]["Thickness"];
-            porosity?: components["schemas"]["Porosity"];
-            undertone?: components["schemas"]["Undertone"] | null;
-            /** Tint Level */
-            tint_level?: number | null;
-            dye_hue?: components["schemas"]["DyeHue"] | null;
-            elasticity?: components["schemas"]["Elasticity"];
-            breakage?: components["schemas"]["Breakage"];
-        };
-        /**
          * StrandIn
          * @description A strand of a test, with the times of its clock.
          */
@@ -2684,6 +2769,10 @@ export interface components {
             dye_hue?: components["schemas"]["DyeHue"] | null;
             elasticity?: components["schemas"]["Elasticity"];
             breakage?: components["schemas"]["Breakage"];
+            curl?: components["schemas"]["Curl"];
+            texture?: components["schemas"]["Texture"];
+            /** Grey Share */
+            grey_share?: number;
         };
         /**
          * StretchIn
@@ -2708,21 +2797,23 @@ export interface components {
          *
          *     Args:
          *         key: stable within a service; name: what the technician calls it.
-         *         hair: as read; with `root` or `ends` given, the hair of the lengths between them.
-         *         target_level: not below the start level, up to 10.
+         *         hair: as read; with `parts` given, the hair between them.
+         *         target_level: up to 10; below the start level to be made deeper.
          *         foil_count: 1 to 60 sections; application time and bowl amounts follow from it.
          *         pace_min_per_foil: the technician's pace, 0.1 to 6 min a section.
-         *         covering: open air, foil or film.
+         *         covering: open air, foil or film. lightener: key of the one used here, None for the service's. load: of product.
          *         is_delicate: hairline, temples, nape, fine baby hair: weaker developer, never the whole time.
          *         is_on_scalp: product touches the scalp: the label's on-scalp limit holds and warmth speeds the lift. None when
          *             nobody said: short hair of nape and hairline does, other hair does not.
+         *         off_scalp_mm: product is kept so far off the scalp, 0 to 300 mm.
          *         density; length_mm: of the hair, 5 to 1500 mm: bowl amounts follow from them.
-         *         root, ends: read apart, or None.
+         *         parts: read apart, from the scalp to the tip. pieces: another kind of hair in turn with the rest, or None.
          *         keeps_depth: the zone stays as it is.
          *         tone: wanted here, None for the head's.
          *         areas: areas of the head's map it covers; none means its own key.
-         *         part, parent_key, waits_for, is_again, note: of a lane: which part, of which zone, the lane whose lift it waits
-         *             for, whether it is lightened again today, why.
+         *         is_of_piece: of a hair piece: there is no scalp.
+         *         part, piece, at_mm, parent_key, waits_for, is_again, note: of a lane: which part, of which kind, where (of one
+         *             band among several), of which zone, the lane whose lift it waits for, whether it is lightened again, why.
          */
         Zone: {
             /** Key */
@@ -2745,18 +2836,27 @@ export interface components {
              */
             pace_min_per_foil?: number;
             covering?: components["schemas"]["Covering"];
+            /** Lightener */
+            lightener?: string | null;
+            load?: components["schemas"]["Load"];
             /** Is Delicate */
             is_delicate?: boolean;
             /** Is On Scalp */
             is_on_scalp?: boolean | null;
+            /**
+             * Off Scalp Mm
+             * @description mm
+             */
+            off_scalp_mm?: number;
             density?: components["schemas"]["Density"];
             /**
              * Length Mm
              * @description mm
              */
             length_mm?: number;
-            root?: components["schemas"]["Segment"] | null;
-            ends?: components["schemas"]["Segment"] | null;
+            /** Parts */
+            parts?: components["schemas"]["StrandPart"][];
+            pieces?: components["schemas"]["Pieces"] | null;
             /** Keeps Depth */
             keeps_depth?: boolean;
             tone?: components["schemas"]["Tone"] | null;
@@ -2776,6 +2876,10 @@ export interface components {
             dye_hue?: components["schemas"]["DyeHue"] | null;
             elasticity?: components["schemas"]["Elasticity"];
             breakage?: components["schemas"]["Breakage"];
+            curl?: components["schemas"]["Curl"];
+            texture?: components["schemas"]["Texture"];
+            /** Grey Share */
+            grey_share?: number;
         };
         /**
          * Aim
@@ -2794,6 +2898,8 @@ export interface components {
             mix_min: number;
             /** Volume Strength */
             volume_strength: number;
+            /** Lightener Name */
+            lightener_name: string;
             /** Lightener G */
             lightener_g: number;
             /** Developer G */
@@ -2882,7 +2988,7 @@ export interface components {
          * @description Which part of a zone a lane is.
          * @enum {string}
          */
-        Part: "whole" | "lengths" | "regrowth" | "root" | "ends";
+        Part: "whole" | "lengths" | "regrowth" | "root" | "band" | "ends";
         /**
          * Placed
          * @description A zone's place in the order and why; `is_usual` for one that nothing but the usual way puts there.
@@ -2898,6 +3004,8 @@ export interface components {
         /**
          * PlanLane
          * @description One lane of a plan; minutes count from the first product on hair, the curve's from `end_min`.
+         *
+         *     `lightener` is empty where it is the service's own.
          */
         PlanLane: {
             /** Key */
@@ -2907,6 +3015,8 @@ export interface components {
             part: components["schemas"]["Part"];
             /** Name */
             name: string;
+            /** Lightener */
+            lightener: string;
             /** Wave */
             wave: number;
             /** Start Level */
@@ -2995,6 +3105,8 @@ export interface components {
             waves: components["schemas"]["WavePlan"][];
             /** Left Out */
             left_out: components["schemas"]["LeftOutLane"][];
+            /** Kept */
+            kept: components["schemas"]["LeftOutLane"][];
             /** Bowls */
             bowls: components["schemas"]["BowlOut"][];
             /** Poured */
@@ -3794,13 +3906,14 @@ export interface components {
          *
          *     Args:
          *         tone_keys, levels: of a service that lightens nothing, the parts that go to the basin and the levels
-         *             they are at.
+         *             they are at. kind: of the service.
          */
         ConsultationFinished: {
             /** Tone Keys */
             tone_keys?: string[];
             /** Levels */
             levels?: number[];
+            kind?: components["schemas"]["ServiceKind"];
         };
         /**
          * ConsultationFinishedIn
@@ -3808,7 +3921,7 @@ export interface components {
          *
          *     Args:
          *         tone_keys, levels: of a service that lightens nothing, the parts that go to the basin and the levels
-         *             they are at.
+         *             they are at. kind: of the service.
          */
         ConsultationFinishedIn: {
             /**
@@ -6346,6 +6459,12 @@ export interface components {
             pace_min_per_foil: number;
             /** Growth Mm Per Month */
             growth_mm_per_month: number;
+            /** Weakest Natural */
+            weakest_natural: number;
+            /** Weakest Worn */
+            weakest_worn: number;
+            /** Weakest Old Dye */
+            weakest_old_dye: number;
             /** Currency */
             currency: string;
         };
@@ -6360,6 +6479,12 @@ export interface components {
             pace_min_per_foil?: number | null;
             /** Growth Mm Per Month */
             growth_mm_per_month?: number | null;
+            /** Weakest Natural */
+            weakest_natural?: number | null;
+            /** Weakest Worn */
+            weakest_worn?: number | null;
+            /** Weakest Old Dye */
+            weakest_old_dye?: number | null;
             /** Currency */
             currency?: string | null;
         };

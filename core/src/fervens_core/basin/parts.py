@@ -100,9 +100,9 @@ def find_tone_parts(
     shadow = chair.state.shadow
     if shadow is None or shelf is None:
         return tone_parts
-    rooted = {r.zone.zone_key for r in reads if r.zone.part is Part.ROOT}
-    at_root = [r for r in reads if r.zone.part is Part.ROOT or r.zone.zone_key not in rooted]
-    at_root = [r for r in at_root if r.zone.part is not Part.ENDS]
+    rooted = {(r.zone.zone_key, r.zone.piece) for r in reads if r.zone.part is Part.ROOT}
+    at_root = [r for r in reads if r.zone.part is Part.ROOT or (r.zone.zone_key, r.zone.piece) not in rooted]
+    at_root = [r for r in at_root if r.zone.part not in (Part.BAND, Part.ENDS)]
     deep = Wish(wish.tone, shadow.level, wish.hue_deg)
     results = [replace(r.result, grams=max(r.result.grams * SHADOW_SHARE, 1.0)) for r in at_root]
     picked = _for_shadow(results, shelf, deep) if results else {}

@@ -119,7 +119,7 @@ def again_block_of(chair: Chair, read: ReadZone, elasticity: Elasticity) -> Mess
     """Why a zone may not be lightened once more today, or None."""
     lane = read.lane
     return again_block(
-        chair.lightener,
+        chair.lightener_of(lane.key),
         scalp=lane.scalp,
         elasticity=lane.elasticity,
         told=frozenset({read.zone.hair.elasticity, elasticity}),
@@ -137,7 +137,7 @@ def plan_again(reads: Sequence[ReadZone], request: PlanRequest) -> dict[str, Zon
         for r in reads
         if r.zone.target_level - r.result.level >= WORTH_LEVELS / 2
     )
-    plain = tuple(replace(z, part=Part.WHOLE, parent_key=None, root=None, ends=None) for z in zones)
+    plain = tuple(replace(z, part=Part.WHOLE, parent_key=None, parts=(), pieces=None) for z in zones)
     if not plain:
         return {}
     old = request.choice
@@ -164,7 +164,7 @@ def _beside(reads: Sequence[ReadZone], read: ReadZone) -> tuple[list[ReadZone], 
 
 
 def _width(zone: Zone) -> Message:
-    if zone.part in (Part.ROOT, Part.REGROWTH, Part.ENDS):
+    if zone.part in (Part.ROOT, Part.REGROWTH, Part.BAND, Part.ENDS):
         return say("band-width", mm=zone.length_mm)
     return say("band-whole_zone")
 
@@ -229,7 +229,7 @@ def _options(
                 volume_strength=again.volume_strength if again else None,
                 minutes=again.rinse_min - again.start_min if again else None,
                 blocked=block,
-                asks_label=chair.lightener.max_applications is None,
+                asks_label=chair.lightener_of(read.lane.key).max_applications is None,
             )
         )
         wanted_hex = lab_to_hex(hair_lab(read.before_level, np.array(max(target, read.before_level))))[0]

@@ -33,7 +33,7 @@ from fervens_core.chair.paint import (
 )
 from fervens_core.chair.replan import DeveloperProposal, propose_developers
 from fervens_core.colour import Undertone, hair_lab, lab_to_hex, undertone
-from fervens_core.head import Covering, Elasticity, Part, ScalpFeel
+from fervens_core.head import Covering, Elasticity, Part, ScalpFeel, lane_label
 from fervens_core.lift import Belief, Outlook
 from fervens_core.log import LaneState, MixedBowl, Phase, Step, TakenReading
 from fervens_core.planning import BowlStyle, PlanRequest
@@ -167,9 +167,10 @@ def _notes(chair: Chair, lane: LaneState, lost: float, *, is_last_placed: bool) 
 def _short_help(chair: Chair, lane: LaneState, advice: LaneAdvice) -> LaneAdvice:
     """What helps a lane that will stop short, said with its advice."""
     ways = []
-    if refresh_block(chair.lightener, len(lane.applications), lane.stop) is None:
+    lightener = chair.lightener_of(lane.key)
+    if refresh_block(lightener, len(lane.applications), lane.stop) is None:
         ways.append(say("short_help-refresh"))
-    if not lane.is_heated and heat_block(chair.zones[lane.key], chair.lightener, lane.stop) is None:
+    if not lane.is_heated and heat_block(chair.zones[lane.key], lightener, lane.stop) is None:
         ways.append(say("short_help-warm"))
     level = chair.zones[lane.key].target_level if advice.stops_at is None else advice.stops_at
     return replace(advice, text=say("advice-stops_near_help", level=level, ways=[*ways, say("short_help-deeper")]))
@@ -231,7 +232,7 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
     return Lane(
         key=lane.key,
         name=zone.label,
-        zone_name=say("lane-again", lane=zone.name) if zone.is_again else zone.name,
+        zone_name=lane_label(zone.name, Part.WHOLE, piece=zone.piece, is_again=zone.is_again),
         part="" if zone.part is Part.WHOLE else zone.part.value,
         order=index + 1,
         phase=lane.phase,
@@ -320,7 +321,7 @@ def _bowls_in_use(chair: Chair) -> tuple[BoardBowl, ...]:
             volume_strength=b.volume_strength,
             mass_g=b.mass_g,
             mixed_at=b.at,
-            stale_at=after(b.at, chair.lightener.bowl_life_min),
+            stale_at=after(b.at, chair.lightener_of(b.lane_keys[0]).bowl_life_min),
             lane_names=tuple(chair.zones[k].label for k in b.lane_keys),
         )
         for b in chair.state.bowls

@@ -6,7 +6,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 
-from fervens_core.head import Covering, Lightener, ReadingMode, Zone
+from fervens_core.head import Covering, Lightener, ReadingMode, Zone, lightener_among
 from fervens_core.lift import (
     Application,
     Belief,
@@ -45,6 +45,7 @@ class Chair:
 
     Args:
         zones: the state's lanes by key. now: with time zone. strands: tests, which teach as well.
+        others: lighteners that lanes have of their own.
     """
 
     state: ServiceState
@@ -53,6 +54,11 @@ class Chair:
     now: datetime
     has_additive: bool = False
     strands: tuple[Strand, ...] = ()
+    others: tuple[Lightener, ...] = ()
+
+    def lightener_of(self, key: str) -> Lightener:
+        """What a lane is lightened with."""
+        return lightener_among(self.zones[key].lightener, self.lightener, self.others)
 
 
 @dataclass(frozen=True, slots=True)
@@ -112,13 +118,13 @@ def product_age_min(chair: Chair, lane: LaneState, applied: Applied, at: datetim
 def lost_share(chair: Chair, lane: LaneState, applied: Applied) -> float:
     """How much less far an application lifts for the age of its bowl at its last section, 0 to 0.5."""
     age = product_age_min(chair, lane, applied, applied.finished_at or chair.now)
-    return lift_lost_share(age, chair.lightener.bowl_life_min)
+    return lift_lost_share(age, chair.lightener_of(lane.key).bowl_life_min)
 
 
 def lane_wall(chair: Chair, lane: LaneState, times: LaneTimes) -> datetime:
     """When the label's time of what is on a lane is up: counted from the first section of its latest application."""
     started = lane.applications[-1].started_at if lane.applications else times.started
-    return after(started, chair.lightener.label_max_min)
+    return after(started, chair.lightener_of(lane.key).label_max_min)
 
 
 def _applications(chair: Chair, lane: LaneState, times: LaneTimes) -> tuple[Application, ...]:
@@ -150,7 +156,7 @@ def lane_kinetics(chair: Chair, lane: LaneState, times: LaneTimes) -> LaneKineti
     zone = chair.zones[lane.key]
     course = make_course(_applications(chair, lane, times), zone.covering, _happened(lane, times.zero))
     volume = effective_volume(lane.volume_strength, has_additive=chair.has_additive)
-    return LaneKinetics(zone.hair.start_level, volume, zone_factors(zone, chair.lightener), course)
+    return LaneKinetics(zone.hair.start_level, volume, zone_factors(zone, chair.lightener_of(lane.key)), course)
 
 
 def with_happening(
@@ -173,7 +179,7 @@ def with_happening(
 
 def head_belief(chair: Chair, times: list[LaneTimes] | None = None) -> Belief:
     """What the strand tests and the head's readings so far teach about every lane; strands stand after the lanes."""
-    state, zones, lightener = chair.state, chair.zones, chair.lightener
+    state, zones = chair.state, chair.zones
     times = times or lane_times(chair)
     read = tuple(s for s in chair.strands if s.readings)
     before = prior(
@@ -188,7 +194,7 @@ def head_belief(chair: Chair, times: list[LaneTimes] | None = None) -> Belief:
                 continue
             ended = min(taken.at, lane.rinsed_at) if lane.rinsed_at else taken.at
             minutes = min(max(minutes_between(lane.finished_at, ended), 0.0), 240.0)
-            is_through = lightener.is_dark and lane.rinsed_at is None
+            is_through = chair.lightener_of(lane.key).is_dark and lane.rinsed_at is None
             readings.append(Reading(index, minutes, taken.level, taken.mode, is_through_dark=is_through))
     return learn(before, tuple(readings))
 

@@ -42,12 +42,13 @@ class LaneOption:
 
 
 def drag_target(lane: LaneState, zone: Zone, lanes: Sequence[LaneState], zones: dict[str, Zone]) -> str | None:
-    """The waiting ends of the same zone, which a lane's product can be dragged to, or None."""
+    """The waiting ends of the same hair with the same product, which a lane's can be dragged to, or None."""
     if zone.part is Part.ENDS:
         return None
     for other in lanes:
         its = zones[other.key]
-        if its.zone_key == zone.zone_key and its.part is Part.ENDS and other.phase is Phase.WAITING:
+        is_same = (its.zone_key, its.piece, its.lightener) == (zone.zone_key, zone.piece, zone.lightener)
+        if is_same and its.part is Part.ENDS and other.phase is Phase.WAITING:
             return other.key
     return None
 
@@ -107,10 +108,11 @@ def lane_options(chair: Chair, belief: Belief, times: Sequence[LaneTimes], key: 
     Raises:
         ConflictError: the plan has no such lane.
     """
-    state, lightener = chair.state.lane(key), chair.lightener
+    state = chair.state.lane(key)
     if state.phase is not Phase.PROCESSING:
         return ()
     index = chair.state.lanes.index(state)
+    lightener = chair.lightener_of(key)
     lane = _Lane(chair, state, chair.zones[key], times[index], belief.outlook(index))
     wall = minutes_between(lane.times.zero, lane_wall(chair, state, lane.times))
     found: list[LaneOption] = []

@@ -107,7 +107,7 @@ def propose_developers(
         if entry is None or entry.own is not None or lane.key not in rinses:
             continue  # the last: not of the plan, lightened again
         end_min = minutes_between(zero, times[index].zero)
-        minutes = min(rinses[lane.key] - end_min, chair.lightener.label_max_min - entry.zone.application_min)
+        minutes = min(rinses[lane.key] - end_min, entry.label_max_min - entry.zone.application_min)
         if minutes < PROCESSING_MIN_MIN:
             continue
         volume = round(float(LaneTable([entry]).volumes(np.array([[minutes]]), mixing)[0, 0]), 1)
@@ -130,6 +130,7 @@ def bowls_to_mix(chair: Chair, times: list[LaneTimes], request: PlanRequest) -> 
     servings = tuple(
         Serving(
             chair.zones[lane.key],
+            chair.lightener_of(lane.key),
             lane.volume_strength,
             minutes_between(zero, at.started),
             max(minutes_between(zero, at.zero), minutes_between(zero, at.started) + 0.1),
@@ -138,6 +139,4 @@ def bowls_to_mix(chair: Chair, times: list[LaneTimes], request: PlanRequest) -> 
         if not (lane.applications and lane.applications[0].dragged_from)
     )
     choice = request.choice
-    return plan_bowls(
-        servings, request.lightener, request.bottles, style=choice.bowl_style, mix_per_foil_g=choice.mix_per_foil_g
-    )
+    return plan_bowls(servings, request.bottles, style=choice.bowl_style, mix_per_foil_g=choice.mix_per_foil_g)

@@ -21,7 +21,7 @@ from fervens_core.base import (
     read,
     say,
 )
-from fervens_core.head import History, Part, Porosity, ReadingMode, Thickness, Tone, lane_label
+from fervens_core.head import History, Part, Porosity, Reach, ReadingMode, Thickness, Tone, lane_label
 
 VERSION: Literal[2] = 2
 LANES_MAX = 240
@@ -52,7 +52,8 @@ class FiledLane:
         minutes: from its last section to the rinse; applied_min: of its application, min.
         contact_min, volume_min: contact load. history, thickness, porosity: of its hair, as learning groups it.
         extent, rate: learnt; log_extent, log_rate: beside what was expected, natural log.
-        mixed_g, wasted_g: of its bowls.
+        mixed_g, wasted_g: of its bowls. piece, at_mm: which kind, and where, of a zone of two kinds or bands.
+        lightener: name of its own product, empty for the service's.
     """
 
     key: Annotated[str, Text(80)]
@@ -84,11 +85,14 @@ class FiledLane:
     mixed_g: Amount
     wasted_g: Amount
     readings: Annotated[tuple[FiledReading, ...], Count(0, READINGS_KEPT, "readings")] = ()
+    piece: Words = ""
+    at_mm: Reach | None = None
+    lightener: Words = ""
 
     @property
     def label(self) -> Message | str:
         """What to call it."""
-        return lane_label(self.zone, self.part, is_again=self.is_again)
+        return lane_label(self.zone, self.part, piece=self.piece, at_mm=self.at_mm, is_again=self.is_again)
 
 
 @dataclass(frozen=True, slots=True)
@@ -106,11 +110,20 @@ class FiledToner:
     developer_g: Amount
     hex: Words
     wanted: Tone | None
+    piece: Words = ""
+    at_mm: Reach | None = None
 
     @property
     def label(self) -> Message | str:
         """What to call its lane."""
-        return lane_label(self.zone, self.part, is_again=self.is_again, is_shadow=self.is_shadow)
+        return lane_label(
+            self.zone,
+            self.part,
+            piece=self.piece,
+            at_mm=self.at_mm,
+            is_again=self.is_again,
+            is_shadow=self.is_shadow,
+        )
 
 
 @dataclass(frozen=True, slots=True)

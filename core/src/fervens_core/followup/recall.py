@@ -15,9 +15,11 @@ from fervens_core.head import (
     Hair,
     History,
     Lightener,
+    Pieces,
     ReadingMode,
-    Segment,
+    StrandPart,
     Zone,
+    lightener_among,
 )
 from fervens_core.lift import (
     ADDITIVE_STRENGTH_FACTOR,
@@ -79,11 +81,11 @@ class LastFormula:
 
 def _natural(zone: Zone, others: Sequence[Zone]) -> Hair:
     """The hair that grows: a regrowth that was read, else virgin hair as read, else the darkest root of the head."""
-    if zone.root is not None:
-        return zone.root.hair
+    if zone.root_hair is not None:
+        return zone.root_hair
     if zone.hair.history is History.VIRGIN:
         return zone.hair
-    roots = [z.root.hair for z in others if z.root] + [z.hair for z in others if z.hair.history is History.VIRGIN]
+    roots = [h for z in others if (h := z.root_hair)] + [z.hair for z in others if z.hair.history is History.VIRGIN]
     start = min((h.start_level for h in roots), default=zone.hair.colour_start)
     return replace(
         zone.hair, start_level=start, history=History.VIRGIN, lifted_from=None, tint_level=None, dye_hue=None
@@ -126,25 +128,48 @@ def head_since(
 
 def _since(zone: Zone, zones: Sequence[Zone], reached: Mapping[str, float], grown: float) -> Zone:
     natural = _natural(zone, zones)
-    old_root = next((reached[k] for k in (f"{zone.key}.root", f"{zone.key}.regrowth") if k in reached), None)
-    lengths = _worn(zone.hair, reached.get(zone.key, old_root if zone.root else None))
     length = min(zone.length_mm + grown, 1500.0)
-    ends = zone.ends
-    if ends is not None:
-        ends = replace(
-            ends, hair=_worn(ends.hair, reached.get(f"{zone.key}.ends")), is_left_out=True, target_level=None
-        )
-    is_untouched = zone.root is not None and old_root is None
-    if is_untouched and zone.root is not None:
-        grown = min(grown + zone.root.length_mm, 300.0)
+    hair, parts = _kind_since(zone, zone.key, natural, zone, reached, grown)
+    target = max(zone.target_level, hair.start_level) if hair != zone.hair else zone.target_level
+    pieces = zone.pieces
+    if pieces is not None:
+        own, own_parts = _kind_since(pieces, f"{zone.key}.pieces", natural, zone, reached, grown)
+        pieces = replace(pieces, hair=own, parts=own_parts)
+    return replace(zone, hair=hair, target_level=target, length_mm=length, parts=parts, pieces=pieces)
+
+
+def _kind_since(
+    kind: Zone | Pieces, key: str, natural: Hair, zone: Zone, reached: Mapping[str, float], grown: float
+) -> tuple[Hair, tuple[StrandPart, ...]]:
+    """One kind of hair of a zone as it comes back: what grew is its root, what was apart has moved down with it."""
+    root = next((p for p in kind.parts if p.is_root), None)
+    old_root = next((reached[k] for k in (f"{key}.root", f"{key}.regrowth") if k in reached), None)
+    lengths = _worn(kind.hair, reached.get(key, old_root if root else None))
+    length = min(zone.length_mm + grown, 1500.0)
+    moved, bands = [], 0
+    for part in kind.parts:
+        if part.is_root:
+            continue
+        bands += not part.is_ends
+        own = "ends" if part.is_ends else "band" if bands == 1 else f"band-{bands}"
+        hair = _worn(part.hair, reached.get(f"{key}.{own}"))
+        end = None if part.to_mm is None else min(part.to_mm + grown, length)
+        if part.from_mm + grown < length:
+            moved.append(
+                replace(part, hair=hair, from_mm=part.from_mm + grown, to_mm=end, is_left_out=True, target_level=None)
+            )
+    was_untouched = root.end_mm(zone.length_mm) if root is not None and old_root is None else zone.off_scalp_mm
+    fresh = min(grown + was_untouched, 300.0)
     is_worn = lengths.start_level - natural.start_level > 0.25
-    room = length - (ends.length_mm if ends else 0.0)
-    root = Segment(natural, round(min(grown, room), 1)) if grown >= LEAST_MM and is_worn and room >= LEAST_MM else None
-    target = max(zone.target_level, lengths.start_level)
-    return replace(zone, hair=lengths, target_level=target, length_mm=length, root=root, ends=ends)
+    room = moved[0].from_mm if moved else length
+    if fresh >= LEAST_MM and is_worn and room >= LEAST_MM:
+        moved.insert(0, StrandPart(hair=natural, to_mm=round(min(fresh, room), 1)))
+    return lengths, tuple(moved)
 
 
-def as_strands(worn: Sequence[WornLane], lightener: Lightener) -> tuple[Strand, ...]:
+def as_strands(
+    worn: Sequence[WornLane], lightener: Lightener, others: tuple[Lightener, ...] = ()
+) -> tuple[Strand, ...]:
     """The lanes that were read most, as strands: what this head taught last time moves the next plan.
 
     Only lanes of natural hair away from the scalp: lengths are not the hair they were, and a strand knows no warmth.
@@ -162,7 +187,7 @@ def as_strands(worn: Sequence[WornLane], lightener: Lightener) -> tuple[Strand, 
                 key=f"last-{w.zone.key}"[:40],
                 zone_key=parent,
                 hair=replace(w.zone.hair, lifted_from=None),
-                lightener=lightener,
+                lightener=lightener_among(w.zone.lightener, lightener, others),
                 volume_strength=w.volume_strength,
                 covering=w.zone.covering,
                 has_additive=w.has_additive,
@@ -201,12 +226,15 @@ def _corrected(w: WornLane, lightener: Lightener, elasticity: Elasticity) -> tup
 
 
 def last_formulas(
-    worn: Sequence[WornLane], lightener: Lightener, elasticity: Elasticity = Elasticity.RETURNS
+    worn: Sequence[WornLane],
+    usual: Lightener,
+    elasticity: Elasticity = Elasticity.RETURNS,
+    others: tuple[Lightener, ...] = (),
 ) -> tuple[LastFormula, ...]:
     """What each lane had last time, corrected by how it really lifted; never past the label or the lane's own limit."""
     found = []
     for w in worn:
-        target = w.zone.target_level
+        target, lightener = w.zone.target_level, lightener_among(w.zone.lightener, usual, others)
         corrected, minutes, is_within_reach = _corrected(w, lightener, elasticity)
         off = w.level - target
         is_there = abs(off) <= LIFT_LEAST

@@ -20,9 +20,12 @@ from fervens_core.formats.service_file import (
     VERSION,
     FileEvent,
     ServiceFile,
+    lighteners_named,
     read_service_file,
     service_file_schema,
+    with_lighteners,
     write_service_file,
+    zone_in_parts,
 )
 from fervens_core.formats.strand_csv import strands_from_csv, strands_to_csv
 
@@ -48,6 +51,7 @@ __all__ = [
     "lab_to_line",
     "learn_answer",
     "level_of_lab",
+    "lighteners_named",
     "line_to_lab",
     "plan_to_json",
     "read_service_file",
@@ -58,5 +62,7 @@ __all__ = [
     "strands_from_csv",
     "strands_to_csv",
     "tone_answer",
+    "with_lighteners",
     "write_service_file",
+    "zone_in_parts",
 ]

@@ -17,7 +17,7 @@ from fervens_core.base import MESSAGE_SCHEMA, ConflictError, Message, check_rang
 from fervens_core.basin import ToneBowl, ToneLane, lanes_today, read_zones, tone_step
 from fervens_core.chair import Chair, after, head_belief, lane_times, make_board, minutes_between
 from fervens_core.formats.service_file import MINUTES_MAX, ServiceFile
-from fervens_core.head import NO_LIGHTENER, ServiceKind
+from fervens_core.head import NO_LIGHTENER
 from fervens_core.log import Event, Phase, fold
 
 ZERO = datetime(2000, 1, 1, tzinfo=UTC)
@@ -38,8 +38,7 @@ def chair_of(file: ServiceFile, at_min: float | None = None) -> Chair:
     """
     last = max((e.at_min for e in file.events), default=0.0)
     minute = last if at_min is None else check_range("at", at_min, 0.0, MINUTES_MAX, "min")
-    is_tone_only = file.kind is ServiceKind.TONE_ONLY
-    lightener = file.lightener or (NO_LIGHTENER if is_tone_only else None)
+    lightener = file.lightener or (NO_LIGHTENER if file.kind.only_tones else None)
     if lightener is None:
         raise ConflictError("no_lightener.file")
     state = fold(_events(file, minute))
@@ -47,11 +46,12 @@ def chair_of(file: ServiceFile, at_min: float | None = None) -> Chair:
         raise ConflictError("no_plan.file", minute=minute)
     return Chair(
         state=state,
-        zones={z.key: z for z in lanes_today(file.zones, state, file.kind)},
+        zones={z.key: z for z in lanes_today(file.head, state, file.kind)},
         lightener=lightener,
         now=ZERO + timedelta(minutes=minute),
         has_additive=file.plan.has_additive,
         strands=file.tested,
+        others=file.other_lighteners,
     )
 
 

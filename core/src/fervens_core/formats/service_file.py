@@ -8,7 +8,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
-from typing import Annotated, Any, Literal
+from typing import Annotated, Any, Literal, TypeVar
 
 from pydantic import BeforeValidator, PlainSerializer, WithJsonSchema
 
@@ -26,16 +26,32 @@ from fervens_core.base import (
     read,
     say,
 )
-from fervens_core.head import Developer, Findings, Lightener, ServiceKind, Tone, TonerShade, Zone
+from fervens_core.head import (
+    USUAL_LENGTH_MM,
+    Developer,
+    Findings,
+    Lightener,
+    Pieces,
+    ServiceKind,
+    StrandPart,
+    Tone,
+    TonerShade,
+    Zone,
+    as_hair_piece,
+)
 from fervens_core.lift import STRANDS_MAX, Strand, ToldStrand
 from fervens_core.log import KINDS, EventData, data_from_json, data_to_json, version_of
 from fervens_core.planning import PlanChoice, PlanRequest
+
+PartOrPieces = TypeVar("PartOrPieces", StrandPart, Pieces, Zone)
+KindOfHair = TypeVar("KindOfHair", Pieces, Zone)
 
 FORMAT: Literal["fervens-service"] = "fervens-service"
 VERSION: Literal[3] = 3
 VERSIONS = (1, 2, 3)
 """Version 1 knew neither segments nor strands and had one finish line; up to version 2 what nobody had said was false:
-whether product touches the scalp, whether the person has reacted before. They are read still."""
+whether product touches the scalp, whether the person has reacted before; a strand had a root and ends at most, and a
+head one lightener. They are read still."""
 MINUTES_MAX = 6000.0
 TONER_STRENGTH = 9.0
 """[MODEL] below this a developer is a toner's (common practice: 5 to 7 vol)."""
@@ -109,7 +125,8 @@ class ServiceFile:
     """Everything a service file holds. Shelf parts may be empty when the file is to be read into a studio.
 
     Args:
-        strands: tests, each with its lightener's key; lighteners beside the plan's own are `strand_lighteners`.
+        strands: tests, each with its lightener's key; lighteners beside the service's own, of strands
+            and zones, are `other_lighteners`.
         toner_idea: key of the shade in mind, or None. events: of the log, in order.
     """
 
@@ -122,7 +139,7 @@ class ServiceFile:
     zones: Annotated[tuple[Zone, ...], Count(0, 60, "zones")] = ()
     strands: Annotated[tuple[ToldStrand, ...], Count(0, STRANDS_MAX, "strands")] = ()
     lightener: Lightener | None = None
-    strand_lighteners: Annotated[tuple[Lightener, ...], Count(0, 12, "lighteners")] = ()
+    other_lighteners: Annotated[tuple[Lightener, ...], Count(0, 12, "lighteners")] = ()
     developers: Annotated[tuple[Developer, ...], Count(0, 40, "developers")] = ()
     toners: Annotated[tuple[TonerShade, ...], Count(0, 200, "toners")] = ()
     plan: PlanChoice = field(default_factory=PlanChoice)
@@ -137,6 +154,11 @@ class ServiceFile:
             for i, key in enumerate(keys):
                 if key in keys[:i]:
                     raise LimitError(f"{name}[{i}].key", say("limit-different_from_others", name=name), key)
+        for i, zone in enumerate(self.zones):
+            for name, key in lighteners_named(zone):
+                if self.lightener is not None and key not in self._lighteners:
+                    limit = say("limit-one_of", known=tuple(self._lighteners))
+                    raise LimitError(f"zones[{i}].{name}", limit, key)
         known = [z.key for z in self.zones]
         for key in self.plan.volumes:
             if key.split(".")[0] not in known:
@@ -152,7 +174,7 @@ class ServiceFile:
 
     @property
     def _lighteners(self) -> dict[str, Lightener]:
-        return {x.key: x for x in (*self.strand_lighteners, *((self.lightener,) if self.lightener else ()))}
+        return {x.key: x for x in (*self.other_lighteners, *((self.lightener,) if self.lightener else ()))}
 
     @property
     def tested(self) -> tuple[Strand, ...]:
@@ -164,20 +186,48 @@ class ServiceFile:
         if self.lightener is None:
             raise LimitError("lightener", say("limit-given_to_plan"), None)
         return PlanRequest(
-            zones=self.zones,
+            zones=self.head,
             lightener=self.lightener,
             bottles=self.developers,
             choice=self.plan,
             strands=self.tested,
             elasticity=self.findings.elasticity,
+            others=self.other_lighteners,
         )
+
+    @property
+    def head(self) -> tuple[Zone, ...]:
+        """The zones as they are worked: those of a hair piece have no scalp."""
+        return as_hair_piece(self.zones) if self.findings.is_hair_piece else self.zones
+
+
+def lighteners_named(zone: Zone) -> list[tuple[str, str]]:
+    """Lighteners that a zone, its pieces or a part names, each with its path."""
+    kinds: list[tuple[str, Zone | Pieces]] = [("", zone), *([("pieces.", zone.pieces)] if zone.pieces else [])]
+    told = [(f"{at}lightener", kind.lightener) for at, kind in kinds]
+    told += [(f"{at}parts[{i}].lightener", p.lightener) for at, kind in kinds for i, p in enumerate(kind.parts)]
+    return [(path, key) for path, key in told if key is not None]
+
+
+def with_lighteners(zone: Zone, keys: Mapping[str, str]) -> Zone:
+    """A zone with other keys for the lighteners it, its pieces and its parts name: those of another shelf."""
+
+    def named(part: PartOrPieces) -> PartOrPieces:
+        return replace(part, lightener=None if part.lightener is None else keys.get(part.lightener, part.lightener))
+
+    def whole(kind: KindOfHair) -> KindOfHair:
+        return replace(named(kind), parts=tuple(named(p) for p in kind.parts))
+
+    return replace(whole(zone), pieces=whole(zone.pieces) if zone.pieces else None)
 
 
 def _upcast(document: Mapping[str, Any]) -> dict[str, Any]:
     """A file of version 1 or 2 as one of today's; what is not as it should be is left for the reader to refuse."""
     found = dict(document) | {"version": VERSION}
     if isinstance(found.get("zones"), list):
-        found["zones"] = [_unsaid(z, "is_on_scalp") for z in found["zones"]]
+        found["zones"] = [zone_in_parts(_unsaid(z, "is_on_scalp")) for z in found["zones"]]
+    if "strand_lighteners" in found:
+        found["other_lighteners"] = found.pop("strand_lighteners")
     if isinstance(found.get("toners"), list):
         found["toners"] = [_washed(x) for x in found["toners"]]
     if isinstance(found.get("developers"), list):
@@ -198,6 +248,26 @@ def _upcast(document: Mapping[str, Any]) -> dict[str, Any]:
             told["reacts_to_oxidative"] = told.pop("has_reacted_before")
         found["findings"] = told
     return found
+
+
+def zone_in_parts(zone: Any) -> Any:
+    """A zone of an older file, with its root and ends as parts from the scalp to the tip."""
+    if not isinstance(zone, Mapping) or ("root" not in zone and "ends" not in zone):
+        return zone
+    found = dict(zone)
+    root, ends = found.pop("root", None), found.pop("ends", None)
+    length, parts = found.get("length_mm", USUAL_LENGTH_MM), []
+    if isinstance(root, Mapping):
+        parts.append({"from_mm": 0.0, "to_mm": root.get("length_mm")} | _but_length(root))
+    if isinstance(ends, Mapping):
+        own = ends.get("length_mm")
+        is_number = isinstance(own, int | float) and isinstance(length, int | float)
+        parts.append({"from_mm": max(length - own, 0.0) if is_number else own} | _but_length(ends))
+    return found | {"parts": parts}
+
+
+def _but_length(segment: Mapping[str, Any]) -> dict[str, Any]:
+    return {k: v for k, v in segment.items() if k != "length_mm"}
 
 
 def _washed(shade: Any) -> Any:

@@ -79,6 +79,7 @@ class Findings:
         reacts_to_oxidative: a past reaction to oxidative colour; None when it was not asked.
         allergies, medication: as told, at most 500 characters. told_elsewhere: whatever else was written of the person.
         home_care: products in use. is_clarified: build-up was washed out today.
+        is_hair_piece: worked on a piece or wig: there is no person, no scalp, nothing grows.
         time_min: time the client has, 15 to 900 min; booked_min: time in the diary; None when not known.
     """
 
@@ -95,6 +96,7 @@ class Findings:
     is_clarified: Flag = False
     time_min: Annotated[Number, Within(15.0, 900.0, "min")] | None = None
     booked_min: Annotated[Number, Within(15.0, 900.0, "min")] | None = None
+    is_hair_piece: Flag = False
     told_elsewhere: Annotated[str, INTERNAL, PERSONAL] = ""
 
     @property

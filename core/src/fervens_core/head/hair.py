@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 from typing import Annotated
 
-from fervens_core.base import INTERNAL, Level, contract
+from fervens_core.base import INTERNAL, Level, Share, contract
 from fervens_core.colour import Undertone
 
 
@@ -36,6 +36,23 @@ class Density(StrEnum):
     THIN = "thin"
     MEDIUM = "medium"
     THICK = "thick"
+
+
+class Curl(StrEnum):
+    """Shape of the strand as it grows or was made."""
+
+    STRAIGHT = "straight"
+    WAVY = "wavy"
+    CURLY = "curly"
+    COILY = "coily"
+
+
+class Texture(StrEnum):
+    """How much product the hair drinks."""
+
+    SLEEK = "sleek"
+    USUAL = "usual"
+    THIRSTY = "thirsty"
 
 
 class Porosity(StrEnum):
@@ -111,7 +128,9 @@ class Hair:
         thickness, porosity: change how fast it lifts and takes toner.
         undertone: the warmth that shows now, None when not looked at.
         tint_level: level of the tint that lies in tinted hair, 1 to 10, None when not known.
-        dye_hue: hue of the old direct dye.
+        dye_hue: hue of old dye that shows: of direct dye, or what is left of it in hair of any history.
+        curl, texture: how it is shaped, and how much product it drinks.
+        grey_share: grey or silver among it, 0 to 1.
         elasticity, breakage: what decides whether it may be lightened at all.
         lifted_from: level it was lightened from, at most start_level, where that is known; None for hair as it grew.
     """
@@ -125,6 +144,9 @@ class Hair:
     dye_hue: DyeHue | None = None
     elasticity: Elasticity = Elasticity.RETURNS
     breakage: Breakage = Breakage.NONE
+    curl: Curl = Curl.STRAIGHT
+    texture: Texture = Texture.USUAL
+    grey_share: Share = 0.0
     lifted_from: Annotated[float | None, INTERNAL] = None
 
     @property
@@ -134,5 +156,5 @@ class Hair:
 
     @property
     def has_old_vivid_dye(self) -> bool:
-        """Green or blue direct dye: lifted with the weakest developer only (common practice, no source)."""
-        return self.history is History.DIRECT_DYE and self.dye_hue in (DyeHue.GREEN, DyeHue.BLUE)
+        """Green or blue dye, or what is left of it: lifted with the weakest developer only (common practice)."""
+        return self.history is not History.VIRGIN and self.dye_hue in (DyeHue.GREEN, DyeHue.BLUE)

@@ -109,6 +109,16 @@ class Lightener:
         return Ratio(self.developer_parts)
 
 
+def lightener_among(key: str | None, usual: Lightener, others: tuple[Lightener, ...]) -> Lightener:
+    """The lightener with a key: the usual one where none is named. Raises LimitError for one that is not there."""
+    if key is None or key == usual.key:
+        return usual
+    for other in others:
+        if other.key == key:
+            return other
+    raise LimitError("lightener", say("limit-one_of", known=(usual.key, *(x.key for x in others))), key)
+
+
 NO_LIGHTENER = Lightener("none", "none", 1.5, 50.0)
 """Stands for the lightener of a service that lightens nothing."""
 

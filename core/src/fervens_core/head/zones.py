@@ -1,4 +1,4 @@
-"""Zones of the head and their segments, and the lanes they are worked in. docs/models/segments.md."""
+"""Zones of the head: what was read of each, what is wanted of it, and how it is worked. docs/models/segments.md."""
 
 from __future__ import annotations
 
@@ -13,6 +13,7 @@ from fervens_core.base import (
     INTERNAL,
     Count,
     Flag,
+    Key,
     Level,
     LimitError,
     Message,
@@ -24,7 +25,8 @@ from fervens_core.base import (
     contract,
     say,
 )
-from fervens_core.head.hair import Covering, Density, Hair, History, Tone
+from fervens_core.head.hair import Covering, Density, Hair, Tone
+from fervens_core.head.parts import Load, Part, Pieces, StrandPart, check_parts
 
 ROOT_MM = 12.0
 """The first 12 mm are warmed by the scalp; longer regrowth bands in one application (common practice, no source)."""
@@ -36,49 +38,30 @@ SHORT_MM = 80.0
 """[MODEL] hair of nape and hairline up to this length cannot be kept off the skin, unless the technician says so."""
 AT_THE_SKIN = frozenset({"nape", "fringe", "left_temple", "right_temple"})
 """Areas of the usual head where short hair lies on the skin (common practice, no source)."""
-LIFT_LEAST = 0.25
-"""Less than a quarter level to go is nothing to lighten: technicians read to half a level."""
-ROOT_PACE_SHARE, ENDS_PACE_SHARE = 0.6, 0.4
-"""[MODEL] roots and ends of sections that are already made go on quicker than a fresh section."""
 
 
 class ServiceKind(StrEnum):
-    """What a service does. Toning alone goes from the consultation to the basin; nothing is lightened."""
+    """What a service does. Only the first lightens; a strand test alone touches no zone at all."""
 
     LIGHTEN_AND_TONE = "lighten_and_tone"
     TONE_ONLY = "tone_only"
+    DEEPEN = "deepen"
+    STRAND_TEST = "strand_test"
 
+    @property
+    def lightens(self) -> bool:
+        """Whether zones are lightened."""
+        return self is ServiceKind.LIGHTEN_AND_TONE
 
-class Part(StrEnum):
-    """Which part of a zone a lane is."""
-
-    WHOLE = "whole"
-    LENGTHS = "lengths"
-    REGROWTH = "regrowth"
-    ROOT = "root"
-    ENDS = "ends"
+    @property
+    def only_tones(self) -> bool:
+        """Whether it goes from the consultation to the basin."""
+        return self in (ServiceKind.TONE_ONLY, ServiceKind.DEEPEN)
 
 
 def regrowth_mm(days: float) -> float:
     """Regrowth after some days (0 to 3650) at 12 mm a month."""
     return check_range("days", days, 0.0, 3650.0, "days") / DAYS_PER_MONTH * GROWTH_MM_PER_MONTH
-
-
-@dataclass(frozen=True, slots=True)
-@contract
-class Segment:
-    """Root or ends of a zone, read apart from its lengths.
-
-    Args:
-        hair: as read. length_mm: regrowth for a root, 1 to 300 mm; for ends how much of the hair they are.
-        target_level: None for the zone's own.
-        is_left_out: no product goes there today.
-    """
-
-    hair: Annotated[Hair, FLAT]
-    length_mm: Annotated[Number, Within(1.0, 300.0, "mm")]
-    target_level: Level | None = None
-    is_left_out: Flag = False
 
 
 def _no_dot(key: str) -> str:
@@ -88,9 +71,29 @@ def _no_dot(key: str) -> str:
     return key
 
 
-def lane_label(zone: str, part: Part, *, is_again: bool = False, is_shadow: bool = False) -> Message | str:
-    """What to call a lane: by its zone, its part, and whether it was lightened again or is a root shadow."""
-    found: Message | str = zone if part is Part.WHOLE else say("lane-part", zone=zone, part=part)
+Reach = tuple[float, float]
+"""From where to where along the strand, mm from the scalp."""
+
+
+def lane_label(
+    zone: str,
+    part: Part,
+    *,
+    piece: str = "",
+    at_mm: Reach | None = None,
+    is_again: bool = False,
+    is_shadow: bool = False,
+) -> Message | str:
+    """What to call a lane: by its zone, its kind and part there, and whether it is again or a root shadow.
+
+    Args:
+        at_mm: of one band among several, where it lies.
+    """
+    found: Message | str = say("lane-piece", lane=zone, piece=piece) if piece else zone
+    if at_mm is not None:
+        found = say("lane-part_at", zone=found, part=part, low=at_mm[0], high=at_mm[1])
+    elif part is not Part.WHOLE:
+        found = say("lane-part", zone=found, part=part)
     found = say("lane-again", lane=found) if is_again else found
     return say("lane-shadow", lane=found) if is_shadow else found
 
@@ -102,21 +105,23 @@ class Zone:
 
     Args:
         key: stable within a service; name: what the technician calls it.
-        hair: as read; with `root` or `ends` given, the hair of the lengths between them.
-        target_level: not below the start level, up to 10.
+        hair: as read; with `parts` given, the hair between them.
+        target_level: up to 10; below the start level to be made deeper.
         foil_count: 1 to 60 sections; application time and bowl amounts follow from it.
         pace_min_per_foil: the technician's pace, 0.1 to 6 min a section.
-        covering: open air, foil or film.
+        covering: open air, foil or film. lightener: key of the one used here, None for the service's. load: of product.
         is_delicate: hairline, temples, nape, fine baby hair: weaker developer, never the whole time.
         is_on_scalp: product touches the scalp: the label's on-scalp limit holds and warmth speeds the lift. None when
             nobody said: short hair of nape and hairline does, other hair does not.
+        off_scalp_mm: product is kept so far off the scalp, 0 to 300 mm.
         density; length_mm: of the hair, 5 to 1500 mm: bowl amounts follow from them.
-        root, ends: read apart, or None.
+        parts: read apart, from the scalp to the tip. pieces: another kind of hair in turn with the rest, or None.
         keeps_depth: the zone stays as it is.
         tone: wanted here, None for the head's.
         areas: areas of the head's map it covers; none means its own key.
-        part, parent_key, waits_for, is_again, note: of a lane: which part, of which zone, the lane whose lift it waits
-            for, whether it is lightened again today, why.
+        is_of_piece: of a hair piece: there is no scalp.
+        part, piece, at_mm, parent_key, waits_for, is_again, note: of a lane: which part, of which kind, where (of one
+            band among several), of which zone, the lane whose lift it waits for, whether it is lightened again, why.
     """
 
     key: Annotated[str, Text(60), AfterValidator(_no_dot)]
@@ -126,34 +131,41 @@ class Zone:
     foil_count: Annotated[Whole, Within(1, 60, "sections")] = 6
     pace_min_per_foil: Annotated[Number, Within(0.1, 6.0, "min")] = 1.2
     covering: Covering = Covering.FOIL
+    lightener: Key | None = None
+    load: Load = Load.USUAL
     is_delicate: Flag = False
     is_on_scalp: Flag | None = None
+    off_scalp_mm: Annotated[Number, Within(0.0, 300.0, "mm")] = 0.0
     density: Density = Density.MEDIUM
     length_mm: Annotated[Number, Within(5.0, 1500.0, "mm")] = USUAL_LENGTH_MM
-    root: Segment | None = None
-    ends: Segment | None = None
+    parts: Annotated[tuple[StrandPart, ...], Count(0, 12, "parts")] = ()
+    pieces: Pieces | None = None
     keeps_depth: Flag = False
     tone: Tone | None = None
     areas: Annotated[tuple[Annotated[str, Text(44)], ...], Count(0, 24, "areas")] = ()
+    is_of_piece: Annotated[Flag, INTERNAL] = False
     part: Annotated[Part, INTERNAL] = Part.WHOLE
+    piece: Annotated[str, INTERNAL] = ""
+    at_mm: Annotated[Reach | None, INTERNAL] = None
     parent_key: Annotated[str | None, INTERNAL] = None
     waits_for: Annotated[str | None, INTERNAL] = None
     is_again: Annotated[Flag, INTERNAL] = False
     note: Annotated[Message | None, INTERNAL] = None
 
     def __post_init__(self) -> None:
-        if self.target_level < self.hair.start_level:
-            limit = say("limit-not_below_start", level=self.hair.start_level)
-            raise LimitError("target_level", limit, self.target_level)
-        taken = sum(s.length_mm for s in (self.root, self.ends) if s)
-        if taken > self.length_mm:
-            limit = say("limit-root_and_ends", least=taken)
-            raise LimitError("length_mm", limit, self.length_mm)
+        check_parts(self.parts, self.length_mm)
+        if self.pieces is not None:
+            try:
+                check_parts(self.pieces.parts, self.length_mm)
+            except LimitError as error:
+                raise LimitError(f"pieces.{error.field}", error.limit, error.value) from None
+        if self.off_scalp_mm >= self.length_mm:
+            raise LimitError("off_scalp_mm", say("limit-within_length", most=self.length_mm), self.off_scalp_mm)
 
     @property
     def label(self) -> Message | str:
-        """What to call it: a zone by its name, a lane by its part too."""
-        return lane_label(self.name, self.part, is_again=self.is_again)
+        """What to call it: a zone by its name, a lane by its kind and part too."""
+        return lane_label(self.name, self.part, piece=self.piece, at_mm=self.at_mm, is_again=self.is_again)
 
     @property
     def application_min(self) -> float:
@@ -163,9 +175,11 @@ class Zone:
     @property
     def touches_scalp(self) -> bool:
         """Whether its product touches the scalp: as said, else by where it is and how short."""
+        if self.is_of_piece or self.off_scalp_mm > 0.0:
+            return False
         if self.is_on_scalp is not None:
             return self.is_on_scalp
-        places = {area.split("/")[0] for area in (self.areas or (self.key,))}
+        places = {area.split("/")[0] for area in (self.areas or (self.key.split(".")[0],))}
         return bool(places & AT_THE_SKIN) and self.length_mm <= SHORT_MM
 
     @property
@@ -173,118 +187,28 @@ class Zone:
         """The zone a lane belongs to: its parent's key, or its own."""
         return self.parent_key or self.key
 
+    @property
+    def all_hair(self) -> tuple[Hair, ...]:
+        """Every hair that was read here."""
+        kinds = (self, self.pieces) if self.pieces else (self,)
+        return tuple(h for kind in kinds for h in (kind.hair, *(p.hair for p in kind.parts)))
 
-def _lifts(start_level: float, target_level: float) -> bool:
-    return target_level - start_level >= LIFT_LEAST
+    @property
+    def root_hair(self) -> Hair | None:
+        """The hair at the scalp where it was read apart."""
+        return next((p.hair for p in self.parts if p.is_root), None)
 
+    @property
+    def root_part(self) -> StrandPart | None:
+        """What was read apart at the scalp."""
+        return next((p for p in self.parts if p.is_root), None)
 
-def _lane(zone: Zone, part: Part, segment: Segment, length_mm: float) -> Zone:
-    share = ENDS_PACE_SHARE if part is Part.ENDS else ROOT_PACE_SHARE if part is Part.ROOT else 1.0
-    return replace(
-        zone,
-        key=f"{zone.key}.{part.value}",
-        hair=segment.hair,
-        target_level=max(segment.target_level or zone.target_level, segment.hair.start_level),
-        pace_min_per_foil=max(zone.pace_min_per_foil * share, 0.1),
-        is_on_scalp=part is Part.ROOT,
-        length_mm=max(length_mm, 5.0),
-        root=None,
-        ends=None,
-        part=part,
-        parent_key=zone.key,
-    )
-
-
-def _root_lanes(zone: Zone, root: Segment, main: Zone | None) -> list[Zone]:
-    if root.is_left_out or not _lifts(root.hair.start_level, root.target_level or zone.target_level):
-        return []
-    at_root = _lane(zone, Part.ROOT, root, min(root.length_mm, ROOT_MM))
-    if root.length_mm <= ROOT_MM:
-        if main:
-            return [replace(at_root, waits_for=main.key)]
-        return [replace(at_root, pace_min_per_foil=zone.pace_min_per_foil)]
-    note = say("plan-two_root_lanes", regrowth=root.length_mm, most=ROOT_MM)
-    beyond = replace(_lane(zone, Part.REGROWTH, root, root.length_mm - ROOT_MM), note=note)
-    return [beyond, replace(at_root, waits_for=beyond.key, note=note)]
+    @property
+    def ends_part(self) -> StrandPart | None:
+        """What was read apart at the tip."""
+        return next((p for p in self.parts if p.is_ends and not p.is_root), None)
 
 
-def lanes_of_zone(zone: Zone) -> tuple[Zone, ...]:
-    """The lanes one zone is worked in, in the order they can go on.
-
-    A zone read as one is one lane. Read in segments: lengths, then the root (which waits for the lengths), ends last.
-    Regrowth past 12 mm is two lanes. Parts with nothing to lift, kept or left out, have none.
-    """
-    if zone.part is not Part.WHOLE:
-        return (zone,)
-    if zone.keeps_depth:
-        return ()
-    has_lift = _lifts(zone.hair.start_level, zone.target_level)
-    if zone.root is None and zone.ends is None:
-        return (zone,) if has_lift else ()
-    taken = sum(s.length_mm for s in (zone.root, zone.ends) if s)
-    main = None
-    if has_lift and zone.length_mm - taken >= 5.0:
-        main = replace(
-            zone,
-            part=Part.LENGTHS,
-            is_on_scalp=zone.touches_scalp and zone.root is None,
-            length_mm=zone.length_mm - taken,
-            root=None,
-            ends=None,
-        )
-    lanes = [main] if main else []
-    if zone.root:
-        lanes += _root_lanes(zone, zone.root, main)
-    ends = zone.ends
-    if ends and not ends.is_left_out and _lifts(ends.hair.start_level, ends.target_level or zone.target_level):
-        last = _lane(zone, Part.ENDS, ends, ends.length_mm)
-        lanes.append(replace(last, waits_for=lanes[0].key) if lanes else last)
-    return tuple(lanes)
-
-
-NATURAL_UNKNOWN = 4.0
-"""[MODEL] what lightened hair was lifted from where nobody read the natural level: a medium brown."""
-
-
-def kept_parts_of(zones: tuple[Zone, ...], lanes: tuple[Zone, ...]) -> tuple[Zone, ...]:
-    """Parts of a head that have no lane today: kept, left out, or with nothing to lift. They may still be toned.
-
-    Args:
-        lanes: of the zones, as `lanes_of` has them.
-    Returns:
-        each as a lane whose target is the level it is at; lightened hair with the warmth of what grows there.
-    """
-    roots = [z.root.hair.start_level for z in zones if z.root]
-    darkest = min(roots, default=None)
-    taken = {x.key for x in lanes}
-    parts = {(x.zone_key, x.part) for x in lanes}
-    found = []
-    for zone in zones:
-        rest = zone.length_mm - sum(s.length_mm for s in (zone.root, zone.ends) if s)
-        is_whole = zone.root is None and zone.ends is None
-        if zone.key not in taken and rest >= 5.0:
-            part = Part.WHOLE if is_whole else Part.LENGTHS
-            own = replace(zone, part=part, length_mm=rest, root=None, ends=None)
-            found.append(_kept(own, zone, darkest))
-        for part, segment in ((Part.ROOT, zone.root), (Part.ENDS, zone.ends)):
-            if segment and (zone.key, part) not in parts:
-                found.append(_kept(_lane(zone, part, segment, segment.length_mm), zone, darkest))
-    return tuple(found)
-
-
-def _kept(lane: Zone, zone: Zone, darkest: float | None) -> Zone:
-    hair = lane.hair
-    natural = zone.root.hair.start_level if zone.root else NATURAL_UNKNOWN if darkest is None else darkest
-    if hair.history is History.LIGHTENED and hair.lifted_from is None:
-        hair = replace(hair, lifted_from=min(natural, hair.start_level))
-    return replace(lane, hair=hair, target_level=hair.start_level)
-
-
-def lanes_of(zones: tuple[Zone, ...], kind: ServiceKind = ServiceKind.LIGHTEN_AND_TONE) -> tuple[Zone, ...]:
-    """The lanes of a head in its zones' order; none where nothing is lightened. Raises LimitError past 120 lanes."""
-    if kind is ServiceKind.TONE_ONLY:
-        return ()
-    lanes = tuple(lane for zone in zones for lane in lanes_of_zone(zone))
-    if len(lanes) > 120:
-        raise LimitError("zones", say("limit-most_lanes", most=120), len(lanes))
-    return lanes
+def as_hair_piece(zones: tuple[Zone, ...]) -> tuple[Zone, ...]:
+    """The zones of a hair piece: there is no scalp that product could touch or that could warm it."""
+    return tuple(replace(z, is_of_piece=True) for z in zones)

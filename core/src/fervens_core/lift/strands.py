@@ -165,20 +165,18 @@ class Taught:
 def teach(
     zones: tuple[Zone, ...],
     strands: tuple[Strand, ...],
-    lightener: Lightener,
-    expected: Sequence[LiftFactors] | None = None,
+    expected: Sequence[LiftFactors],
 ) -> Taught:
     """What the strands say about every lane of a head; the expectation itself when no strand was read.
 
     A strand taken from a zone says more about that zone than about the others.
 
     Args:
-        expected: the lanes' expected factors where they are known already.
+        expected: the lanes' expected factors.
     """
     n = len(zones)
     read = tuple(s for s in strands if s.readings)
-    base = expected or [zone_factors(z, lightener) for z in zones]
-    lanes = tuple(LaneKinetics(z.hair.start_level, 20.0, f) for z, f in zip(zones, base, strict=True))
+    lanes = tuple(LaneKinetics(z.hair.start_level, 20.0, f) for z, f in zip(zones, expected, strict=True))
     keys = [z.zone_key for z in zones] + [s.zone_key or s.key for s in read]
     before = prior(lanes + tuple(s.kinetics for s in read), keys)
     after = learn(before, strand_readings(read, n))

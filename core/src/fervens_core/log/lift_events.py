@@ -23,7 +23,7 @@ from fervens_core.base import (
     contract,
     say,
 )
-from fervens_core.head import Covering, DyeHue, Elasticity, ReadingMode, ScalpFeel
+from fervens_core.head import Covering, DyeHue, Elasticity, ReadingMode, ScalpFeel, ServiceKind
 
 PlanMinutes = Annotated[Number, Within(0.0, 900.0, "min")]
 BowlGrams = Annotated[Number, Within(0.1, 2000.0, "g")]
@@ -52,11 +52,12 @@ class ConsultationFinished:
 
     Args:
         tone_keys, levels: of a service that lightens nothing, the parts that go to the basin and the levels
-            they are at.
+            they are at. kind: of the service.
     """
 
     tone_keys: Annotated[tuple[Key, ...], Count(0, 120, "lanes")] = ()
     levels: Annotated[tuple[Level, ...], Count(0, 120, "lanes")] = ()
+    kind: ServiceKind = ServiceKind.LIGHTEN_AND_TONE
 
     def __post_init__(self) -> None:
         if len(self.tone_keys) != len(self.levels):

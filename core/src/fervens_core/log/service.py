@@ -8,7 +8,7 @@ from datetime import datetime
 from enum import StrEnum
 
 from fervens_core.base import ConflictError, CoreError, Message
-from fervens_core.head import ReadingMode
+from fervens_core.head import ReadingMode, ServiceKind
 from fervens_core.log.events import Event
 from fervens_core.log.lane_state import (
     LaneState,
@@ -50,6 +50,7 @@ class Step(StrEnum):
 
     CONSULTATION = "consultation"
     PLAN = "plan"
+    STRANDS = "strands"
     CHAIR = "chair"
     REVIEW = "review"
     TONE = "tone"
@@ -78,6 +79,7 @@ class ServiceState:
 
     acknowledged: frozenset[str] = frozenset()
     is_consultation_finished: bool = False
+    kind: ServiceKind = ServiceKind.LIGHTEN_AND_TONE
     plan: PlanTaken | None = None
     lanes: tuple[LaneState, ...] = ()
     kept: tuple[LaneState, ...] = ()
@@ -102,7 +104,9 @@ class ServiceState:
             return Step.CHAIR
         if self.is_tone_only:
             return Step.TONE
-        return Step.PLAN if self.is_consultation_finished else Step.CONSULTATION
+        if not self.is_consultation_finished:
+            return Step.CONSULTATION
+        return Step.STRANDS if self.kind is ServiceKind.STRAND_TEST else Step.PLAN
 
     @property
     def is_tone_only(self) -> bool:
@@ -142,7 +146,7 @@ def _advance(state: ServiceState, event: Event) -> ServiceState:
         case ConsultationFinished():
             parts = zip(data.tone_keys, data.levels, strict=True)
             kept = tuple(_as_read(key, level, event) for key, level in parts)
-            return replace(state, is_consultation_finished=True, kept=kept, is_reviewed=bool(kept))
+            return replace(state, is_consultation_finished=True, kind=data.kind, kept=kept, is_reviewed=bool(kept))
         case PlanTaken():
             require(state.is_consultation_finished, "consultation_open")
             require(all(lane.phase is Phase.WAITING for lane in state.lanes), "already_started.plan")

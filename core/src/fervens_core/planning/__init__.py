@@ -17,7 +17,7 @@ from fervens_core.planning.plan import DeveloperMove, Plan, WavePlan, ZonePlan, 
 from fervens_core.planning.request import Aim, PlanChoice, PlanRequest
 from fervens_core.planning.scale import WeighedMix, WeighedPour, simulated_pour, weigh_mix
 from fervens_core.planning.solver import Solver, entries_of, mixing_of
-from fervens_core.planning.verdict import Verdict, make_verdict, tone_verdict
+from fervens_core.planning.verdict import Verdict, make_verdict, strand_verdict, tone_verdict
 from fervens_core.planning.visits import head_visits, visits_needed
 from fervens_core.planning.wave import CHANGEOVER_MIN, PROCESSING_MIN_MIN, Entry, LaneTable, VolumeStep
 
@@ -59,6 +59,7 @@ __all__ = [
     "section_mix_g",
     "simulated_pour",
     "strand_moves",
+    "strand_verdict",
     "tone_verdict",
     "total_min",
     "visits_needed",

@@ -9,7 +9,7 @@ from enum import StrEnum
 import numpy as np
 
 from fervens_core.base import Message
-from fervens_core.head import USUAL_LENGTH_MM, Covering, Density, Developer, Lightener, Zone
+from fervens_core.head import USUAL_LENGTH_MM, Covering, Density, Developer, Lightener, Load, Texture, Zone
 from fervens_core.planning.mixing import MIX_PER_FOIL_G, SPARE_SHARE, Pour, blend
 
 LARGE_BOWL_G = 280.0
@@ -18,9 +18,11 @@ STALE_LIFT_LOSS_PER_MIN = 0.01
 """[MODEL] a bowl past its life lifts one per cent less far for each minute."""
 LEFT_IN_BOWL_G = 3.0
 """[MODEL] what stays in a bowl and on the brush."""
+_LOAD = {Load.LIGHT: 0.8, Load.USUAL: 1.0, Load.HEAVY: 1.25}
+_TEXTURE = {Texture.SLEEK: 0.9, Texture.USUAL: 1.0, Texture.THIRSTY: 1.3}
 _DENSITY = {Density.THIN: 0.75, Density.MEDIUM: 1.0, Density.THICK: 1.35}
 _COVERING = {Covering.OPEN_AIR: 1.15, Covering.FOIL: 1.0, Covering.FILM: 1.05}
-"""[MODEL] thicker product in the open air; a film is filled to its edges."""
+"""[MODEL] thicker product in the open air; a film is filled to its edges; textured hair drinks product."""
 
 
 class BowlStyle(StrEnum):
@@ -31,13 +33,14 @@ class BowlStyle(StrEnum):
 
 
 def section_mix_g(zone: Zone, mix_per_foil_g: float = MIX_PER_FOIL_G) -> float:
-    """Mixed product for one section of a lane, g: by density, treated length and covering. [MODEL]
+    """Mixed product for one section of a lane, g: by density, texture, treated length, covering and load. [MODEL]
 
     Args:
         mix_per_foil_g: for a medium section of usual length in foil, 1 to 40 g.
     """
     by_length = min(max(zone.length_mm / USUAL_LENGTH_MM, 0.2), 3.0)
-    return mix_per_foil_g * _DENSITY[zone.density] * by_length * _COVERING[zone.covering]
+    drinks = _DENSITY[zone.density] * _TEXTURE[zone.hair.texture]
+    return mix_per_foil_g * drinks * by_length * _COVERING[zone.covering] * _LOAD[zone.load]
 
 
 @dataclass(frozen=True, slots=True)
@@ -63,18 +66,23 @@ class PlannedBowl:
     """One bowl of the mixing list.
 
     Args:
-        number: from 1 in mixing order. mix_min: when, min after the first product on hair.
+        number: from 1 in mixing order. mix_min: when, min after the first product on hair. lightener: what is in it.
         waste_g: what is mixed and not used.
     """
 
     number: int
     mix_min: float
+    lightener: Lightener
     volume_strength: float
     product_g: float
     pours: tuple[Pour, ...]
     fills: tuple[Fill, ...]
     waste_g: float
-    life_min: float
+
+    @property
+    def life_min(self) -> float:
+        """How long it keeps its strength, min."""
+        return self.lightener.bowl_life_min
 
     @property
     def developer_g(self) -> float:
@@ -97,9 +105,15 @@ class Serving:
     """A lane as the bowls see it."""
 
     zone: Zone
+    lightener: Lightener
     volume_strength: float
     start_min: float
     end_min: float
+
+    @property
+    def mix(self) -> tuple[str, float]:
+        """What is in its bowl: lanes of the same can share one."""
+        return self.lightener.key, self.volume_strength
 
 
 @dataclass(frozen=True, slots=True)
@@ -115,22 +129,23 @@ def lift_lost_share(age_min: float, life_min: float) -> float:
     return min(max(age_min - life_min, 0.0) * STALE_LIFT_LOSS_PER_MIN, 0.5)
 
 
-def _portions(serving: Serving, life_min: float, mix_per_foil_g: float, style: BowlStyle) -> list[_Portion]:
+def _portions(serving: Serving, mix_per_foil_g: float, style: BowlStyle) -> list[_Portion]:
     mass = serving.zone.foil_count * section_mix_g(serving.zone, mix_per_foil_g)
     minutes = serving.end_min - serving.start_min
-    count = max(1, math.ceil(round(minutes / life_min, 6))) if style is BowlStyle.FRESH else 1
+    count = max(1, math.ceil(round(minutes / serving.lightener.bowl_life_min, 6))) if style is BowlStyle.FRESH else 1
     edges = np.linspace(serving.start_min, serving.end_min, count + 1).tolist()
     return [_Portion(serving, mass / count, edges[i], edges[i + 1]) for i in range(count)]
 
 
-def _groups(portions: list[_Portion], style: BowlStyle, life_min: float) -> list[list[_Portion]]:
+def _groups(portions: list[_Portion], style: BowlStyle) -> list[list[_Portion]]:
     """Portions by bowl: those that follow each other share one while its life, or its size, allows."""
     groups: list[list[_Portion]] = []
     for portion in portions:
         last = groups[-1] if groups else []
-        is_same = bool(last) and last[0].serving.volume_strength == portion.serving.volume_strength
+        is_same = bool(last) and last[0].serving.mix == portion.serving.mix
         if style is BowlStyle.FRESH:
-            is_room = is_same and portion.end_min - last[0].start_min <= life_min + 1e-6
+            life = portion.serving.lightener.bowl_life_min
+            is_room = is_same and portion.end_min - last[0].start_min <= life + 1e-6
         else:
             is_room = is_same and sum(p.mass_g for p in [*last, portion]) <= LARGE_BOWL_G
         if is_room:
@@ -142,7 +157,6 @@ def _groups(portions: list[_Portion], style: BowlStyle, life_min: float) -> list
 
 def plan_bowls(
     servings: tuple[Serving, ...],
-    lightener: Lightener,
     bottles: tuple[Developer, ...],
     *,
     style: BowlStyle = BowlStyle.FRESH,
@@ -151,15 +165,16 @@ def plan_bowls(
     """The bowls for lanes in the order they are applied.
 
     Fresh: no bowl lives longer than its label says, so a long zone takes several, and small ones share. Large: lanes
-    that follow each other with the same developer share a bowl up to 280 g, whatever its age gets to. Each holds 8 % to
+    that follow each other with the same mix share a bowl up to 280 g, whatever its age gets to. Each holds 8 % to
     spare.
     """
     ordered = sorted(servings, key=lambda s: s.start_min)
-    portions = [p for s in ordered for p in _portions(s, lightener.bowl_life_min, mix_per_foil_g, style)]
+    portions = [p for s in ordered for p in _portions(s, mix_per_foil_g, style)]
     found = []
-    for number, group in enumerate(_groups(portions, style, lightener.bowl_life_min), start=1):
+    for number, group in enumerate(_groups(portions, style), start=1):
         used = sum(p.mass_g for p in group)
         made = used * (1.0 + SPARE_SHARE) + LEFT_IN_BOWL_G
+        lightener = group[0].serving.lightener
         product_g, developer_g = lightener.ratio.split_g(made)
         volume = group[0].serving.volume_strength
         mixed_at = group[0].start_min
@@ -179,12 +194,12 @@ def plan_bowls(
             PlannedBowl(
                 number=number,
                 mix_min=mixed_at,
+                lightener=lightener,
                 volume_strength=volume,
                 product_g=product_g,
                 pours=blend(volume, developer_g, bottles),
                 fills=fills,
                 waste_g=made - used,
-                life_min=lightener.bowl_life_min,
             )
         )
     return tuple(found)

@@ -59,6 +59,19 @@ def tone_time(zones: tuple[Zone, ...]) -> tuple[ChairItem, ...]:
     )
 
 
+STRAND_LOOKS_MIN = 50.0
+"""A strand is looked at up to the label's time, 45 to 60 min as a rule (common practice, no source)."""
+
+
+def strand_time() -> tuple[ChairItem, ...]:
+    """The parts of a visit that only tests strands."""
+    return (
+        ChairItem(say("chair_time-consultation"), CONSULTATION_MIN),
+        ChairItem(say("chair_time-processing"), STRAND_LOOKS_MIN),
+        ChairItem(say("chair_time-rinse"), RINSE_MIN),
+    )
+
+
 def total_min(items: tuple[ChairItem, ...]) -> float:
     """All of it, min."""
     return sum(i.minutes for i in items)

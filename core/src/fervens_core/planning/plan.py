@@ -142,7 +142,7 @@ def _short_reason(
             return say("plan_short-stronger", volume=volume, most=entry.strongest)
         return say("plan_short-stops", volume=volume, limit=entry.limit_reason)
     if rinse >= wall - 1e-9:
-        return say("plan_short-label", label=request.lightener.label_max_min)
+        return say("plan_short-label", label=entry.label_max_min)
     if not can_move:
         return say("plan_short-wave", volume=volume, limit=entry.limit_reason)
     if volume < entry.strongest - 1e-9:
@@ -174,8 +174,8 @@ def make_plan(request: PlanRequest) -> Plan:
         LimitError: input out of range.
     """
     lanes = lanes_of(request.zones)
-    expected = [zone_factors(z, request.lightener) for z in lanes]
-    taught = teach(lanes, request.strands, request.lightener, expected)
+    expected = [zone_factors(z, request.lightener_of(z)) for z in lanes]
+    taught = teach(lanes, request.strands, expected)
     learnt = [taught.factors(i, f) for i, f in enumerate(expected)] if has_read_strand(request) else expected
     entries, left_out = entries_of(request, lanes, learnt)
     move = head_move(taught) if has_read_strand(request) else None
@@ -200,10 +200,11 @@ def make_plan(request: PlanRequest) -> Plan:
         )
         for number, s in enumerate(solved, start=1)
     )
-    servings = tuple(Serving(z.zone, z.volume_strength, z.start_min, z.end_min) for z in zones)
+    servings = tuple(
+        Serving(z.zone, request.lightener_of(z.zone), z.volume_strength, z.start_min, z.end_min) for z in zones
+    )
     bowls = plan_bowls(
         servings,
-        request.lightener,
         request.bottles,
         style=request.choice.bowl_style,
         mix_per_foil_g=request.choice.mix_per_foil_g,

@@ -7,7 +7,7 @@ from enum import StrEnum
 from typing import Annotated
 
 from fervens_core.base import Count, Flag, Key, LimitError, Number, Volume, Within, contract, say
-from fervens_core.head import Developer, Elasticity, Lightener, Zone
+from fervens_core.head import Developer, Elasticity, Lightener, Zone, lightener_among
 from fervens_core.lift import Strand
 from fervens_core.planning.bowls import BowlStyle
 from fervens_core.planning.mixing import MIX_PER_FOIL_G
@@ -55,7 +55,7 @@ class PlanRequest:
 
     Args:
         zones: as read, in order of application, keys unique; their parts become lanes.
-        lightener, bottles: from the shelf; at least one developer.
+        lightener, bottles: from the shelf; at least one developer. others: lighteners that zones have of their own.
         strands: what was tested beforehand. elasticity: as the head's stretch test had it.
         weakest: developers the studio proposes to lighten with.
     """
@@ -67,6 +67,7 @@ class PlanRequest:
     strands: tuple[Strand, ...] = ()
     elasticity: Elasticity = Elasticity.RETURNS
     weakest: WeakestVolumes = field(default_factory=WeakestVolumes)
+    others: tuple[Lightener, ...] = ()
 
     def __post_init__(self) -> None:
         keys = [z.key for z in self.zones]
@@ -82,3 +83,7 @@ class PlanRequest:
         for key in self.choice.volumes:
             if not any(key == k or key.startswith(f"{k}.") for k in keys):
                 raise LimitError("volumes", say("limit-one_of_zones", known=tuple(keys)), key)
+
+    def lightener_of(self, lane: Zone) -> Lightener:
+        """What a lane is lightened with. Raises LimitError for a product that is not there."""
+        return lightener_among(lane.lightener, self.lightener, self.others)

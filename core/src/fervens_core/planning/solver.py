@@ -69,7 +69,8 @@ def entries_of(
     strongest_bottle = max(b.volume_strength for b in request.bottles)
     for i, zone in enumerate(lanes):
         weakest_bottle = min(b.volume_strength for b in bottles_for(zone, request.bottles))
-        limit, reason = strongest_volume(zone, request.lightener, request.elasticity)
+        lightener = request.lightener_of(zone)
+        limit, reason = strongest_volume(zone, lightener, request.elasticity)
         if strongest_bottle < limit:
             limit, reason = strongest_bottle, say("volume_limit-strongest_bottle")
         if weakest_bottle > limit:
@@ -89,6 +90,7 @@ def entries_of(
                 weakest=min(max(weakest_bottle, request.weakest.on(zone)), limit),
                 strongest=limit,
                 limit_reason=reason,
+                label_max_min=lightener.label_max_min,
                 own=own,
                 asked=asked if asked is not None and asked != own else None,
             )
@@ -165,7 +167,7 @@ class Solver:
     def __init__(self, request: PlanRequest, entries: list[Entry] | None = None) -> None:
         if entries is None:
             lanes = lanes_of(request.zones)
-            entries, _ = entries_of(request, lanes, [zone_factors(z, request.lightener) for z in lanes])
+            entries, _ = entries_of(request, lanes, [zone_factors(z, request.lightener_of(z)) for z in lanes])
         self.request = request
         self.entries = entries
         self.units = _units(entries)
@@ -189,7 +191,6 @@ class Solver:
             self.table,
             mains,
             joins,
-            label_max_min=self.request.lightener.label_max_min,
             start_min=start,
             busy=busy,
         )

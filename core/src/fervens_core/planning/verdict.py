@@ -7,8 +7,17 @@ from enum import StrEnum
 
 from fervens_core.base import Message, say, semicolons
 from fervens_core.colour import undertone
-from fervens_core.head import Findings, PatchState, Zone, kept_parts_of, lanes_of, patch_state
-from fervens_core.planning.chairtime import ChairItem, chair_time, tone_time, total_min
+from fervens_core.head import (
+    Findings,
+    PatchState,
+    ServiceKind,
+    Zone,
+    is_deeper,
+    kept_parts_of,
+    lanes_of,
+    patch_state,
+)
+from fervens_core.planning.chairtime import ChairItem, chair_time, strand_time, tone_time, total_min
 from fervens_core.planning.plan import Plan, make_plan
 from fervens_core.planning.request import PlanRequest
 from fervens_core.planning.visits import LaneVisits, head_visits, visits_needed
@@ -148,6 +157,11 @@ _TITLES = {
 }
 
 
+def _lacks_patch_test(findings: Findings) -> bool:
+    state = patch_state(findings.patch_test, findings.patch_test_age_h)
+    return not findings.is_hair_piece and state is not PatchState.CLEAR
+
+
 def make_verdict(
     findings: Findings, zones: tuple[Zone, ...], cautions: tuple[Caution, ...], request: PlanRequest | None
 ) -> Verdict:
@@ -174,10 +188,8 @@ def make_verdict(
     time_line = _time_line(needed, findings) if chair else None
     lines += [time_line] if time_line else []
     lines += _undertone_lines(zones)
-    if has_lanes:
-        state = patch_state(findings.patch_test, findings.patch_test_age_h)
-        if state is not PatchState.CLEAR:
-            lines.append(VerdictLine(Sign.CARE, say("verdict-no_patch_test")))
+    if has_lanes and _lacks_patch_test(findings):
+        lines.append(VerdictLine(Sign.CARE, say("verdict-no_patch_test")))
     if has_lanes and request is None:
         lines.append(VerdictLine(Sign.CARE, say("verdict-empty_shelf")))
     kind = _kind(zones, blocks, has_lanes, visits, time_line)
@@ -209,8 +221,42 @@ def make_verdict(
     )
 
 
-def tone_verdict(findings: Findings, zones: tuple[Zone, ...], cautions: tuple[Caution, ...]) -> Verdict:
-    """The verdict on a head that is only toned.
+def strand_verdict(findings: Findings, strand_count: int, cautions: tuple[Caution, ...]) -> Verdict:
+    """The verdict where only strands are tested.
+
+    Args:
+        strand_count: strands told so far. cautions: those of a strand test.
+    """
+    blocks = [c for c in cautions if c.severity is Severity.BLOCK]
+    lines = [VerdictLine(Sign.STOP, say("caution", title=c.title, advice=c.advice)) for c in blocks]
+    if blocks:
+        is_cleared = all(c.code in CLEARED_TODAY for c in blocks)
+        kind = VerdictKind.CLARIFY if is_cleared else VerdictKind.NOT_TODAY
+        return Verdict(kind, _TITLES[kind], 0, tuple(lines), (), (), 0.0)
+    chair = strand_time()
+    lines.append(VerdictLine(Sign.GOOD, say("verdict-strand_test", strands=strand_count)))
+    time_line = _time_line(total_min(chair), findings)
+    lines += [time_line] if time_line else []
+    return Verdict(VerdictKind.TODAY, say("verdict_title-strand_test"), 1, tuple(lines), (), chair, total_min(chair))
+
+
+def _deeper(parts: tuple[Zone, ...]) -> VerdictLine:
+    deeper = [x for x in parts if is_deeper(x)]
+    if not deeper:
+        return VerdictLine(Sign.CARE, say("verdict-nothing_deeper"))
+    levels = max(x.hair.start_level - x.target_level for x in deeper)
+    names = [x.label for x in deeper]
+    told = names if len(names) <= 4 else say("lanes-more", lanes=names[:3], more=len(names) - 3)
+    return VerdictLine(Sign.GOOD, say("verdict-deeper", lanes=told, levels=levels))
+
+
+def tone_verdict(
+    findings: Findings,
+    zones: tuple[Zone, ...],
+    cautions: tuple[Caution, ...],
+    kind_of_service: ServiceKind = ServiceKind.TONE_ONLY,
+) -> Verdict:
+    """The verdict on a head that is only toned, or made deeper.
 
     Args:
         cautions: those of toning.
@@ -222,15 +268,21 @@ def tone_verdict(findings: Findings, zones: tuple[Zone, ...], cautions: tuple[Ca
         is_cleared = all(c.code in CLEARED_TODAY for c in blocks)
         kind = VerdictKind.CLARIFY if is_cleared else VerdictKind.NOT_TODAY
     chair: tuple[ChairItem, ...] = ()
+    is_deepening = kind_of_service is ServiceKind.DEEPEN
+    parts = kept_parts_of(zones, ())
+    if is_deepening and zones and not blocks:
+        line = _deeper(parts)
+        lines.append(line)
+        kind = VerdictKind.TODAY if line.sign is Sign.GOOD else VerdictKind.UNREAD
     if kind is VerdictKind.TODAY:
-        parts = kept_parts_of(zones, ())
         lines.append(VerdictLine(Sign.GOOD, say("verdict-tone_parts", parts=len(parts))))
         chair = tone_time(zones)
         time_line = _time_line(total_min(chair), findings)
         lines += [time_line] if time_line else []
-    if zones and patch_state(findings.patch_test, findings.patch_test_age_h) is not PatchState.CLEAR:
+    if zones and _lacks_patch_test(findings):
         lines.append(VerdictLine(Sign.CARE, say("verdict-no_patch_test")))
-    title = say("verdict_title-tone") if kind is VerdictKind.TODAY else _TITLES[kind]
+    today = say("verdict_title-deepen") if is_deepening else say("verdict_title-tone")
+    title = today if kind is VerdictKind.TODAY else _TITLES[kind]
     return Verdict(kind, title, 1 if kind is VerdictKind.TODAY else 0, tuple(lines), (), chair, total_min(chair))
 
 

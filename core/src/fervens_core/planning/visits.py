@@ -65,12 +65,13 @@ def head_visits(request: PlanRequest) -> tuple[LaneVisits, ...]:
     A lane no bottle is weak enough for stays where it is.
     """
     lanes = lanes_of(request.zones)
-    expected = [zone_factors(z, request.lightener) for z in lanes]
-    taught = teach(lanes, request.strands, request.lightener, expected)
+    expected = [zone_factors(z, request.lightener_of(z)) for z in lanes]
+    taught = teach(lanes, request.strands, expected)
     weakest, strongest = (f(b.volume_strength for b in request.bottles) for f in (min, max))
     found = []
     for i, zone in enumerate(lanes):
-        limit = min(strongest_volume(zone, request.lightener, request.elasticity)[0], strongest)
+        lightener = request.lightener_of(zone)
+        limit = min(strongest_volume(zone, lightener, request.elasticity)[0], strongest)
         if weakest > limit:
             found.append(LaneVisits(zone, (zone.hair.start_level,), zone.hair.start_level, None))
             continue
@@ -81,7 +82,7 @@ def head_visits(request: PlanRequest) -> tuple[LaneVisits, ...]:
                 zone,
                 taught.factors(i, expected[i]),
                 volume=effective_volume(limit, has_additive=request.choice.has_additive),
-                minutes=max(request.lightener.label_max_min - zone.application_min, 5.0),
+                minutes=max(lightener.label_max_min - zone.application_min, 5.0),
                 extent_std=float(taught.covariance[2 * i, 2 * i] ** 0.5),
                 rate_std=float(taught.covariance[2 * i + 1, 2 * i + 1] ** 0.5),
             )

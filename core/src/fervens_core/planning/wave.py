@@ -59,7 +59,8 @@ class Entry:
     """A lane to be planned: its limits and what is expected of it, before it has a time.
 
     Args:
-        weakest, strongest: vol allowed. own: vol the technician insists on, or None.
+        weakest, strongest: vol allowed. label_max_min: longest time of its product, min.
+        own: vol the technician insists on, or None.
         asked: what was insisted on when the limit holds it lower, or None.
     """
 
@@ -68,6 +69,7 @@ class Entry:
     weakest: float
     strongest: float
     limit_reason: Message
+    label_max_min: float
     own: float | None = None
     asked: float | None = None
 
@@ -94,6 +96,7 @@ def _numbers(entries: Sequence[Entry]) -> Floats:
             math.nan if e.own is None else e.own,
             e.zone.application_min,
             *dries_from_by(e.zone.covering),
+            e.label_max_min,
         )
         for e in entries
     ]
@@ -104,12 +107,14 @@ class LaneTable:
     """Numbers of some lanes as columns of shape (k, 1)."""
 
     def __init__(self, entries: Sequence[Entry], numbers: Floats | None = None) -> None:
-        """Of entries; `numbers` of shape (k, 11) when they are known already."""
+        """Of entries; `numbers` of shape (k, 12) when they are known already."""
         self.entries = tuple(entries)
         self.numbers = _numbers(entries) if numbers is None else numbers
-        columns = [self.numbers[:, i : i + 1] for i in range(11)]
+        columns = [self.numbers[:, i : i + 1] for i in range(12)]
         self.start, self.work, self.target, self.extent, self.rate = columns[:5]
-        self.weakest, self.strongest, self.own, self.application, self.dries_from, self.dries_by = columns[5:]
+        self.weakest, self.strongest, self.own, self.application, self.dries_from, self.dries_by, self.label = columns[
+            5:
+        ]
         self._wet_until = float(self.dries_from.min())
 
     def take(self, rows: Sequence[int]) -> LaneTable:
@@ -226,13 +231,11 @@ class Wave:
         main_rows: Sequence[int],
         join_rows: Sequence[int],
         *,
-        label_max_min: float,
         start_min: float = 0.0,
         busy: Busy = (),
     ) -> None:
         """Args: table: of all lanes; which of its rows are the first pass, which join later."""
         self.busy = busy
-        self.label_max_min = label_max_min
         self.table = table.take(main_rows)
         self.join_tables = [table.take([row]) for row in join_rows]
         self.all_table = table.take([*main_rows, *join_rows]) if join_rows else self.table
@@ -242,7 +245,7 @@ class Wave:
         if busy:
             first_line = max(first_line, busy[-1][1])
         self.low = math.ceil(first_line - 1e-9)
-        walls = self.starts + label_max_min
+        walls = self.starts + self.table.label
         self.high = max(float(self.low), float(walls.min()))
         self.high_most = max(float(self.low), math.floor(float(walls.max())))
 
@@ -256,7 +259,7 @@ class Wave:
 
     def try_lines(self, finishes: Floats, mixing: Mixing) -> Outcome:
         """What each finish line of shape (m,) leads to."""
-        walls = self.starts + self.label_max_min
+        walls = self.starts + self.table.label
         rinses = self._rinses(finishes, self.ends, walls)
         volumes = self.table.volumes(rinses - self.ends, mixing)
         rinses, levels = self._ready_first(self.table, rinses, self.ends, volumes, mixing)
@@ -303,7 +306,7 @@ class Wave:
         latest = finishes - need - max(longest, PROCESSING_MIN_MIN) if math.isfinite(longest) else hands
         starts = np.maximum(np.maximum(hands, eligible), latest)
         ends = starts + need
-        walls = starts + self.label_max_min
+        walls = starts + entry.label_max_min
         rinses = self._rinses(finishes, ends, walls)
         volumes = table.volumes((rinses - ends)[None, :], mixing)[0]
         alone, levels = self._ready_first(table, rinses[None, :], ends, volumes, mixing)

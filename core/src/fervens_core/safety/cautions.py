@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import StrEnum
 from typing import Any
 
@@ -12,6 +12,8 @@ from fervens_core.head import (
     PATCH_TEST_WAIT_H,
     ROOT_MM,
     Breakage,
+    Curl,
+    DyeHue,
     Elasticity,
     Findings,
     Hair,
@@ -26,6 +28,7 @@ from fervens_core.head import (
     Thickness,
     TonerShade,
     Zone,
+    kept_parts_of,
     lanes_of,
     patch_state,
 )
@@ -86,15 +89,26 @@ def _names(lanes: Iterable[Zone]) -> Value:
 
 def all_hair(zones: tuple[Zone, ...]) -> list[Hair]:
     """Every piece of hair that was read, kept ones too."""
-    segments = [s.hair for z in zones for s in (z.root, z.ends) if s]
-    return [z.hair for z in zones] + segments
+    return [h for z in zones for h in z.all_hair]
 
 
 GUMMY = frozenset({Elasticity.STAYS_STRETCHED, Elasticity.SNAPS})
 """A wet strand that does this is not lightened, and ends its lightening (common practice, no source)."""
 
 
+def _piece_cautions(findings: Findings) -> list[Caution]:
+    """What holds for a hair piece: its hair, and its base."""
+    found = [c for c in _person_cautions(replace(findings, is_hair_piece=False)) if c.code in _OF_HAIR]
+    return [*found, _warn("piece_base")]
+
+
+_OF_HAIR = {"elasticity", "metallic_salts", "build_up", "elasticity_slow"}
+"""Of what the findings say, what is of the hair and not of a person."""
+
+
 def _person_cautions(findings: Findings) -> list[Caution]:
+    if findings.is_hair_piece:
+        return _piece_cautions(findings)
     found: list[Caution] = []
     if findings.scalp is Scalp.BROKEN:
         found.append(_block("scalp_broken"))
@@ -152,10 +166,37 @@ def _hair_cautions(findings: Findings, zones: tuple[Zone, ...], lanes: tuple[Zon
         found.append(_warn("lightened"))
     if any(x.target_level >= WHITE_FROM_LEVEL and x.hair.start_level < ONE_VISIT_WHITE_FROM_LEVEL for x in lanes):
         found.append(_warn("white_in_one", least=ONE_VISIT_WHITE_FROM_LEVEL))
+    stained = [x for x in lanes if x.hair.dye_hue in (DyeHue.VIOLET, DyeHue.BLUE) and not x.hair.has_old_vivid_dye]
+    if stained:
+        found.append(_warn("old_ash", lanes=_names(stained)))
+    uneven = [z for z in zones if z.pieces and _lifts_over_pieces(z)]
+    if uneven:
+        found.append(_warn("uneven_ground", zones=_names(uneven)))
+    curls = [x for x in lanes if x.hair.curl in (Curl.CURLY, Curl.COILY)]
+    if curls:
+        found.append(_warn("curl", lanes=_names(curls)))
+    grey = [x for x in lanes if x.hair.grey_share >= GREY_LEAST]
+    if grey:
+        found.append(_warn("grey", lanes=_names(grey), share=max(x.hair.grey_share for x in grey)))
     banding = [x for x in lanes if x.part is Part.REGROWTH]
     if banding:
         found.append(_warn("long_regrowth", lanes=_names(banding), most=ROOT_MM))
     return found
+
+
+GREY_LEAST = 0.2
+"""[MODEL] from a fifth on grey shows between what is lightened."""
+UNEVEN_LEVELS = 1.0
+
+
+def _lifts_over_pieces(zone: Zone) -> bool:
+    """Whether hair of two kinds is to come to one level: it stays uneven (common practice, no source)."""
+    kinds = lanes_of((zone,))
+    starts = {x.hair.start_level for x in kinds}
+    targets = {x.target_level for x in kinds}
+    return len({x.key.split(".")[-1] == "pieces" for x in kinds}) > 1 and (
+        max(starts) - min(starts) >= UNEVEN_LEVELS and max(targets) - min(targets) < UNEVEN_LEVELS
+    )
 
 
 _TEST_FIRST = {History.TINTED, History.HENNA, History.DIRECT_DYE, History.UNKNOWN, History.LIGHTENED}
@@ -181,9 +222,13 @@ def lightening_cautions(
 
 _TONED_TOO = {
     "scalp_broken", "scalp_sensitive", "build_up", "patch_test_open", "reaction_open", "allergies", "medication",
-    "under_16",
+    "under_16", "piece_base",
 }  # fmt: skip
 """Of what the person's findings say, what holds where nothing is lightened too."""
+
+
+FILL_LEVELS = 2.0
+"""Hair made deeper by more than two levels is pre-filled with warmth first (common practice, no source)."""
 
 
 def toning_cautions(findings: Findings, zones: tuple[Zone, ...]) -> tuple[Caution, ...]:
@@ -194,8 +239,20 @@ def toning_cautions(findings: Findings, zones: tuple[Zone, ...]) -> tuple[Cautio
     found = [c for c in _person_cautions(findings) if c.code in _TONED_TOO]
     if any(h.breakage is Breakage.MUCH or h.elasticity in GUMMY for h in all_hair(zones)):
         found.append(_warn("frail_toned"))
+    deep = [x for x in kept_parts_of(zones, ()) if x.hair.start_level - x.target_level > FILL_LEVELS]
+    if deep:
+        found.append(_warn("fill_first", lanes=_names(deep), most=FILL_LEVELS))
     if zones:
         found.append(_warn("toning_use"))
+    return tuple(sorted(found, key=lambda c: c.severity is not Severity.BLOCK))
+
+
+def strand_cautions(findings: Findings, zones: tuple[Zone, ...]) -> tuple[Caution, ...]:
+    """What blocks even a strand test: salts that react with peroxide, a strand that snaps; then the label's word."""
+    person = _person_cautions(findings)
+    found = [c for c in person if c.code in {"elasticity", "metallic_salts", "build_up", "reaction_open", "piece_base"}]
+    found += [c for c in _hair_cautions(findings, zones, ()) if c.severity is Severity.BLOCK]
+    found.append(_warn("professional_use"))
     return tuple(sorted(found, key=lambda c: c.severity is not Severity.BLOCK))
 
 
@@ -203,14 +260,16 @@ def cautions_of(
     kind: ServiceKind, findings: Findings, zones: tuple[Zone, ...], *, has_strand_test: bool = True
 ) -> tuple[Caution, ...]:
     """The cautions of a service of a kind."""
-    if kind is ServiceKind.TONE_ONLY:
+    if kind.only_tones:
         return toning_cautions(findings, zones)
+    if kind is ServiceKind.STRAND_TEST:
+        return strand_cautions(findings, zones)
     return lightening_cautions(findings, zones, has_strand_test=has_strand_test)
 
 
 def toner_block(findings: Findings, shade: TonerShade) -> Caution | None:
     """Why this shade may not go on this person, or None."""
-    if not shade.is_oxidative:
+    if not shade.is_oxidative or findings.is_hair_piece:
         return None
     if findings.reacts_to_oxidative or findings.patch_test is TestResult.POSITIVE:
         return _no_toner("dye_reaction")

@@ -114,10 +114,13 @@ part-lengths = lengths
 part-regrowth = regrowth
 part-root = root
 part-ends = ends
+part-band = band
 
 vol = { PLAIN($volume) } vol
 
 lane-part = { $zone } { $part }
+lane-part_at = { $zone } { $part } { PLAIN($low) }–{ PLAIN($high) } mm
+lane-piece = { $lane }, { $piece }
 lane-again = { $lane } again
 lane-shadow = { $lane }, root shadow
 lane-because = { $lane }: { $why }
@@ -179,6 +182,18 @@ caution-white_in_one = White from below level { WHOLE($least) }
     .advice = Realistic in one visit from level { WHOLE($least) } up; agree on two visits or a lower target.
 caution-long_regrowth = Regrowth past { WHOLE($most) } mm: { $lanes }
     .advice = Two root applications are planned: off the scalp first, then the last { WHOLE($most) } mm.
+caution-old_ash = Violet or blue rest: { $lanes }
+    .advice = Draw it out with old product and shampoo, or a remover, before it is lightened; it hides the level.
+caution-uneven_ground = Two kinds of hair to one level: { $zones }
+    .advice = Hair with highlights that is lightened all over stays uneven: say so, or give each kind its own wish.
+caution-curl = Curl loosens with lift: { $lanes }
+    .advice = Tell the client; comb every section through, and put more product on what has drunk it.
+caution-grey = Grey among it, { PERCENT($share) }: { $lanes }
+    .advice = Grey strands stay brighter: blend the rest toward them, and expect them cooler after toner.
+caution-piece_base = Keep the base of the piece clean
+    .advice = Product on knots, lace or seams bleeds through and weakens them: start off the base, work flat.
+caution-fill_first = More than { WHOLE($most) } levels deeper: { $lanes }
+    .advice = Pre-fill with warm pigment first, or it fades green and patchy within days.
 caution-no_strand_test = No strand test
     .advice = Hair that was worked on before lifts its own way: test a hidden strand, the plan learns from it.
 caution-professional_use = Label, gloves, air
@@ -261,6 +276,8 @@ head_move-fast_less = { WHOLE($percent) } % slower
 verdict_title-unread = Read the head
 verdict_title-today = Go today
 verdict_title-tone = Tone today
+verdict_title-deepen = Deepen today
+verdict_title-strand_test = Test strands today
 verdict_title-clarify = Clarify first
 verdict_title-not_today = Not today
 verdict_title-never = Not in six visits
@@ -287,6 +304,12 @@ verdict-tone_parts = { WHOLE($parts) } { $parts ->
         [1] part goes
        *[other] parts go
     } to the basin as read; nothing is lightened.
+verdict-deeper = { $lanes }: { HUNDREDTHS($levels) } levels deeper at most, off the scalp where it can be.
+verdict-nothing_deeper = Nothing is wanted deeper: set a deeper level for a zone or a part.
+verdict-strand_test = { WHOLE($strands) } { $strands ->
+        [one] strand
+       *[other] strands
+    } told: set them up on the strand bench, each with its own developer; nothing else is lightened.
 verdict-nothing_to_lift = No zone has anything to lift: set a lighter level, or go on to the tone.
 
 reach-all = all to { PLAIN($level) }
@@ -310,6 +333,13 @@ order-history = { $history } hair resists: first
 order-delicate = delicate: last and weaker
 order-usual = in the usual order, back to front
 
+kept-at_level = stays as it is, at { PLAIN($level) }
+kept-left_out = left out: no product
+kept-deeper = to be made deeper, to { PLAIN($level) }, with toner
+plan-meeting = { $meeting ->
+        [soft] The line it meets is soft: feather the edge over it, and look where they meet every 10 to 15 min.
+       *[jagged] The line it meets is jagged: stay short of it, follow it hair by hair, and look there every 10 to 15 min.
+    }
 plan-two_root_lanes = { PLAIN($regrowth) } mm of regrowth would band in one root application past { PLAIN($most) } mm: first off the scalp, then the last { PLAIN($most) } mm.
 plan-held = { PLAIN($asked) } vol asked, held at { PLAIN($volume) } ({ $limit }).
 plan-raised = { PLAIN($asked) } vol asked, raised to { PLAIN($volume) } (weakest bottle on the shelf).
@@ -593,9 +623,10 @@ limit-given_for_oxidative = given for an oxidative shade
 limit-nothing_for_wash = nothing for a pigment wash: it never goes on with peroxide
 limit-one_dye_family = at least one dye family
 limit-sum_of_shares = shares that sum to 1
-limit-not_below_start = at or above start_level { PLAIN($level) } (lightening does not darken)
 limit-not_below_start_level = at or above the start level { PLAIN($level) }
-limit-root_and_ends = at least root and ends together, { PLAIN($least) } mm
+limit-past_its_start = past where it begins, { PLAIN($least) } mm
+limit-after_the_part_before = where the part before it ends or later, { PLAIN($least) } mm
+limit-within_length = within the length of the hair, { PLAIN($most) } mm
 limit-most_lanes = at most { WHOLE($most) } lanes
 limit-most_zones = at most { WHOLE($most) } zones
 limit-most_strands = at most { WHOLE($most) } strands
@@ -629,6 +660,7 @@ limit-with_before_data = with { $names }, before the data
 limit-one_measurement = at least one measurement
 limit-same_facts = the same facts on every line of { $strand }
 limit-minute_and_level = both minute and level, or neither
+limit-on_shelf = a lightener of the shelf
 limit-none_on_shelf = none on the shelf
 limit-as_kept = as this program keeps it
 limit-after_last_within_two_years = a moment with time zone after the last service, within two years
@@ -760,6 +792,7 @@ error-nothing_measured = No colour reader was used in this service; there is not
 error-nothing_on = There is no product on this zone yet.
 error-nothing_planned = No lane of this plan gets any product.
 error-nothing_to_drag = There is no product to drag from there.
+error-nothing_deeper = No part is wanted deeper than it is.
 error-no_tone_parts = Read at least one zone that is to be toned.
 error-not_by_hand = What goes to the basin is worked out here, not sent.
 error-nothing_to_lift = No zone is wanted lighter than it is; there is nothing to plan.
@@ -955,6 +988,7 @@ day-read_head = Read the head
 day-finish = Finish the consultation
 day-clarify = Clarify first
 day-not_today = Must not be lightened today
+day-strands = Test the strands
 day-plan = Plan it
 day-chair = At the chair
 day-review = Read and review

@@ -21,6 +21,7 @@ from apps.shelf.models import Lightener
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from fervens_core.base import ConflictError, LimitError, check_level, say
+from fervens_core.formats import lighteners_named
 from fervens_core.head import ServiceKind, Zone, lanes_of
 from fervens_core.log import Step
 from fervens_core.planning import propose_order
@@ -83,7 +84,7 @@ def write_consultation(member: Membership, service_id: UUID, *, revision: int, r
     """Keep what was read at the consultation. Raises ConflictError when it was changed elsewhere or is behind."""
     loaded = locked(member, service_id)
     check_revision(loaded, revision)
-    if loaded.state.step not in (Step.CONSULTATION, Step.PLAN):
+    if loaded.state.step not in (Step.CONSULTATION, Step.PLAN, Step.STRANDS):
         raise ConflictError("already_started.consultation")
     row = loaded.row
     for field, keys in (("zones", [z.key for z in read.zones]), ("strands", [s.value.key for s in read.strands])):
@@ -94,6 +95,11 @@ def write_consultation(member: Membership, service_id: UUID, *, revision: int, r
         raise ConflictError("already_started.consultation")
     if len(lanes_of(read.zones, kind)) == 0 and loaded.state.step is Step.PLAN:
         raise ConflictError("nothing_to_lift.consultation")
+    shelf = {str(pk) for pk in Lightener.objects.filter(studio_id=member.studio_id).values_list("pk", flat=True)}
+    for i, zone in enumerate(read.zones):
+        for path, key in lighteners_named(zone):
+            if key not in shelf:
+                raise LimitError(f"zones[{i}].{path}", say("limit-on_shelf"), key)
     if read.columns.get("wanted_level") is not None:
         check_level("wanted_level", read.columns["wanted_level"])
     for field, value in read.columns.items():

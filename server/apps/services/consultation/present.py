@@ -10,17 +10,18 @@ from django.utils import timezone
 
 from apps.services.adapters import StrandRow
 from apps.services.consultation import queries as consultation_queries
-from apps.services.consultation.schemas import CautionOut, SegmentOut, ServiceOut, StrandOut, StretchOut, ZoneOut
+from apps.services.consultation.schemas import CautionOut, ServiceOut, StrandOut, StretchOut, ZoneOut
 from apps.services.hexes import _zone_hexes
 from apps.services.loading import Loaded
 from apps.services.wording import conflicts_out, undo_of
-from apps.shelf.adapters import lightener_value
 from fervens_core.chair import curve_points, minute_grid
-from fervens_core.colour import hair_lab, lab_to_hex
-from fervens_core.head import Segment, Stretch, Tone, Zone, patch_state
-from fervens_core.lift import HeadMove, ToldStrand, fit_strands, head_move, teach, told
+from fervens_core.colour import hair_hex, hair_lab, lab_to_hex
+from fervens_core.head import Hair, Pieces, Stretch, Tone, Zone, patch_state, warm_hair
+from fervens_core.lift import HeadMove, ToldStrand, fit_strands, head_move, teach, told, zone_factors
 from fervens_core.log import CautionAcknowledged, Step, live_events
 from fervens_core.toning import natural_lab
+
+EDITABLE = (Step.CONSULTATION, Step.PLAN, Step.STRANDS)
 
 
 def _fields(value: object, kind: type, *but: str) -> dict[str, Any]:
@@ -28,23 +29,26 @@ def _fields(value: object, kind: type, *but: str) -> dict[str, Any]:
     return {f.name: getattr(value, f.name) for f in fields(kind) if f.name not in but}
 
 
+def _hair_of(pieces: Pieces | None) -> list[Hair]:
+    return [pieces.hair, *(p.hair for p in pieces.parts)] if pieces else []
+
+
+def _hex_of(hair: Hair, zone: Zone) -> str:
+    """Colour of a piece of hair now; lightened hair with the warmth of what grows there."""
+    return hair_hex(warm_hair(hair, zone).colour_start, [hair.start_level])[0]
+
+
 def _zones_out(loaded: Loaded) -> list[ZoneOut]:
     start_hex, target_hex = _zone_hexes(loaded.zones)
     found = []
     for zone, before, wanted in zip(loaded.zones, start_hex, target_hex, strict=True):
-        parts = [
-            lab_to_hex(hair_lab(s.hair.start_level, np.array([s.hair.start_level])))[0] if s else None
-            for s in (zone.root, zone.ends)
-        ]
         found.append(
             ZoneOut(
-                **_fields(zone, Zone, "root", "ends"),
-                root=SegmentOut(**_fields(zone.root, Segment)) if zone.root else None,
-                ends=SegmentOut(**_fields(zone.ends, Segment)) if zone.ends else None,
+                **_fields(zone, Zone),
                 start_hex=before,
                 target_hex=wanted,
-                root_hex=parts[0],
-                ends_hex=parts[1],
+                part_hexes=[_hex_of(p.hair, zone) for p in zone.parts],
+                pieces_hexes=[_hex_of(h, zone) for h in _hair_of(zone.pieces)],
                 touches_the_scalp=zone.touches_scalp,
             )
         )
@@ -56,7 +60,8 @@ def _move(loaded: Loaded) -> HeadMove | None:
     strands = loaded.strand_values
     if not any(s.readings for s in strands) or not loaded.lanes or loaded.row.lightener is None:
         return None
-    return head_move(teach(loaded.lanes, strands, lightener_value(loaded.row.lightener)))
+    expected = [zone_factors(z, loaded.lightener_of(z.key)) for z in loaded.lanes]
+    return head_move(teach(loaded.lanes, strands, expected))
 
 
 def _stretch_out(kept: dict[str, Any] | None) -> StretchOut | None:
@@ -112,6 +117,7 @@ def service_out(loaded: Loaded) -> ServiceOut:
         patch_test_placed_at=row.client.patch_test_placed_at,
         patch_state=patch_state(findings.patch_test, findings.patch_test_age_h),
         starts_at=row.starts_at,
+        is_hair_piece=row.client.is_hair_piece,
         kind=loaded.kind,
         step=loaded.state.step,
         revision=row.revision,
@@ -132,7 +138,7 @@ def service_out(loaded: Loaded) -> ServiceOut:
         zones=_zones_out(loaded),
         strands=_strands_out(loaded.strands),
         move_text=move.text if move else None,
-        verdict=consultation_queries.verdict(loaded) if loaded.state.step in (Step.CONSULTATION, Step.PLAN) else None,
+        verdict=consultation_queries.verdict(loaded) if loaded.state.step in EDITABLE else None,
         cautions=[
             CautionOut(
                 caution=c,

@@ -5,13 +5,15 @@ from __future__ import annotations
 from apps.services.loading import Loaded, plan_request
 from fervens_core.base import CoreError
 from fervens_core.head import ServiceKind
-from fervens_core.planning import PlanRequest, Verdict, make_verdict, tone_verdict
+from fervens_core.planning import PlanRequest, Verdict, make_verdict, strand_verdict, tone_verdict
 
 
 def verdict(loaded: Loaded) -> Verdict:
     """What the consultation comes to, with the plan's lightener and the shelf's bottles."""
-    if loaded.kind is ServiceKind.TONE_ONLY:
-        return tone_verdict(loaded.findings, loaded.zones, loaded.cautions)
+    if loaded.kind.only_tones:
+        return tone_verdict(loaded.findings, loaded.zones, loaded.cautions, loaded.kind)
+    if loaded.kind is ServiceKind.STRAND_TEST:
+        return strand_verdict(loaded.findings, len(loaded.strands), loaded.cautions)
     try:
         request: PlanRequest | None = plan_request(loaded)
     except CoreError:

@@ -20,7 +20,6 @@ from fervens_core.head import (
     PatchState,
     SaltsSign,
     Scalp,
-    Segment,
     ServiceKind,
     TestResult,
     Tone,
@@ -34,21 +33,16 @@ from fervens_core.safety import Caution
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 @contract
-class SegmentOut(Segment):
-    """Root or ends, read apart."""
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-@contract
 class ZoneOut(Zone):
-    """A zone with the colours it has and is to have; a segment's stand beside it."""
+    """A zone with the colours it has and is to have; those of its parts, and of its pieces and their parts, beside it.
 
-    root: SegmentOut | None = None
-    ends: SegmentOut | None = None
+    `pieces_hexes` is empty for a zone of one kind.
+    """
+
     start_hex: str
     target_hex: str
-    root_hex: str | None
-    ends_hex: str | None
+    part_hexes: list[str]
+    pieces_hexes: list[str]
     touches_the_scalp: bool
 
 
@@ -140,6 +134,7 @@ class ServiceOut(Schema):
     patch_test_placed_at: dt.datetime | None
     patch_state: PatchState
     starts_at: dt.datetime
+    is_hair_piece: bool
     kind: ServiceKind
     step: Step
     revision: int

@@ -52,6 +52,8 @@ def _next_text(loaded: Loaded, now: dt.datetime) -> tuple[Message, dt.datetime |
             return say("day-finish" if loaded.zones else "day-read_head"), None, start_hex
         case Step.PLAN:
             return say("day-plan"), None, start_hex
+        case Step.STRANDS:
+            return say("day-strands"), None, start_hex
         case Step.CHAIR:
             board = chair_queries.board(loaded, now)
             act = board.acts[0] if board.acts else None

@@ -23,7 +23,7 @@ from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
 from fervens_core.base import ConflictError, LimitError, say
-from fervens_core.formats import FileEvent, ServiceFile, read_service_file, strands_from_csv
+from fervens_core.formats import FileEvent, ServiceFile, lighteners_named, read_service_file, strands_from_csv
 from fervens_core.head import Tone
 from fervens_core.lift import told
 from fervens_core.log import Step, live_events
@@ -38,7 +38,9 @@ def service_file(member: Membership, loaded: Loaded) -> ServiceFile:
     zero = min([row.starts_at, *(e.occurred_at for e in events)])
     audit(member, "service_file_taken_out", row.pk)
     own = str(row.lightener_id)
+    named = {key for z in loaded.zones for _, key in lighteners_named(z)}
     others = {s.lightener.key: s.lightener for s in loaded.strand_values if s.lightener.key != own}
+    others |= {x.key: x for x in loaded.others if x.key in named}
     return ServiceFile(
         client=row.client.name,
         wish=row.wish,
@@ -52,7 +54,7 @@ def service_file(member: Membership, loaded: Loaded) -> ServiceFile:
         toners=tuple(toners(row.studio_id)),
         plan=choice_value(row, [z.key for z in loaded.zones]),
         strands=tuple(told(s) for s in loaded.strand_values),
-        strand_lighteners=tuple(others.values()),
+        other_lighteners=tuple(others.values()),
         toner_idea=row.toner_idea or None,
         events=tuple(
             FileEvent(
@@ -91,7 +93,7 @@ def import_strands(member: Membership, service_id: UUID, *, revision: int, text:
     """Strands of a CSV in place of the service's own. Raises LimitError naming line and column."""
     loaded = locked(member, service_id)
     check_revision(loaded, revision)
-    if loaded.state.step not in (Step.CONSULTATION, Step.PLAN):
+    if loaded.state.step not in (Step.CONSULTATION, Step.PLAN, Step.STRANDS):
         raise ConflictError("already_started.strands")
     shelf = {x.name: x for x in lighteners(member.studio_id)}
     strands = strands_from_csv(text, shelf)

@@ -18,7 +18,7 @@ from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
 from apps.studio.models import Studio
 from fervens_core.base import plain
-from fervens_core.formats import ServiceFile
+from fervens_core.formats import ServiceFile, with_lighteners
 from fervens_core.log import Event, EventData, TonerApplied, check_addition, data_to_json, fold, version_of
 
 
@@ -34,6 +34,7 @@ def _client(studio: Studio, file: ServiceFile, now: dt.datetime) -> Client:
         reacts_to_oxidative=findings.reacts_to_oxidative,
         patch_test_placed_at=placed,
         patch_test_result=findings.patch_test.value,
+        is_hair_piece=findings.is_hair_piece,
     )
 
 
@@ -85,7 +86,9 @@ def take_in(
         choice=plain(file.plan),
         toner_idea=shade_keys.get(file.toner_idea or "", ""),
     )
-    service.zones.bulk_create([zone_row(service, z, i) for i, z in enumerate(file.zones)])
+    own = {key: str(row.pk) for key, row in lighteners.items()}
+    zones = [with_lighteners(z, own) for z in file.zones]
+    service.zones.bulk_create([zone_row(service, z, i) for i, z in enumerate(zones)])
     events: list[Event] = []
     rows = []
     for entry in file.events:

@@ -14,16 +14,18 @@ from django.utils import timezone
 from apps.common.telling import tell
 from apps.services import loading
 from apps.services.acts import append, check_revision, locked
+from apps.services.adapters import names_lighteners
 from apps.services.loading import Loaded, load
 from apps.services.models import PlanVersion, Service
 from apps.services.plan import queries as plan_queries
 from apps.services.policies import check_toner_idea
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
-from apps.shelf.queries import developers
+from apps.shelf.queries import developers, lighteners
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
+from fervens_core import head as core
 from fervens_core.base import ConflictError, LimitError, plain, say
 from fervens_core.log import PlanTaken, Step
 from fervens_core.planning import Plan, PlanChoice, PlanRequest, make_plan
@@ -37,6 +39,11 @@ class Choices:
     order: list[str]
     toner_key: str
     choice: PlanChoice
+
+
+def _others(loaded: Loaded, member: Membership, own: str) -> tuple[core.Lightener, ...]:
+    """Lighteners beside the chosen one that zones name."""
+    return tuple(x for x in lighteners(member.studio_id) if x.key != own) if names_lighteners(loaded.zones) else ()
 
 
 def request_of(loaded: Loaded, member: Membership, choices: Choices) -> PlanRequest:
@@ -55,6 +62,8 @@ def request_of(loaded: Loaded, member: Membership, choices: Choices) -> PlanRequ
         choice=choices.choice,
         strands=loaded.strand_values,
         elasticity=loaded.findings.elasticity,
+        weakest=loading.weakest_volumes(member.studio),
+        others=_others(loaded, member, str(lightener.pk)),
     )
 
 

@@ -22,6 +22,7 @@ from apps.shelf.queries import toners
 from fervens_core.base import say
 from fervens_core.chair import paint_plan, window_of
 from fervens_core.colour import hair_lab, lab_to_hex
+from fervens_core.head import kept_parts_of, lanes_of
 from fervens_core.planning import (
     Plan,
     PlannedBowl,
@@ -47,6 +48,7 @@ def bowl_out(bowl: PlannedBowl) -> BowlOut:
         number=bowl.number,
         mix_min=bowl.mix_min,
         volume_strength=bowl.volume_strength,
+        lightener_name=bowl.lightener.name,
         lightener_g=bowl.product_g,
         developer_g=bowl.developer_g,
         total_g=bowl.total_g,
@@ -90,6 +92,7 @@ def _plan_lanes(plan: Plan, request: PlanRequest) -> list[PlanLane]:
             zone_key=z.zone.zone_key,
             part=z.zone.part,
             name=z.zone.label,
+            lightener=request.lightener_of(z.zone).name if z.zone.lightener else "",
             wave=z.wave,
             start_level=z.zone.hair.start_level,
             target_level=z.zone.target_level,
@@ -158,6 +161,10 @@ def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest, toner_key: str) -
         lanes=_plan_lanes(plan, request),
         waves=list(plan.waves),
         left_out=[LeftOutLane(key=x.zone.key, name=x.zone.label, reason=x.reason) for x in plan.left_out],
+        kept=[
+            LeftOutLane(key=x.key, name=x.label, reason=x.note or "")
+            for x in kept_parts_of(request.zones, lanes_of(request.zones))
+        ],
         bowls=[bowl_out(b) for b in plan.bowls],
         poured=_poured(plan),
         move_text=plan.move.text if plan.move else None,

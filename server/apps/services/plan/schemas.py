@@ -46,6 +46,7 @@ class BowlOut(Schema):
     number: int
     mix_min: float
     volume_strength: float
+    lightener_name: str
     lightener_g: float
     developer_g: float
     total_g: float
@@ -58,12 +59,16 @@ class BowlOut(Schema):
 
 
 class PlanLane(Schema):
-    """One lane of a plan; minutes count from the first product on hair, the curve's from `end_min`."""
+    """One lane of a plan; minutes count from the first product on hair, the curve's from `end_min`.
+
+    `lightener` is empty where it is the service's own.
+    """
 
     key: str
     zone_key: str
     part: Part
     name: Words
+    lightener: str
     wave: int
     start_level: float
     target_level: float
@@ -129,6 +134,7 @@ class PlanOut(Schema):
     lanes: list[PlanLane]
     waves: list[WavePlan]
     left_out: list[LeftOutLane]
+    kept: list[LeftOutLane]
     bowls: list[BowlOut]
     poured: list[PourOut]
     move_text: Words | None

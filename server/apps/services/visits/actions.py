@@ -14,12 +14,12 @@ from apps.clients import queries as client_queries
 from apps.clients.models import Client
 from apps.common.telling import tell
 from apps.services import loading
-from apps.services.adapters import StrandRow, choice_value, strand_data, zone_row, zone_values
+from apps.services.adapters import StrandRow, choice_value, names_lighteners, strand_data, zone_row, zone_values
 from apps.services.consultation.actions import LASTING_FACTS
 from apps.services.models import Service
 from apps.services.summary import summarise
 from apps.shelf.adapters import lightener_value
-from apps.shelf.queries import developers
+from apps.shelf.queries import developers, lighteners
 from apps.studio.actions import audit
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
@@ -36,7 +36,8 @@ from fervens_core.followup import (
     propose_visit,
     read_filed,
 )
-from fervens_core.head import Elasticity, Part, Zone, lanes_of
+from fervens_core.head import Elasticity, Lightener, Part, Zone, lanes_of
+from fervens_core.lift import Strand
 from fervens_core.log import AGAIN, Step
 from fervens_core.planning import PlanChoice, PlanRequest, chair_time, head_visits, make_plan, total_min, visits_needed
 
@@ -108,7 +109,14 @@ def _request(row: Service, zones: tuple[Zone, ...]) -> PlanRequest | None:
         bottles=tuple(developers(row.studio_id)),
         choice=PlanChoice(has_additive=old.has_additive, aim=old.aim, step=old.step, bowl_style=old.bowl_style),
         strands=(),
+        weakest=loading.weakest_volumes(row.studio),
+        others=_others(row, zones),
     )
+
+
+def _others(row: Service, zones: tuple[Zone, ...]) -> tuple[Lightener, ...]:
+    """Lighteners beside the service's own that zones name."""
+    return tuple(lighteners(row.studio_id)) if names_lighteners(zones) else ()
 
 
 def expected_min(row: Service, zones: tuple[Zone, ...]) -> float | None:
@@ -153,7 +161,9 @@ def formulas_of(row: Service) -> tuple[LastFormula, ...]:
     if row.lightener is None:
         return ()
     stretched = Elasticity(row.elasticity)
-    return last_formulas(worn_lanes(row, summary_of(row)), lightener_value(row.lightener), stretched)
+    worn = worn_lanes(row, summary_of(row))
+    others = _others(row, zone_values(row))
+    return last_formulas(worn, lightener_value(row.lightener), stretched, others)
 
 
 def last_filed(member: Membership, client_id: UUID) -> Service | None:
@@ -193,7 +203,10 @@ def start_from(
         check_range("booked_min", booked_min, 15.0, 900.0, "min")
     summary = summary_of(last)
     zones = zones_on(last, summary, at)
-    strands = as_strands(worn_lanes(last, summary), lightener_value(last.lightener)) if last.lightener else ()
+    strands: tuple[Strand, ...] = ()
+    if last.lightener:
+        usual, others = lightener_value(last.lightener), _others(last, zone_values(last))
+        strands = as_strands(worn_lanes(last, summary), usual, others)
     facts = {k: last.facts[k] for k in LASTING_FACTS if k in last.facts}
     keys = [z.key for z in zones]
     old = choice_value(last, keys)
