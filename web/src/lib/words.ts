@@ -18,6 +18,28 @@ export const densities = [
   { value: 'medium', name: 'Medium' },
   { value: 'thick', name: 'Thick' },
 ] as const
+export const curls = [
+  { value: 'straight', name: 'Straight' },
+  { value: 'wavy', name: 'Wavy' },
+  { value: 'curly', name: 'Curly' },
+  { value: 'coily', name: 'Coily' },
+] as const
+export const textures = [
+  { value: 'sleek', name: 'Little' },
+  { value: 'usual', name: 'Usual' },
+  { value: 'thirsty', name: 'Much' },
+] as const
+export const loads = [
+  { value: 'light', name: 'Light' },
+  { value: 'usual', name: 'Usual' },
+  { value: 'heavy', name: 'Heavy' },
+] as const
+export const meetings = [
+  { value: 'line', name: 'A line' },
+  { value: 'soft', name: 'Soft' },
+  { value: 'jagged', name: 'Jagged' },
+] as const
+export const partNames = { root: 'Root', lengths: 'Lengths', ends: 'Ends', band: 'Band' } as const
 export const porosities = [
   { value: 'low', name: 'Low' },
   { value: 'normal', name: 'Normal' },
@@ -83,6 +105,8 @@ export const homeCare = [
 export const serviceKinds = [
   { value: 'lighten_and_tone', name: 'Lighten and tone' },
   { value: 'tone_only', name: 'Tone only' },
+  { value: 'deepen', name: 'Deepen' },
+  { value: 'strand_test', name: 'Strand test only' },
 ] as const
 export const tones = [
   { value: 'icy', name: 'Icy' },
@@ -94,8 +118,9 @@ export const tones = [
   { value: 'copper', name: 'Copper' },
   { value: 'red_brown', name: 'Red-brown' },
   { value: 'rose', name: 'Rose' },
+  { value: 'silver', name: 'Silver' },
+  { value: 'pearl', name: 'Pearl' },
 ] as const
-export const basinTones = [...tones, { value: 'silver', name: 'Silver' }, { value: 'pearl', name: 'Pearl' }] as const
 export const grabs = [
   { value: 'little', name: 'Little' },
   { value: 'even', name: 'Evenly' },

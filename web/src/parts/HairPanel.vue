@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { queries } from '../api/queries'
 import {
@@ -10,142 +10,238 @@ import {
   dyeHues,
   elasticities,
   histories,
+  meetings,
   porosities,
   thicknesses,
   tones,
   undertones,
 } from '../lib/words'
-import { type HairPart, newSegment, type Part, partOf, type Segment, type Zone } from '../stores/zones'
+import {
+  addPart,
+  type HairPart,
+  type Kind,
+  type KindName,
+  kindOf,
+  partAt,
+  removePart,
+  setEdge,
+  setLength,
+  type Slot,
+  slotsOf,
+  type StrandPart,
+  type Zone,
+} from '../stores/zones'
 import Choice from './Choice.vue'
+import MoreHair from './MoreHair.vue'
 import Stepper from './Stepper.vue'
+import StrandBar from './StrandBar.vue'
 import SwatchScale from './SwatchScale.vue'
 import Tick from './Tick.vue'
 
-/** Reading the chosen zones, all at once: their lengths, and root or ends where those are read apart. */
+/** Reading the chosen zones, all at once: each of their kinds of hair, and each part of its strands. */
 const props = defineProps<{
   zones: Zone[]
   head: Schemas['HeadOut']
   natural: Schemas['PaletteOut']
-  isToneOnly?: boolean
+  serviceKind?: Schemas['ServiceKind']
 }>()
 const emit = defineEmits<{ edit: [change: (zone: Zone) => void]; leaveOut: [] }>()
+type Part = Kind | StrandPart
 
-const part = ref<Part>('lengths')
-const isApart = (which: 'root' | 'ends') => props.zones.some((z) => z[which])
-const hasParts = computed(() => isApart('root') || isApart('ends'))
-const tabs = computed(() => [
-  { key: 'lengths' as const, name: hasParts.value ? 'Lengths' : 'All of it' },
-  { key: 'root' as const, name: isApart('root') ? 'Root' : 'Root apart' },
-  { key: 'ends' as const, name: isApart('ends') ? 'Ends' : 'Ends apart' },
+const kind = ref<KindName>('rest')
+const slot = ref<Slot>('lengths')
+const lightens = computed(() => (props.serviceKind ?? 'lighten_and_tone') === 'lighten_and_tone')
+const deepens = computed(() => props.serviceKind === 'deepen')
+const first = computed(() => props.zones[0])
+const firstKind = computed(() => (first.value ? kindOf(first.value, kind.value) : null))
+const isMain = computed(() => slot.value === 'lengths')
+const isZone = computed(() => isMain.value && kind.value === 'rest')
+const hasTwoKinds = computed(() => props.zones.every((z) => z.pieces !== null))
+watch(
+  () => props.zones,
+  (zones) => {
+    if (!zones.every((z) => kindOf(z, kind.value))) kind.value = 'rest'
+    if (!zones.every((z) => partAt(kindOf(z, kind.value), slot.value))) slot.value = 'lengths'
+  },
+)
+const kinds = computed(() => [
+  { value: 'rest' as const, name: first.value?.pieces?.rest_name || 'The rest' },
+  { value: 'pieces' as const, name: first.value?.pieces?.name ?? '' },
 ])
-const open = (which: Part) => {
-  if (which !== 'lengths' && props.zones.some((z) => !z[which])) {
-    const length = which === 'root' ? props.head.root_mm : Math.round(props.head.usual_length_mm / 5)
-    emit('edit', (z) => {
-      z[which] ??= newSegment(z, which, length)
-    })
-  }
-  part.value = which
+/** What the server painted is of hair as it was; it paints anew. */
+const unpaint = (z: Zone) => {
+  z.part_hexes = []
+  z.pieces_hexes = []
+}
+const openKind = (name: KindName) => {
+  kind.value = name
+  slot.value = 'lengths'
+}
+const inKinds = (change: (kind: Kind, zone: Zone) => void) => {
+  const name = kind.value
+  emit('edit', (z) => {
+    const found = kindOf(z, name)
+    if (found) change(found, z)
+  })
+}
+const canPart = (what: 'root' | 'band' | 'ends') =>
+  what === 'band'
+    ? (firstKind.value?.parts.length ?? 0) < 12
+    : props.zones.some((z) => !partAt(kindOf(z, kind.value), what))
+const part = (what: 'root' | 'band' | 'ends') => {
+  let made: Slot | null = null
+  inKinds((k, z) => {
+    made = addPart(k, what, z.length_mm, props.head.root_mm) ?? made
+    unpaint(z)
+  })
+  if (made) slot.value = made
 }
 const together = () => {
-  const which = part.value
-  if (which === 'lengths') return
-  emit('edit', (z) => (z[which] = null))
-  part.value = 'lengths'
+  const gone = slot.value
+  slot.value = 'lengths'
+  inKinds((k, z) => {
+    removePart(k, gone)
+    unpaint(z)
+  })
 }
 
 const parts = computed(() =>
-  props.zones.map((z) => partOf(z, part.value)).filter((p): p is Zone | Segment => p !== null),
+  props.zones.map((z) => partAt(kindOf(z, kind.value), slot.value)).filter((p): p is Part => p !== null),
 )
+const strandParts = computed(() => (isMain.value ? [] : (parts.value as StrandPart[])))
 const isReady = computed(() => parts.value.length === props.zones.length)
-function same<K extends keyof HairPart>(field: K): HairPart[K] | null {
-  const first = parts.value[0]
-  return first && parts.value.every((p) => p[field] === first[field]) ? (first[field] ?? null) : null
+function same<K extends keyof HairPart | 'tone' | 'target_level'>(field: K): Part[K] | null {
+  const one = parts.value[0]
+  return one && parts.value.every((p) => p[field] === one[field]) ? (one[field] ?? null) : null
 }
 function sameZone<K extends keyof Zone>(field: K): Zone[K] | null {
-  const first = props.zones[0]
-  return first && props.zones.every((z) => z[field] === first[field]) ? first[field] : null
+  const one = props.zones[0]
+  return one && props.zones.every((z) => z[field] === one[field]) ? one[field] : null
 }
-const sameSegment = <K extends 'length_mm' | 'target_level' | 'is_left_out'>(field: K) => {
-  const found = parts.value as Segment[]
-  const first = found[0]
-  return first && found.every((s) => s[field] === first[field]) ? first[field] : null
+function samePart<K extends 'from_mm' | 'to_mm' | 'meeting'>(field: K): StrandPart[K] | null {
+  const one = strandParts.value[0]
+  return one && strandParts.value.every((p) => p[field] === one[field]) ? one[field] : null
 }
-const segmentLength = computed(() => sameSegment('length_mm') as number | null)
-const set = (change: (hair: HairPart) => void) => {
-  const which = part.value
-  emit('edit', (z) => {
-    const found = partOf(z, which)
-    if (found) change(found)
+const set = (change: (part: Part, zone: Zone) => void) => {
+  const at = slot.value
+  inKinds((k, z) => {
+    const found = partAt(k, at)
+    if (found) change(found, z)
   })
 }
-const setSegment = (change: (segment: Segment) => void) => {
-  const which = part.value
-  if (which === 'lengths') return
-  emit('edit', (z) => {
-    const found = z[which]
-    if (found) change(found)
-  })
+const edge = (which: 'from_mm' | 'to_mm', mm: number) => {
+  const at = slot.value
+  inKinds((k, z) => setEdge(k, at, which, mm, z.length_mm))
 }
-const natural = (level: number) => props.natural.hexes[props.natural.levels.indexOf(level)] ?? '#888888'
-const setStart = (level: number) => {
-  const which = part.value
-  emit('edit', (z) => {
-    const found = partOf(z, which)
-    if (!found) return
-    found.start_level = level
-    if (which === 'lengths') {
-      z.start_hex = natural(level)
-      if (z.target_level < level || z.keeps_depth || props.isToneOnly) z.target_level = level
-    }
-  })
+const natural = (level: number) =>
+  props.natural.hexes[props.natural.levels.indexOf(Math.round(level * 2) / 2)] ?? '#888888'
+/** What the server painted of the first zone's hair; the natural colour until it has answered. */
+const hexOf = (at: Slot, level: number) => {
+  const z = first.value
+  const k = firstKind.value
+  if (!z || !k) return natural(level)
+  const i = slotsOf(k.parts).indexOf(at)
+  if (kind.value === 'rest') return (at === 'lengths' ? z.start_hex : z.part_hexes[i]) ?? natural(level)
+  return z.pieces_hexes[at === 'lengths' ? 0 : i + 1] ?? natural(level)
 }
+const keeps = (p: Part) => ('keeps_depth' in p ? p.keeps_depth : p.is_left_out)
+const wantedOf = (p: Part, z: Zone) => p.target_level ?? z.target_level
+const setStart = (level: number) =>
+  set((p, z) => {
+    const wasDeeper = p.target_level !== null && p.target_level < p.start_level
+    p.start_level = level
+    unpaint(z)
+    if (!('keeps_depth' in p)) return
+    z.start_hex = natural(level)
+    if (!(wasDeeper && z.target_level < level) && (z.target_level < level || z.keeps_depth || !lightens.value))
+      z.target_level = level
+  })
+
+/** What is wanted here: lighter, as it is, or deeper than it is. */
+type Way = 'lighter' | 'keep' | 'deeper'
+const wayOf = (p: Part): Way => {
+  if (keeps(p)) return 'keep'
+  const own = p.target_level
+  if (own !== null && own < p.start_level) return 'deeper'
+  return deepens.value ? 'keep' : 'lighter'
+}
+const way = computed(() => {
+  const ways = new Set(parts.value.map(wayOf))
+  return ways.size === 1 ? ([...ways][0] ?? null) : null
+})
+const ways = computed(() => [
+  ...(lightens.value ? [{ value: 'lighter' as const, name: 'Lighter' }] : []),
+  { value: 'keep' as const, name: isZone.value ? 'Keep depth: no product' : 'Leave out: no product' },
+  { value: 'deeper' as const, name: 'Deeper' },
+])
+const setKeeps = (p: Part, isKept: boolean) => {
+  if ('keeps_depth' in p) p.keeps_depth = isKept
+  else p.is_left_out = isKept
+}
+const setWay = (wanted: Way) =>
+  set((p, z) => {
+    setKeeps(p, wanted === 'keep' && !deepens.value)
+    const now = p.start_level
+    if (wanted === 'deeper') p.target_level = Math.max(Math.min(wantedOf(p, z), now - 1), 1)
+    else if ('keeps_depth' in p) p.target_level = wanted === 'keep' ? now : Math.max(p.target_level, now)
+    else p.target_level = null
+  })
 const highest = computed(() => Math.max(...parts.value.map((p) => p.start_level), 1))
 const lowest = computed(() => (parts.value.length ? Math.min(...parts.value.map((p) => p.start_level)) : null))
 const lifted = useQuery(computed(() => ({ ...queries.palette(lowest.value), enabled: lowest.value !== null })))
-const target = computed(() => {
-  if (part.value === 'lengths') return sameZone('keeps_depth') === true ? null : sameZone('target_level')
-  const own = sameSegment('target_level')
-  return own ?? sameZone('target_level')
+const deeper = computed(() => {
+  const levels = props.natural.levels.filter((l) => l < (lowest.value ?? 1))
+  return { levels, hexes: levels.map(natural) }
 })
-const setTarget = (level: number) => {
-  if (part.value === 'lengths')
-    emit('edit', (z) => {
-      z.keeps_depth = false
-      z.target_level = Math.max(level, z.start_level)
-      z.target_hex = lifted.data.value?.hexes[lifted.data.value.levels.indexOf(level)] ?? z.target_hex
-    })
-  else setSegment((s) => (s.target_level = level))
-}
-const keep = (keeps: boolean) =>
-  emit('edit', (z) => {
-    z.keeps_depth = keeps
-    if (keeps) z.target_level = z.start_level
+const target = computed(() => {
+  if (way.value === 'keep') return null
+  const levels = new Set(props.zones.map((z, i) => (parts.value[i] ? wantedOf(parts.value[i]!, z) : null)))
+  return levels.size === 1 ? ([...levels][0] ?? null) : null
+})
+const setTarget = (level: number) =>
+  set((p, z) => {
+    setKeeps(p, false)
+    if (!('keeps_depth' in p)) {
+      p.target_level = level
+      return
+    }
+    const at = way.value === 'deeper' ? Math.min(level, z.start_level) : Math.max(level, z.start_level)
+    z.target_level = at
+    z.target_hex = lifted.data.value?.hexes[lifted.data.value.levels.indexOf(level)] ?? natural(at)
   })
 const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
 </script>
 
 <template>
   <div class="flex flex-col gap-4">
-    <div class="flex flex-wrap items-center gap-1.5" role="tablist" aria-label="Part of the hair">
-      <button
-        v-for="tab in tabs"
-        :key="tab.key"
-        type="button"
-        role="tab"
-        class="btn !min-h-11 text-[15px]"
-        :class="{ 'btn-act': part === tab.key }"
-        :aria-selected="part === tab.key"
-        @click="open(tab.key)"
-      >
-        {{ tab.name }}
-      </button>
-      <button v-if="part !== 'lengths'" type="button" class="btn btn-quiet !min-h-11 text-[15px]" @click="together">
+    <Choice
+      v-if="hasTwoKinds"
+      legend="Kind of hair"
+      :options="kinds"
+      :model-value="kind"
+      @update:model-value="openKind"
+    />
+    <StrandBar
+      v-if="first && firstKind"
+      :kind="firstKind"
+      :length="first.length_mm"
+      :off-scalp="first.off_scalp_mm"
+      :hex-of="hexOf"
+      :place="slot"
+      :can-part="canPart"
+      @open="(s) => (slot = s)"
+      @part="part"
+    >
+      <button v-if="!isMain" type="button" class="btn btn-quiet !min-h-11 text-[15px]" @click="together">
         Read as one again
       </button>
-    </div>
-    <p v-if="part === 'root'" class="-mt-2 text-sm text-soft">
+    </StrandBar>
+    <p v-if="slot === 'root'" class="-mt-2 text-sm text-soft">
       The first {{ head.root_mm }} mm, warmed by the scalp. Longer regrowth is planned as two applications.
+    </p>
+    <p v-if="!isReady" class="text-soft">
+      Not all of these zones are read in this part.
+      <button type="button" class="underline underline-offset-4" @click="slot = 'lengths'">To the lengths</button>
     </p>
     <template v-if="isReady">
       <SwatchScale
@@ -155,8 +251,23 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
         :model-value="same('start_level')"
         @update:model-value="setStart"
       />
+      <Choice
+        v-if="lightens || deepens"
+        legend="Wanted here"
+        :options="ways"
+        :model-value="way"
+        @update:model-value="setWay"
+      />
       <SwatchScale
-        v-if="lifted.data.value && !isToneOnly"
+        v-if="way === 'deeper' && deeper.levels.length"
+        legend="Level wanted, deeper than now"
+        :levels="deeper.levels"
+        :hexes="deeper.hexes"
+        :model-value="target"
+        @update:model-value="setTarget"
+      />
+      <SwatchScale
+        v-else-if="lifted.data.value && lightens && way !== 'keep'"
         legend="Level wanted, as this hair will look there before toner"
         :levels="lifted.data.value.levels"
         :hexes="lifted.data.value.hexes"
@@ -165,27 +276,35 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
         :model-value="target"
         @update:model-value="setTarget"
       />
-      <div class="-mt-2 flex flex-wrap items-center gap-x-6">
-        <Tick v-if="part === 'lengths'" :model-value="sameZone('keeps_depth') === true" @update:model-value="keep">
-          Keep depth here: no product
-        </Tick>
-        <Tick
-          v-else
-          :model-value="sameSegment('is_left_out') === true"
-          @update:model-value="(v) => setSegment((s) => (s.is_left_out = v))"
-        >
-          Leave out: no product here
-        </Tick>
-      </div>
-      <div v-if="part !== 'lengths'" class="max-w-56">
+      <div v-if="!isMain" class="grid gap-4 sm:grid-cols-2">
         <Stepper
-          :label="part === 'root' ? 'Regrowth' : 'Length of the ends'"
+          v-if="slot !== 'root'"
+          label="From the scalp"
           unit="mm"
           :min="1"
-          :max="300"
-          :step="part === 'root' ? 2 : 10"
-          :model-value="segmentLength"
-          @update:model-value="(v) => setSegment((s) => (s.length_mm = v))"
+          :max="1499"
+          :step="slot === 'ends' ? 10 : 5"
+          placeholder="differ"
+          :model-value="samePart('from_mm')"
+          @update:model-value="(v) => edge('from_mm', v)"
+        />
+        <Stepper
+          v-if="slot !== 'ends'"
+          :label="slot === 'root' ? 'Regrowth' : 'To'"
+          unit="mm"
+          :min="1"
+          :max="1500"
+          :step="slot === 'root' ? 2 : 5"
+          placeholder="differ"
+          :model-value="samePart('to_mm')"
+          @update:model-value="(v) => edge('to_mm', v)"
+        />
+        <Choice
+          v-if="slot !== 'ends'"
+          legend="Meets what comes after it in"
+          :options="meetings"
+          :model-value="samePart('meeting')"
+          @update:model-value="(v) => set((p) => ((p as StrandPart).meeting = v))"
         />
       </div>
       <Choice
@@ -251,7 +370,7 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
             <option v-for="u in undertones" :key="u" :value="u">{{ u }}</option>
           </select>
         </div>
-        <template v-if="part === 'lengths'">
+        <template v-if="isZone">
           <Choice
             legend="Density"
             :options="densities"
@@ -272,7 +391,7 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
             :step="50"
             placeholder="differ"
             :model-value="sameZone('length_mm')"
-            @update:model-value="(v) => emit('edit', (z) => (z.length_mm = v))"
+            @update:model-value="(v) => emit('edit', (z) => setLength(z, v))"
           />
           <Stepper
             label="Sections"
@@ -296,13 +415,22 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
           />
         </template>
       </div>
-      <template v-if="part === 'lengths'">
-        <Choice
-          legend="Tone here"
-          :options="toneOptions"
-          :model-value="sameZone('tone') ?? ''"
-          @update:model-value="(v) => emit('edit', (z) => (z.tone = v === '' ? null : v))"
-        />
+      <Choice
+        legend="Tone here"
+        :options="toneOptions"
+        :model-value="same('tone') ?? ''"
+        @update:model-value="(v) => set((p) => (p.tone = v === '' ? null : v))"
+      />
+      <MoreHair
+        :zones="zones"
+        :parts="parts"
+        :kind="kind"
+        :place="slot"
+        :lightens="lightens"
+        @edit="(change) => emit('edit', change)"
+        @set="(change) => set(change)"
+      />
+      <template v-if="isZone">
         <div class="flex flex-wrap gap-x-6">
           <Tick
             :model-value="sameZone('is_delicate') === true"

@@ -1,17 +1,19 @@
 <script setup lang="ts">
+import { computed, useId } from 'vue'
 import { half } from '../lib/head'
-import { AREA_HALVES } from '../stores/zones'
+import { AREA_HALVES, type Fill } from '../stores/zones'
 
 /** The head from behind, from above and from both sides; zones as areas, tapped to select. */
 const props = defineProps<{
-  /** Fill of each zone by its key. */
-  fills: Record<string, string>
+  /** Fill of each zone by its key: a colour, its parts from the scalp down, or two kinds in turn. */
+  fills: Record<string, Fill>
   /** Which zone holds an area, or a half of one ("crown/1"); an area that is not named belongs to the zone of its key. */
   owners: Record<string, string>
   selected: readonly string[]
   isLocked?: boolean
 }>()
 const emit = defineEmits<{ toggle: [key: string] }>()
+const uid = useId()
 
 interface Area {
   key: string
@@ -74,6 +76,14 @@ const pieces = (areas: Area[]): Piece[] =>
       return { ...area, id, owner: props.owners[id] ?? area.key, clip: half(area.d, h.slice(1)) }
     })
   })
+const gradients = computed(() =>
+  Object.entries(props.fills).flatMap(([key, fill]) => (typeof fill === 'string' ? [] : [{ key, ...fill }])),
+)
+const gradientId = (key: string) => `fill-${uid}-${key.replace('/', '-')}`
+const fillAt = (key: string) => {
+  const fill = props.fills[key]
+  return fill === undefined ? 'url(#unread)' : typeof fill === 'string' ? fill : `url(#${gradientId(key)})`
+}
 const isSelected = (key: string) => props.selected.includes(key)
 const clipId = (view: string, id: string) => `half-${view}-${id.replace('/', '-')}`
 const toggle = (key: string) => {
@@ -87,6 +97,20 @@ const toggle = (key: string) => {
       <clipPath id="clip-back"><path :d="hairFromBack" /></clipPath>
       <clipPath id="clip-above"><ellipse cx="100" cy="96" rx="68" ry="84" /></clipPath>
       <clipPath id="clip-side"><path :d="hairFromSide" /></clipPath>
+      <linearGradient
+        v-for="g in gradients"
+        :id="gradientId(g.key)"
+        :key="g.key"
+        x1="0"
+        y1="0"
+        :x2="g.isInTurn ? 1 : 0"
+        :y2="g.isInTurn ? 0 : 1"
+      >
+        <template v-for="(stop, i) in g.stops" :key="i">
+          <stop :offset="i / g.stops.length" :stop-color="stop" />
+          <stop :offset="(i + 1) / g.stops.length" :stop-color="stop" />
+        </template>
+      </linearGradient>
       <pattern id="unread" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(25)">
         <rect width="6" height="6" fill="var(--sunk)" />
         <line x1="0" y1="0" x2="0" y2="6" stroke="var(--line-strong)" stroke-width="1" opacity="0.7" />
@@ -130,7 +154,7 @@ const toggle = (key: string) => {
             </clipPath>
             <path
               :d="piece.d"
-              :fill="fills[piece.owner] ?? 'url(#unread)'"
+              :fill="fillAt(piece.owner)"
               stroke="var(--panel)"
               stroke-width="2.4"
               :clip-path="piece.clip ? `url(#${clipId(view.name, piece.id)})` : undefined"

@@ -24,15 +24,22 @@ const toggle = (care: Care, isOn: boolean) =>
 const wishFor = (level: number) =>
   emit('edit', (d) => {
     d.wanted_level = level
-    for (const z of d.zones) if (!z.keeps_depth) z.target_level = Math.max(level, z.start_level)
+    for (const z of d.zones)
+      if (!z.keeps_depth)
+        z.target_level = d.kind === 'deepen' ? Math.min(level, z.start_level) : Math.max(level, z.start_level)
   })
 /** Toning alone lightens nothing: what was wanted lighter is no wish of today. */
 const setKind = (kind: Schemas['ServiceKind']) =>
   emit('edit', (d) => {
     d.kind = kind
     for (const z of d.zones) {
-      z.target_level =
-        kind === 'tone_only' || z.keeps_depth ? z.start_level : Math.max(d.wanted_level ?? 0, z.start_level)
+      const wanted = d.wanted_level ?? z.start_level
+      const isKept = z.keeps_depth || kind === 'tone_only' || kind === 'strand_test'
+      z.target_level = isKept
+        ? z.start_level
+        : kind === 'deepen'
+          ? Math.min(wanted, z.start_level)
+          : Math.max(wanted, z.start_level)
     }
   })
 </script>
@@ -41,7 +48,9 @@ const setKind = (kind: Schemas['ServiceKind']) =>
   <fieldset class="flex flex-col gap-4" :disabled="isLocked">
     <legend class="sr-only">The person and the wish</legend>
     <div>
-      <label class="label" for="wish">The wish, in the client's words</label>
+      <label class="label" for="wish">{{
+        service.is_hair_piece ? 'The wish' : "The wish, in the client's words"
+      }}</label>
       <textarea
         id="wish"
         class="field min-h-20 py-2"
@@ -63,7 +72,7 @@ const setKind = (kind: Schemas['ServiceKind']) =>
       @update:model-value="(v) => emit('edit', (d) => (d.tone = v))"
     />
     <SwatchScale
-      v-if="draft.kind !== 'tone_only'"
+      v-if="draft.kind !== 'tone_only' && draft.kind !== 'strand_test'"
       legend="Level wanted, for all zones that do not keep their depth"
       :levels="natural.levels"
       :hexes="natural.hexes"
@@ -71,6 +80,7 @@ const setKind = (kind: Schemas['ServiceKind']) =>
       @update:model-value="wishFor"
     />
     <Choice
+      v-if="!service.is_hair_piece"
       legend="Scalp"
       :options="scalps"
       :model-value="draft.scalp ?? null"
@@ -98,7 +108,7 @@ const setKind = (kind: Schemas['ServiceKind']) =>
     </div>
     <div class="grid gap-4 sm:grid-cols-2">
       <Stepper
-        label="Time the client has"
+        :label="service.is_hair_piece ? 'Time there is' : 'Time the client has'"
         unit="min"
         :min="15"
         :max="900"
@@ -117,7 +127,7 @@ const setKind = (kind: Schemas['ServiceKind']) =>
         :model-value="draft.booked_min ?? null"
         @update:model-value="(v) => emit('edit', (d) => (d.booked_min = v))"
       />
-      <div>
+      <div v-if="!service.is_hair_piece">
         <label class="label" for="allergies">Allergies and past reactions</label>
         <input
           id="allergies"
@@ -127,7 +137,7 @@ const setKind = (kind: Schemas['ServiceKind']) =>
           @change="(e) => emit('edit', (d) => (d.allergies = (e.target as HTMLInputElement).value))"
         />
       </div>
-      <div class="sm:order-last sm:col-span-2">
+      <div v-if="!service.is_hair_piece" class="sm:order-last sm:col-span-2">
         <Choice
           legend="Reacted to oxidative colour before?"
           :options="reactions"
@@ -146,7 +156,7 @@ const setKind = (kind: Schemas['ServiceKind']) =>
           An allergy or reaction is told: was it to oxidative colour? Until you answer there is no plan.
         </p>
       </div>
-      <div>
+      <div v-if="!service.is_hair_piece">
         <label class="label" for="medication">Medication, as told</label>
         <input
           id="medication"
@@ -158,7 +168,8 @@ const setKind = (kind: Schemas['ServiceKind']) =>
       </div>
     </div>
     <p class="text-sm text-soft">
-      <template v-if="service.client_age_years !== null">{{ service.client_age_years }} years</template
+      <template v-if="service.is_hair_piece">A hair piece: no person, no scalp, no patch test</template>
+      <template v-else-if="service.client_age_years !== null">{{ service.client_age_years }} years</template
       ><template v-else>Age not asked</template
       ><template v-if="service.reacts_to_oxidative"> · has reacted before</template>.
       <RouterLink

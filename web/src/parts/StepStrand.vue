@@ -13,6 +13,7 @@ const props = defineProps<{
 const route = useRoute()
 const every = [
   { key: 'consultation', name: 'Consultation' },
+  { key: 'strands', name: 'Strands' },
   { key: 'plan', name: 'Plan' },
   { key: 'chair', name: 'Chair' },
   { key: 'review', name: 'Review' },
@@ -20,9 +21,13 @@ const every = [
   { key: 'record', name: 'Record' },
 ]
 /** The way through follows what the service does. */
-const steps = computed(() =>
-  props.kind === 'tone_only' ? every.filter((s) => ['consultation', 'tone', 'record'].includes(s.key)) : every,
-)
+const WAYS: Record<Schemas['ServiceKind'], readonly string[]> = {
+  lighten_and_tone: ['consultation', 'plan', 'chair', 'review', 'tone', 'record'],
+  tone_only: ['consultation', 'tone', 'record'],
+  deepen: ['consultation', 'tone', 'record'],
+  strand_test: ['consultation', 'strands', 'record'],
+}
+const steps = computed(() => every.filter((s) => WAYS[props.kind ?? 'lighten_and_tone'].includes(s.key)))
 const at = computed(() => steps.value.findIndex((s) => s.key === props.step))
 const painted = computed(() => ({
   width: `${((at.value + 0.5) / steps.value.length) * 100}%`,

@@ -18,6 +18,7 @@ vi.mock('../api/queries', () => ({
   checkMix: vi.fn(),
   readScale: vi.fn(),
   queries: {
+    shelf: () => ({ queryKey: ['shelf'], queryFn: async () => ({ lighteners: [{ key: 'soot', name: 'Soot' }] }) }),
     palette: (start: number | null) => ({
       queryKey: ['palette', start],
       queryFn: async () => ({
@@ -47,7 +48,7 @@ function hairPanel(zones: Zone[]) {
     global: plugins(),
   })
   const again = async () => {
-    await panel.setProps({ zones: [...zones] })
+    await panel.setProps({ zones: zones.map((z) => ({ ...z })) }) // as the page has them: new ones after each change
     await flushPromises()
   }
   return { panel, again }
@@ -70,18 +71,50 @@ describe('reading hair', () => {
   it('opens a root apart, reads it alone, and puts it back', async () => {
     const zones = [zone(6)]
     const { panel, again } = hairPanel(zones)
-    const tab = (name: string) => panel.findAll('[role=tab]').find((t) => t.text().startsWith(name))!
-    await tab('Root').trigger('click')
+    const button = (name: string) => panel.findAll('button').find((t) => t.text().startsWith(name))!
+    await button('Root apart').trigger('click')
     await again()
-    expect(zones[0]!.root).toMatchObject({ start_level: 6, length_mm: 12 })
+    expect(zones[0]!.parts[0]).toMatchObject({ start_level: 6, from_mm: 0, to_mm: 12 })
     await panel.find('input[type=radio][value="4"]').trigger('change')
-    expect(zones[0]).toMatchObject({ start_level: 6, root: { start_level: 4 } })
+    expect(zones[0]).toMatchObject({ start_level: 6, parts: [{ start_level: 4 }] })
     await panel.find('#step-regrowth').setValue('30')
     await panel.find('#step-regrowth').trigger('change')
-    expect(zones[0]!.root!.length_mm).toBe(30)
-    const back = panel.findAll('button').find((b) => b.text() === 'Read as one again')!
-    await back.trigger('click')
-    expect(zones[0]!.root).toBeNull()
+    expect(zones[0]!.parts[0]!.to_mm).toBe(30)
+    await button('Read as one again').trigger('click')
+    expect(zones[0]!.parts).toEqual([])
+  })
+
+  it('reads a band and its meeting line, and keeps what is under it out of the plan', async () => {
+    const zones = [zone(6), zone(6)]
+    const { panel, again } = hairPanel(zones)
+    const button = (name: string) => panel.findAll('button').find((t) => t.text().startsWith(name))!
+    await button('Band apart').trigger('click')
+    await again()
+    await panel.find('#step-from-the-scalp').setValue('60')
+    await panel.find('#step-from-the-scalp').trigger('change')
+    await panel.find('input[type=radio][value="jagged"]').trigger('change')
+    await panel.find('input[type=radio][value="keep"]').trigger('change')
+    expect(zones.map((z) => z.parts[0])).toMatchObject([
+      { from_mm: 60, to_mm: 165, meeting: 'jagged', is_left_out: true },
+      { from_mm: 60, to_mm: 165, meeting: 'jagged', is_left_out: true },
+    ])
+  })
+
+  it('tells two kinds of hair in turn, each with its own wish', async () => {
+    const zones = [zone(4)]
+    const { panel, again } = hairPanel(zones)
+    const two = panel.findAll('label').find((l) => l.text().startsWith('Two kinds in turn'))!
+    await two.find('input').setValue(true)
+    await again()
+    await panel.find('#piece-name').setValue('High foils')
+    await panel.find('#piece-name').trigger('change')
+    await again()
+    const kinds = panel.findAll('label').filter((l) => l.text() === 'High foils')
+    await kinds[0]!.find('input').setValue(true)
+    await panel.find('input[type=radio][value="6"]').trigger('change')
+    expect(zones[0]).toMatchObject({ start_level: 4, pieces: { name: 'High foils', start_level: 6, share: 0.5 } })
+    await panel.find('input[type=radio][value="deeper"]').trigger('change')
+    expect(zones[0]!.pieces!.target_level).toBe(5)
   })
 
   it('keeps depth by holding the target where the hair is', async () => {
@@ -149,6 +182,7 @@ const bowl = (more: Partial<Schemas['BowlOut']> = {}): Schemas['BowlOut'] => ({
   number: 1,
   mix_min: 12,
   volume_strength: 25,
+  lightener_name: 'Chalk',
   lightener_g: 24,
   developer_g: 36,
   total_g: 60,

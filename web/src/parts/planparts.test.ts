@@ -39,6 +39,7 @@ const lane = (key: string, wave: number, more: Partial<Schemas['PlanLane']> = {}
   zone_key: key.split('.')[0] ?? key,
   part: 'whole',
   name: key,
+  lightener: '',
   wave,
   start_level: 4,
   target_level: 8,

@@ -18,8 +18,8 @@ const strandOf = (s: Schemas['StrandOut']): Schemas['StrandIn'] => {
   return JSON.parse(JSON.stringify(rest)) as Schemas['StrandIn']
 }
 const zoneIn = (z: Schemas['ZoneOut']): Schemas['Zone'] => {
-  const { start_hex, target_hex, root_hex, ends_hex, touches_the_scalp, ...rest } = z
-  void [start_hex, target_hex, root_hex, ends_hex, touches_the_scalp]
+  const { start_hex, target_hex, part_hexes, pieces_hexes, touches_the_scalp, ...rest } = z
+  void [start_hex, target_hex, part_hexes, pieces_hexes, touches_the_scalp]
   return rest
 }
 const stretchIn = ({ rest_mm, pulled_mm, back_mm, has_snapped }: Schemas['StretchOut']): Schemas['StretchIn'] => ({
@@ -76,8 +76,8 @@ export function useConsultation(service: Schemas['ServiceOut']) {
         for (const zone of draft.value.zones) {
           const got = colours.get(zone.key)
           if (!got) continue
-          const { start_hex, target_hex, root_hex, ends_hex, touches_the_scalp } = got
-          Object.assign(zone, { start_hex, target_hex, root_hex, ends_hex, touches_the_scalp })
+          const { start_hex, target_hex, part_hexes, pieces_hexes, touches_the_scalp } = got
+          Object.assign(zone, { start_hex, target_hex, part_hexes, pieces_hexes, touches_the_scalp })
         }
         // what the small tests came to is the server's to say
         Object.assign(draft.value, { elasticity: answer.elasticity, salts_test: answer.salts_test })

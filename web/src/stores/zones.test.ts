@@ -1,6 +1,21 @@
 import { describe, expect, it } from 'vitest'
 import type { Schemas } from '../api/client'
-import { areasOf, copyToMirror, merge, newSegment, newZone, partOf, split } from './zones'
+import {
+  addPart,
+  areasOf,
+  copyToMirror,
+  fillOf,
+  merge,
+  newPieces,
+  newZone,
+  partAt,
+  removePart,
+  setEdge,
+  setLength,
+  slotsOf,
+  split,
+  stretches,
+} from './zones'
 
 const usual = (key: string, mirror: string | null = null): Schemas['HeadZoneOut'] => ({
   key,
@@ -22,25 +37,77 @@ const zone = (key: string, level = 4) =>
 describe('zones on the page', () => {
   it('begins a zone with what its kind of hair usually is', () => {
     expect(zone('nape')).toMatchObject({ thickness: 'fine', is_delicate: true, pace_min_per_foil: 1.1 })
-    expect(zone('crown')).toMatchObject({ thickness: 'medium', is_delicate: false, root: null })
+    expect(zone('crown')).toMatchObject({ thickness: 'medium', is_delicate: false, parts: [], pieces: null })
   })
 
-  it('reads a segment apart from its zone', () => {
+  it('reads parts apart, from the scalp to the tip, whatever the order they were told in', () => {
+    const made = { ...zone('crown'), porosity: 'high' as const, history: 'lightened' as const, curl: 'curly' as const }
+    expect(partAt(made, 'root')).toBeNull()
+    expect(addPart(made, 'ends', 250, 12)).toBe('ends')
+    expect(addPart(made, 'root', 250, 12)).toBe('root')
+    expect(addPart(made, 'band', 250, 12)).toBe('band-1')
+    expect(addPart(made, 'root', 250, 12)).toBe('root') // it is there already
+    expect(slotsOf(made.parts)).toEqual(['root', 'band-1', 'ends'])
+    // a virgin root does not have the porous lengths' condition; how the hair is shaped is the same
+    expect(partAt(made, 'root')).toMatchObject({
+      start_level: 4,
+      history: 'virgin',
+      porosity: 'normal',
+      curl: 'curly',
+      from_mm: 0,
+      to_mm: 12,
+    })
+    expect(partAt(made, 'ends')).toMatchObject({ from_mm: 200, to_mm: null })
+    expect(partAt(made, 'lengths')).toBe(made)
+    expect(stretches(made.parts, 250).map((s) => [s.slot, s.from, s.to])).toEqual([
+      ['root', 0, 12],
+      ['lengths', 12, 75],
+      ['band-1', 75, 135],
+      ['lengths', 135, 200],
+      ['ends', 200, 250],
+    ])
+    removePart(made, 'root')
+    expect(slotsOf(made.parts)).toEqual(['band-1', 'ends'])
+  })
+
+  it('moves the edge of a part as far as its neighbours leave room', () => {
     const made = zone('crown')
-    expect(partOf(made, 'root')).toBeNull()
-    made.root = newSegment(made, 'root', 12)
-    expect(partOf(made, 'root')).toMatchObject({ start_level: 4, history: 'virgin', length_mm: 12 })
-    expect(partOf(made, 'lengths')).toBe(made)
+    for (const what of ['root', 'band', 'ends'] as const) addPart(made, what, 250, 12)
+    setEdge(made, 'band-1', 'from_mm', 3, 250)
+    setEdge(made, 'band-1', 'to_mm', 400, 250)
+    expect(partAt(made, 'band-1')).toMatchObject({ from_mm: 12, to_mm: 200 })
+    expect(addPart(made, 'band', 250, 12)).toBeNull() // no hair is left between them
+  })
+
+  it('keeps ends at the tip when the hair is longer, and drops what would lie past it', () => {
+    const made = zone('crown')
+    for (const what of ['band', 'ends'] as const) addPart(made, what, 250, 12)
+    setLength(made, 350)
+    expect(partAt(made, 'ends')).toMatchObject({ from_mm: 300, to_mm: null })
+    setLength(made, 60)
+    expect(slotsOf(made.parts).every((s) => s === 'ends')).toBe(true)
+    expect(made.parts.every((p) => p.from_mm < 60)).toBe(true)
+  })
+
+  it('paints a zone by its parts, or by its two kinds in turn', () => {
+    const made = { ...zone('crown'), part_hexes: ['#111111'] }
+    expect(fillOf(made)).toBe('#513727')
+    addPart(made, 'root', 250, 12)
+    expect(fillOf(made)).toEqual({ stops: ['#111111', '#513727'], isInTurn: false })
+    made.pieces = newPieces(made)
+    made.pieces_hexes = ['#eeeeee']
+    expect(fillOf(made)).toMatchObject({ isInTurn: true, stops: ['#513727', '#eeeeee', '#513727', '#eeeeee', '#513727', '#eeeeee'] }) // prettier-ignore
   })
 
   it('copies left to right, adding the twin that was not read and keeping names', () => {
     const left = { ...zone('left_side', 5.5), history: 'tinted' as const, foil_count: 9 }
-    left.root = newSegment(left, 'root', 8)
+    addPart(left, 'root', 250, 8)
     const added = copyToMirror([zone('crown'), left], head)
     expect(added.map((z) => z.key)).toEqual(['crown', 'left_side', 'right_side'])
     const right = added[2]!
     expect(right).toMatchObject({ name: 'right side', start_level: 5.5, history: 'tinted' })
-    expect(right.root).not.toBe(left.root)
+    expect(right.parts[0]).toEqual(left.parts[0])
+    expect(right.parts[0]).not.toBe(left.parts[0])
     const again = copyToMirror([left, { ...zone('right_side', 3), name: 'Mine' }], head)
     expect(again[1]).toMatchObject({ key: 'right_side', name: 'Mine', start_level: 5.5, foil_count: 9 })
   })

@@ -1,11 +1,31 @@
 import type { Schemas } from '../api/client'
 
-/** Handling zones on the page: making, filling, copying, splitting, merging. What they mean is the server's. */
+/** Handling zones on the page: making, filling, parting, copying, splitting, merging. What they mean is the server's. */
 export type Zone = Schemas['ZoneOut']
-export type Segment = Schemas['SegmentOut']
-export type Part = 'lengths' | 'root' | 'ends'
-/** The fields that root, lengths and ends share. */
-export type HairPart = Omit<Segment, 'length_mm' | 'target_level' | 'is_left_out'>
+export type StrandPart = Schemas['StrandPart']
+export type Pieces = Schemas['Pieces']
+/** A zone's hair: all of it, or of two kinds in turn its rest and its pieces. */
+export type KindName = 'rest' | 'pieces'
+export type Kind = Zone | Pieces
+/** A place along the strand: what is between the parts, or one of them. */
+export type Slot = 'lengths' | 'root' | 'ends' | `band-${number}`
+/** The fields that every piece of hair has. */
+export type HairPart = Pick<
+  StrandPart,
+  | 'start_level'
+  | 'history'
+  | 'thickness'
+  | 'porosity'
+  | 'undertone'
+  | 'tint_level'
+  | 'dye_hue'
+  | 'elasticity'
+  | 'breakage'
+  | 'curl'
+  | 'texture'
+  | 'grey_share'
+>
+export const LEAST_MM = 5
 
 export const AREA_HALVES = ['/1', '/2'] as const
 export const baseArea = (area: string): string => area.split('/')[0] ?? area
@@ -26,7 +46,7 @@ export function newZone(
     name: usual.name,
     start_level: level,
     target_level: target,
-    history: kind === 'tone_only' ? 'lightened' : 'virgin',
+    history: kind === 'tone_only' || kind === 'deepen' ? 'lightened' : 'virgin',
     thickness: usual.is_delicate ? 'fine' : 'medium',
     porosity: 'normal',
     undertone: null,
@@ -41,37 +61,156 @@ export function newZone(
     is_on_scalp: null,
     density: 'medium',
     length_mm: 250,
-    root: null,
-    ends: null,
+    off_scalp_mm: 0,
+    lightener: null,
+    load: 'usual',
+    curl: 'straight',
+    texture: 'usual',
+    grey_share: 0,
+    parts: [],
+    pieces: null,
     keeps_depth: false,
     tone: null,
     areas: [],
     start_hex: hex,
     target_hex: hex,
-    root_hex: null,
-    ends_hex: null,
+    part_hexes: [],
+    pieces_hexes: [],
     touches_the_scalp: false,
   }
 }
 
-/** The hair fields of a zone's lengths, root or ends; null where a segment is not read apart. */
-export const partOf = (zone: Zone, part: Part): Zone | Segment | null =>
-  part === 'lengths' ? zone : part === 'root' ? (zone.root ?? null) : (zone.ends ?? null)
+export const kindOf = (zone: Zone, name: KindName): Kind | null => (name === 'rest' ? zone : zone.pieces)
+const isRoot = (part: StrandPart) => part.from_mm === 0
+const isEnds = (part: StrandPart) => !isRoot(part) && part.to_mm === null
+const endOf = (part: StrandPart, length: number) => part.to_mm ?? length
 
-export const newSegment = (zone: Zone, part: 'root' | 'ends', length: number): Segment => ({
-  start_level: zone.start_level,
-  history: part === 'root' ? 'virgin' : zone.history,
-  thickness: zone.thickness,
-  porosity: zone.porosity,
+/** The places of a kind's parts, from the scalp to the tip. */
+export function slotsOf(parts: readonly StrandPart[]): Slot[] {
+  let bands = 0
+  return parts.map((p) => (isRoot(p) ? 'root' : isEnds(p) ? 'ends' : (`band-${(bands += 1)}` as const)))
+}
+/** The hair at a place; null where a part is not read apart. */
+export function partAt(kind: Kind | null, slot: Slot): Kind | StrandPart | null {
+  if (!kind || slot === 'lengths') return kind
+  return kind.parts[slotsOf(kind.parts).indexOf(slot)] ?? null
+}
+
+export interface Stretch {
+  slot: Slot
+  from: number
+  to: number
+}
+/** The whole strand in stretches, from the scalp to the tip. */
+export function stretches(parts: readonly StrandPart[], length: number): Stretch[] {
+  const slots = slotsOf(parts)
+  const found: Stretch[] = []
+  let at = 0
+  parts.forEach((p, i) => {
+    if (p.from_mm > at) found.push({ slot: 'lengths', from: at, to: p.from_mm })
+    found.push({ slot: slots[i] ?? 'lengths', from: p.from_mm, to: endOf(p, length) })
+    at = endOf(p, length)
+  })
+  if (at < length) found.push({ slot: 'lengths', from: at, to: length })
+  return found
+}
+
+/** A part read apart: its level as the rest has it until it is read, its condition never taken from the rest. */
+const newPart = (kind: Kind, from_mm: number, to_mm: number | null): StrandPart => ({
+  from_mm,
+  to_mm,
+  start_level: kind.start_level,
+  history: from_mm === 0 ? 'virgin' : kind.history,
+  thickness: kind.thickness,
+  porosity: 'normal',
   undertone: null,
   tint_level: null,
   dye_hue: null,
   elasticity: 'returns',
   breakage: 'none',
-  length_mm: length,
+  curl: kind.curl,
+  texture: kind.texture,
+  grey_share: kind.grey_share,
   target_level: null,
+  tone: null,
   is_left_out: false,
+  meeting: 'line',
+  covering: null,
+  lightener: null,
+  load: null,
 })
+const rounded = (mm: number) => Math.round(mm / 5) * 5
+
+/** Reads root, ends or a further band apart; the place it got, or null where there is no room. */
+export function addPart(kind: Kind, what: 'root' | 'band' | 'ends', length: number, rootMm: number): Slot | null {
+  if (what !== 'band' && slotsOf(kind.parts).includes(what)) return what
+  const free = stretches(kind.parts, length).filter((s) => s.slot === 'lengths')
+  let made: StrandPart | null = null
+  if (what === 'root') {
+    const room = free.find((s) => s.from === 0)
+    if (room) made = newPart(kind, 0, Math.min(rootMm, room.to))
+  } else if (what === 'ends') {
+    const room = free.find((s) => s.to === length)
+    if (room) made = newPart(kind, Math.max(room.from, rounded(length * 0.8)), null)
+  } else {
+    const room = free.sort((a, b) => b.to - b.from - (a.to - a.from))[0]
+    if (room && room.to - room.from >= 3 * LEAST_MM) {
+      const third = (room.to - room.from) / 3
+      made = newPart(kind, rounded(room.from + third), rounded(room.to - third))
+    }
+  }
+  if (!made) return null
+  const parts = [...kind.parts, made].sort((a, b) => a.from_mm - b.from_mm)
+  kind.parts = parts
+  return slotsOf(parts)[parts.indexOf(made)] ?? null
+}
+export function removePart(kind: Kind, slot: Slot) {
+  const at = slotsOf(kind.parts).indexOf(slot)
+  kind.parts = kind.parts.filter((_, i) => i !== at)
+}
+/** Moves a part's edge, as far as its neighbours leave room. */
+export function setEdge(kind: Kind, slot: Slot, edge: 'from_mm' | 'to_mm', mm: number, length: number) {
+  const at = slotsOf(kind.parts).indexOf(slot)
+  const part = kind.parts[at]
+  if (!part) return
+  const before = kind.parts[at - 1]
+  const after = kind.parts[at + 1]
+  const least = edge === 'from_mm' ? (before ? endOf(before, length) : 1) : part.from_mm + 1
+  const most = edge === 'from_mm' ? endOf(part, length) - 1 : (after?.from_mm ?? length - 1)
+  part[edge] = Math.min(Math.max(mm, least), most)
+}
+/** The hair longer or shorter: ends stay at the tip, what would lie past it is gone. */
+export function setLength(zone: Zone, length: number) {
+  const by = length - zone.length_mm
+  zone.length_mm = length
+  for (const kind of [zone, zone.pieces]) {
+    if (!kind) continue
+    kind.parts = kind.parts
+      .map((p) => (isEnds(p) ? { ...p, from_mm: Math.max(p.from_mm + by, 1) } : p))
+      .filter((p, i, all) => p.from_mm < length && (i === 0 || p.from_mm >= endOf(all[i - 1]!, length)))
+      .map((p) => (p.to_mm !== null && p.to_mm >= length ? { ...p, to_mm: length } : p))
+  }
+  zone.off_scalp_mm = Math.min(zone.off_scalp_mm, Math.max(length - LEAST_MM, 0))
+}
+/** What a zone is painted with: one colour, or its parts from the scalp to the tip, or its two kinds in turn. */
+export type Fill = string | { stops: string[]; isInTurn: boolean }
+export function fillOf(zone: Zone): Fill {
+  const pieces = zone.pieces ? zone.pieces_hexes[0] : undefined
+  if (pieces) return { stops: [zone.start_hex, pieces, zone.start_hex, pieces, zone.start_hex, pieces], isInTurn: true }
+  if (zone.parts.length === 0) return zone.start_hex
+  const slots = slotsOf(zone.parts)
+  const stops = stretches(zone.parts, zone.length_mm).map((s) =>
+    s.slot === 'lengths' ? zone.start_hex : (zone.part_hexes[slots.indexOf(s.slot)] ?? zone.start_hex),
+  )
+  return { stops, isInTurn: false }
+}
+
+/** Another kind of hair in turn with the rest: as old highlights, or as foils of another depth. */
+export const newPieces = (zone: Zone): Pieces => {
+  const { from_mm, to_mm, meeting, ...hair } = newPart(zone, 0, null)
+  void [from_mm, to_mm, meeting]
+  return { ...hair, history: 'lightened', name: 'Pieces', rest_name: '', share: 0.5, spacing_mm: null, parts: [] }
+}
 
 /** Everything that was read, but not which zone it is. */
 function readingOf(zone: Zone): Omit<Zone, 'key' | 'name' | 'areas' | 'foil_count'> {

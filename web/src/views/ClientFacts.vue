@@ -5,6 +5,7 @@ import type { Schemas } from '../api/client'
 import { changeClient } from '../api/queries'
 import { reactions } from '../lib/words'
 import Choice from '../parts/Choice.vue'
+import Tick from '../parts/Tick.vue'
 import { useNotices } from '../stores/notices'
 
 /** What is known of the person, to be corrected. */
@@ -25,6 +26,7 @@ const form = reactive({
   placed: '',
   result: 'not_done' as Result,
   growth: '',
+  isPiece: false,
 })
 watch(
   () => props.card,
@@ -38,6 +40,7 @@ watch(
       placed: placed ? new Date(placed.getTime() - placed.getTimezoneOffset() * 60_000).toISOString().slice(0, 16) : '',
       result: c.patch_test_result,
       growth: c.growth_mm_per_month ?? '',
+      isPiece: c.is_hair_piece,
     })
   },
   { immediate: true },
@@ -51,6 +54,7 @@ const save = async () => {
       reacts_to_oxidative: form.reacts === 'unasked' ? null : form.reacts === 'yes',
       patch_test_placed_at: form.placed ? new Date(form.placed).toISOString() : null,
       patch_test_result: form.result,
+      is_hair_piece: form.isPiece,
       growth_mm_per_month: form.growth === '' ? null : Number(form.growth),
     })
     await client.invalidateQueries()
@@ -67,7 +71,8 @@ const save = async () => {
       <label class="label" for="c-name">Name</label
       ><input id="c-name" v-model="form.name" class="field" required maxlength="80" />
     </div>
-    <div class="grid grid-cols-2 gap-3">
+    <Tick v-model="form.isPiece">A hair piece or wig, not a person</Tick>
+    <div v-if="!form.isPiece" class="grid grid-cols-2 gap-3">
       <div>
         <label class="label" for="c-born">Born</label
         ><input id="c-born" v-model="form.birth_date" class="field" type="date" />
@@ -86,12 +91,17 @@ const save = async () => {
         />
       </div>
     </div>
-    <div>
+    <div v-if="!form.isPiece">
       <label class="label" for="c-placed">Patch test placed</label
       ><input id="c-placed" v-model="form.placed" class="field" type="datetime-local" />
     </div>
-    <Choice v-model="form.result" legend="Patch test, read after 48 h" :options="results" />
-    <Choice v-model="form.reacts" legend="Has reacted to oxidative colour before" :options="reactions" />
+    <Choice v-if="!form.isPiece" v-model="form.result" legend="Patch test, read after 48 h" :options="results" />
+    <Choice
+      v-if="!form.isPiece"
+      v-model="form.reacts"
+      legend="Has reacted to oxidative colour before"
+      :options="reactions"
+    />
     <div>
       <label class="label" for="c-notes">Notes</label
       ><textarea id="c-notes" v-model="form.notes" class="field min-h-24 py-2" maxlength="2000" />

@@ -4,7 +4,7 @@ import { computed, nextTick, onBeforeUnmount, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { levelText } from '../lib/time'
-import { areasOf, copyToMirror, merge, newZone, split, type Zone } from '../stores/zones'
+import { areasOf, copyToMirror, fillOf, merge, newZone, split, type Zone } from '../stores/zones'
 import CautionList from '../parts/CautionList.vue'
 import HairPanel from '../parts/HairPanel.vue'
 import HeadMap from '../parts/HeadMap.vue'
@@ -23,13 +23,21 @@ const props = defineProps<{
 const router = useRouter()
 const form = useConsultation(props.service)
 const acts = useActs(props.service.id)
-const isLocked = computed(() => !['consultation', 'plan'].includes(props.service.step))
+const isLocked = computed(() => !['consultation', 'plan', 'strands'].includes(props.service.step))
 const selected = ref<string[]>([])
 const view = ref<'now' | 'wanted'>('now')
 const tab = ref<'person' | 'tests'>('person')
 
 const draft = computed(() => form.draft.value)
-const isToneOnly = computed(() => draft.value.kind === 'tone_only')
+const kind = computed(() => draft.value.kind ?? 'lighten_and_tone')
+const lightens = computed(() => kind.value === 'lighten_and_tone')
+const AFTER = { lighten_and_tone: 'plan', tone_only: 'tone', deepen: 'tone', strand_test: 'strands' } as const
+const GO_ON = {
+  lighten_and_tone: 'Plan it',
+  tone_only: 'To the tone',
+  deepen: 'To the tone',
+  strand_test: 'To the strands',
+} as const
 const zones = computed(() => new Map(draft.value.zones.map((z) => [z.key, z])))
 const owners = computed(() => {
   const found: Record<string, string> = {}
@@ -56,7 +64,7 @@ const areAllRead = computed(() => chosen.value.length === selected.value.length)
 const naturalHex = (level: number) =>
   props.natural.hexes[props.natural.levels.indexOf(Math.round(level * 2) / 2)] ?? '#888888'
 const fills = computed(() =>
-  Object.fromEntries(draft.value.zones.map((z) => [z.key, view.value === 'now' ? z.start_hex : z.target_hex])),
+  Object.fromEntries(draft.value.zones.map((z) => [z.key, view.value === 'now' ? fillOf(z) : z.target_hex])),
 )
 const toggle = (key: string) => {
   selected.value = selected.value.includes(key) ? selected.value.filter((k) => k !== key) : [...selected.value, key]
@@ -73,7 +81,12 @@ const readNew = (level: number) =>
       const usual = props.head.zones.find((h) => h.key === key)
       if (found) Object.assign(found, { start_level: level, target_level: Math.max(found.target_level, level) })
       else if (usual) {
-        const target = isToneOnly.value ? level : Math.max(level, d.wanted_level ?? level)
+        const wanted = d.wanted_level ?? level
+        const target = lightens.value
+          ? Math.max(level, wanted)
+          : kind.value === 'deepen'
+            ? Math.min(level, wanted)
+            : level
         d.zones.push(
           newZone(usual, level, target, props.head.pace_min_per_foil, naturalHex(level), d.kind ?? undefined),
         )
@@ -121,8 +134,9 @@ const acknowledge = async (code: string) => {
 const next = computed(() => {
   const verdict = props.service.verdict
   if (blocks.value.length) return `${verdict?.title ?? 'Not today'}: ${blocks.value[0]?.caution.title.toLowerCase()}`
-  if (draft.value.zones.length === 0) return 'Read at least one zone'
-  if (verdict?.kind === 'unread') return 'No zone is wanted lighter yet'
+  if (draft.value.zones.length === 0 && kind.value !== 'strand_test') return 'Read at least one zone'
+  if (verdict?.kind === 'unread')
+    return kind.value === 'deepen' ? 'No zone is wanted deeper yet' : 'No zone is wanted lighter yet'
   if (open.value.length)
     return open.value.length === 1 ? 'One caution to acknowledge' : `${open.value.length} cautions to acknowledge`
   return ''
@@ -130,7 +144,7 @@ const next = computed(() => {
 const finish = async () => {
   await form.settle()
   if (props.service.step === 'consultation' && !(await acts.act('ConsultationFinished', {}))) return
-  await router.push({ name: isToneOnly.value ? 'tone' : 'plan', params: { id: props.service.id } })
+  await router.push({ name: AFTER[kind.value], params: { id: props.service.id } })
 }
 const toCautions = async () => {
   await nextTick()
@@ -147,10 +161,14 @@ const onKey = (event: KeyboardEvent) => {
 }
 useEventListener(window, 'keydown', onKey)
 onBeforeUnmount(() => void form.settle())
+const stopsOf = (zone: Zone) => {
+  const fill = fillOf(zone)
+  return typeof fill === 'string' ? [fill] : fill.isInTurn ? fill.stops.slice(0, 2) : fill.stops
+}
 const shown = (zone: Zone) =>
   zone.keeps_depth
     ? `${levelText(zone.start_level)}, kept`
-    : isToneOnly.value
+    : zone.target_level === zone.start_level
       ? levelText(zone.start_level)
       : `${levelText(zone.start_level)}→${levelText(zone.target_level)}`
 </script>
@@ -160,7 +178,7 @@ const shown = (zone: Zone) =>
     <section class="panel" aria-labelledby="head-title">
       <div class="mb-2 flex items-center gap-2">
         <h2 id="head-title" class="grow text-xl">The head</h2>
-        <div v-if="!isToneOnly" class="flex overflow-hidden rounded-[5px] border border-strong">
+        <div v-if="lightens || kind === 'deepen'" class="flex overflow-hidden rounded-[5px] border border-strong">
           <button
             v-for="v in [
               { key: 'now' as const, name: 'As it is' },
@@ -233,16 +251,12 @@ const shown = (zone: Zone) =>
           {{ p.name }}
           <template v-if="zones.get(p.key)">
             <span class="num">{{ shown(zones.get(p.key)!) }}</span>
-            <span v-if="zones.get(p.key)!.root || zones.get(p.key)!.ends" class="flex" aria-hidden="true">
+            <span v-if="stopsOf(zones.get(p.key)!).length > 1" class="flex" aria-hidden="true">
               <span
-                v-for="(hex, i) in [
-                  zones.get(p.key)!.root_hex,
-                  zones.get(p.key)!.start_hex,
-                  zones.get(p.key)!.ends_hex,
-                ]"
+                v-for="(hex, i) in stopsOf(zones.get(p.key)!)"
                 :key="i"
                 class="swatch h-4 w-2.5"
-                :style="{ background: hex ?? 'transparent' }"
+                :style="{ background: hex }"
               />
             </span>
           </template>
@@ -306,7 +320,7 @@ const shown = (zone: Zone) =>
           :zones="chosen"
           :head="head"
           :natural="natural"
-          :is-tone-only="isToneOnly"
+          :service-kind="draft.kind ?? undefined"
           @edit="edit"
           @leave-out="forget"
         />
@@ -348,7 +362,7 @@ const shown = (zone: Zone) =>
       }}</span>
       <span class="grow text-right font-semibold" :class="{ 'text-stop': blocks.length }">
         <template v-if="isLocked">{{
-          isToneOnly ? 'It is at the basin; this is for reading.' : 'The plan is at the chair; this is for reading.'
+          lightens ? 'The plan is at the chair; this is for reading.' : 'It has gone on; this is for reading.'
         }}</template>
         <button
           v-else-if="open.length && !blocks.length && service.verdict?.kind !== 'unread'"
@@ -367,7 +381,7 @@ const shown = (zone: Zone) =>
         :disabled="next !== '' || acts.isBusy.value"
         @click="finish"
       >
-        {{ isToneOnly ? 'To the tone' : 'Plan it' }}
+        {{ GO_ON[kind] }}
       </button>
     </div>
   </div>

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { addClient, queries, startService } from '../api/queries'
 import Sheet from '../parts/Sheet.vue'
+import Tick from '../parts/Tick.vue'
 import { useNotices } from '../stores/notices'
 
 const props = defineProps<{ isOpen: boolean }>()
@@ -12,6 +13,7 @@ const router = useRouter()
 const client = useQueryClient()
 const notices = useNotices()
 const search = ref('')
+const isPiece = ref(false)
 const isBusy = ref(false)
 const found = useQuery(computed(() => ({ ...queries.clients(search), enabled: props.isOpen })))
 
@@ -31,7 +33,7 @@ const start = async (id: string) => {
 const addAndStart = async () => {
   isBusy.value = true
   try {
-    const added = await addClient({ name: search.value.trim() })
+    const added = await addClient({ name: search.value.trim(), is_hair_piece: isPiece.value })
     await client.invalidateQueries({ queryKey: ['clients'] })
     await start(added.id)
   } catch (error) {
@@ -43,13 +45,19 @@ const addAndStart = async () => {
 </script>
 
 <template>
-  <Sheet :is-open="isOpen" title="New service" subtitle="Who is in the chair?" @close="emit('close')">
-    <label class="label" for="client-search">Client's name</label>
+  <Sheet
+    :is-open="isOpen"
+    title="New service"
+    subtitle="Who is in the chair, or what is on the block?"
+    @close="emit('close')"
+  >
+    <label class="label" for="client-search">Name</label>
     <input id="client-search" v-model="search" class="field" autocomplete="off" placeholder="Type a name" />
+    <Tick v-if="search.trim().length > 1" v-model="isPiece" class="mt-2">A hair piece or wig, not a person</Tick>
     <button
       v-if="search.trim().length > 1"
       type="button"
-      class="btn btn-act mt-3 w-full"
+      class="btn btn-act mt-2 w-full"
       :disabled="isBusy"
       @click="addAndStart"
     >

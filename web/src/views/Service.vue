@@ -42,7 +42,9 @@ const span = computed(() => {
   const zones = query.data.value?.zones ?? []
   if (zones.length === 0) return ''
   const worked = zones.filter((z) => !z.keeps_depth)
-  const from = Math.min(...(worked.length ? worked : zones).flatMap((z) => [z.start_level, z.root?.start_level ?? 10]))
+  const from = Math.min(
+    ...(worked.length ? worked : zones).flatMap((z) => [z.start_level, ...z.parts.map((p) => p.start_level)]),
+  )
   const to = Math.max(...zones.map((z) => z.target_level))
   return `level ${levelText(from)} to ${levelText(to)}, ${query.data.value?.tone}`
 })

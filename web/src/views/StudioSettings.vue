@@ -9,7 +9,20 @@ defineProps<{ isLocked: boolean }>()
 const query = useQuery(afterwards.studio())
 const client = useQueryClient()
 const notices = useNotices()
-const form = reactive({ name: '', pace_min_per_foil: 1.2, growth_mm_per_month: 12, currency: '€' })
+const form = reactive({
+  name: '',
+  pace_min_per_foil: 1.2,
+  growth_mm_per_month: 12,
+  weakest_natural: 20,
+  weakest_worn: 10,
+  weakest_old_dye: 5,
+  currency: '€',
+})
+const weakest = [
+  { field: 'weakest_natural' as const, name: 'natural hair' },
+  { field: 'weakest_worn' as const, name: 'light, fine or porous' },
+  { field: 'weakest_old_dye' as const, name: 'old dye' },
+]
 watch(query.data, (s) => s && Object.assign(form, s), { immediate: true })
 const save = async () => {
   try {
@@ -17,6 +30,9 @@ const save = async () => {
       ...form,
       pace_min_per_foil: Number(form.pace_min_per_foil),
       growth_mm_per_month: Number(form.growth_mm_per_month),
+      weakest_natural: Number(form.weakest_natural),
+      weakest_worn: Number(form.weakest_worn),
+      weakest_old_dye: Number(form.weakest_old_dye),
     })
     await client.invalidateQueries()
     notices.say('Kept.')
@@ -49,6 +65,15 @@ const save = async () => {
           max="25"
           step="0.5"
         />
+      </div>
+      <div class="col-span-2">
+        <p class="label">Weakest developer proposed to lighten with, vol</p>
+        <div class="grid grid-cols-3 gap-3">
+          <div v-for="w in weakest" :key="w.field">
+            <label class="text-sm text-soft" :for="w.field">On {{ w.name }}</label
+            ><input :id="w.field" v-model="form[w.field]" class="field" type="number" min="0.5" max="40" step="0.5" />
+          </div>
+        </div>
       </div>
       <div>
         <label class="label" for="s-currency">Currency</label
