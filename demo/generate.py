@@ -293,6 +293,48 @@ def main() -> None:
     )
     write("noor-filed", noor)
     earlier(back)
+    told_in_parts()
+
+
+def told_in_parts() -> None:
+    """Heads that are more than one even zone after another: bands, two kinds in turn, two lighteners, old dye, a wig."""
+    rosa = service("Rosa Lintel", "Brassy stripes under the footlights; no lightener before the run is over.", "neutral",
+        [zone("crown", 8, 8, history="lightened", undertone="yellow"), zone("high_back", 6, 6, history="lightened", undertone="orange"),
+         zone("left_side", 8, 8, history="lightened"), zone("right_side", 8, 8, history="lightened")],
+        TESTED | {"age_years": 41, "booked_min": 90}, kind="tone_only")  # fmt: skip
+    write("rosa-tone-only", rosa)
+
+    def foils(key: str, low: float, high: float) -> dict[str, Any]:
+        pieces = {"name": "high foils", "rest_name": "low foils", "share": 0.5, "start_level": 2, "target_level": high}
+        return zone(key, 2, low, pieces=pieces, foil_count=10)
+
+    wig = service("Wig of the lamplighter", "Low and high foils in turn; brighter in front, for the gas lamps.", "warm",
+        [foils("low_back", 6.5, 8), foils("high_back", 6.5, 8), foils("top", 7, 8.5)],
+        {"salts_test": "negative", "is_hair_piece": True, "booked_min": 300})  # fmt: skip
+    write("wig-two-kinds", wig)
+
+    def green(key: str, **more: Any) -> dict[str, Any]:
+        brown = {"name": "brown pieces", "rest_name": "old green", "share": 0.3, "start_level": 5, "is_left_out": True}
+        own = {"history": "direct_dye", "dye_hue": "green"}
+        return zone(key, 7, 8.5, pieces=brown, foil_count=6) | own | more
+
+    ferrin = service("Ferrin Ost", "The sea-witch's green has to go; the brown pieces stay.", "neutral",
+        [green(k) for k in ("low_back", "high_back", "crown", "left_side", "right_side", "top")],
+        TESTED | {"age_years": 33, "booked_min": 240},
+        strands=[strand("A", "crown", 7, 5, [(10, 7), (20, 7.5)], history="direct_dye", dye_hue="green")])  # fmt: skip
+    write("ferrin-old-green", ferrin)
+
+    def banded(key: str, **more: Any) -> dict[str, Any]:
+        band = {"from_mm": 80, "to_mm": 150, "start_level": 6, "history": "lightened", "target_level": 8.5}
+        return zone(key, 8.5, 8.5, history="lightened", length_mm=300, parts=[band | more], foil_count=7)
+
+    thea = service("Thea Marsh", "One dark band in the middle, and a deeper veil below for the widow's hood.", "beige",
+        [banded("low_back", lightener="soot", meeting="jagged"), banded("high_back", lightener="soot"),
+         banded("left_side"), banded("right_side"), banded("top", load="heavy"),
+         zone("nape", 9, 7, history="lightened", off_scalp_mm=25)],
+        TESTED | {"age_years": 36, "booked_min": 210},
+        other_lighteners=[x for x in SHELF["lighteners"] if x["key"] == "soot"])  # fmt: skip
+    write("thea-band-and-veil", thea)
 
 
 def filed(

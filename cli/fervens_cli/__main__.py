@@ -23,7 +23,7 @@ from fervens_core.formats import (
     read_service_file,
     tone_answer,
 )
-from fervens_core.head import Part
+from fervens_core.head import Part, lane_label
 from fervens_core.lift import level_at
 from fervens_core.planning import make_plan
 from fervens_core.toning import rank_neutralisers
@@ -208,7 +208,9 @@ def _print_neutralise(result: dict[str, Any]) -> None:
 
 
 def _called(lane: dict[str, Any]) -> str:
-    return lane["name"] if lane["part"] == Part.WHOLE else f"{lane['name']} {lane['part']}"
+    at_mm = lane["at_mm"] and (lane["at_mm"][0], lane["at_mm"][1])
+    found = lane_label(lane["name"], Part(lane["part"]), piece=lane["piece"], at_mm=at_mm)
+    return found if isinstance(found, str) else tell(found)
 
 
 def _print_plan(result: dict[str, Any]) -> None:
@@ -231,7 +233,7 @@ def _print_plan(result: dict[str, Any]) -> None:
     for b in result["bowls"]:
         pours = " + ".join(f"{p['mass_g']:g} g of {p['volume_strength']:g} vol" for p in b["developers"])
         lanes = ", ".join(names[k] for k in b["lanes"])
-        print(f"  {b['at_min']:5.0f} min  {b['lightener_g']:g} g lightener, {pours}  for {lanes}")
+        print(f"  {b['at_min']:5.0f} min  {b['lightener_g']:g} g {b['lightener']}, {pours}  for {lanes}")
 
 
 def _print_tone(result: dict[str, Any]) -> None:

@@ -59,7 +59,7 @@ def to_plan(page):
 
 def start_service(page, name):
     page.get_by_role("button", name="New service").click()
-    page.get_by_label("Client's name").fill(name)
+    page.get_by_label("Name", exact=True).fill(name)
     page.get_by_role("button", name=f"Add “{name}” and start").click()
     page.get_by_role("heading", name="The person and the wish").wait_for()
 
@@ -75,10 +75,10 @@ def test_a_head_of_ten_zones_with_segments_in_under_sixty_interactions(signed_in
     hand.level("Level now", "5")
     hand.level("Level wanted", "8.5")
     hand.choose("Strand", "Coarse")
-    hand.tap(page.get_by_role("tab", name="Root apart"))
+    hand.tap(page.get_by_role("button", name="Root apart"))
     hand.level("Level now", "4")
     hand.type("Regrowth", "10")
-    hand.tap(page.get_by_role("tab", name="Ends apart"))
+    hand.tap(page.get_by_role("button", name="Ends apart"))
     hand.level("Level now", "7")
     hand.choose("Before today", "Lightened")
     hand.choose("Porosity", "High")
@@ -90,7 +90,7 @@ def test_a_head_of_ten_zones_with_segments_in_under_sixty_interactions(signed_in
     hand.level("Level wanted", "8")
     hand.button("None")
     hand.zones("Fringe")
-    hand.tap(page.get_by_label("Keep depth here: no product"))
+    hand.choose("Wanted here", "Keep depth: no product")
     hand.button("None")
     kept(page)
     assert hand.count < 60, hand.count

@@ -17,7 +17,7 @@ def read(page, names, level):
 def test_brassy_stripes_go_from_the_consultation_to_the_filed_record(signed_in):
     page = signed_in
     page.get_by_role("button", name="New service").first.click()
-    page.get_by_label("Client's name").fill("Rosa Lintel")
+    page.get_by_label("Name", exact=True).fill("Rosa Lintel")
     page.get_by_role("button", name="Add “Rosa Lintel” and start").click()
     page.get_by_role("heading", name="The head", exact=True).wait_for()
     page.get_by_role("radio", name="Tone only").check(force=True)
@@ -54,7 +54,7 @@ def test_brassy_stripes_go_from_the_consultation_to_the_filed_record(signed_in):
 def test_the_kind_can_be_taken_back_before_it_is_finished(signed_in):
     page = signed_in
     page.get_by_role("button", name="New service").first.click()
-    page.get_by_label("Client's name").fill("Rosa Lintel")
+    page.get_by_label("Name", exact=True).fill("Rosa Lintel")
     page.get_by_role("button", name="Add “Rosa Lintel” and start").click()
     page.get_by_role("radio", name="Tone only").check(force=True)
     steps = page.get_by_role("navigation", name="Steps of this service").get_by_role("listitem")

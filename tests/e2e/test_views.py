@@ -95,7 +95,7 @@ def test_nothing_runs_off_a_small_screen(signed_in, address, width):
         wide[name] = page.evaluate(measure)
         if name == "consultation":
             page.get_by_role("group", name="Zones").get_by_role("button", name="Crown").click()
-            page.get_by_role("tab", name="Root apart").click()
+            page.get_by_role("button", name="Root apart").click()
             page.get_by_label("Regrowth", exact=True).wait_for()
             wide["root"] = page.evaluate(measure)
             page.goto(page.url.replace("/consultation", "/strands"))

@@ -24,7 +24,7 @@ def pick_level(page, legend, level):
 def test_one_client_from_first_reading_to_filed_record(signed_in):
     page = signed_in
     page.get_by_role("button", name="New service").click()
-    page.get_by_label("Client's name").fill("Hedda Lark")
+    page.get_by_label("Name", exact=True).fill("Hedda Lark")
     page.get_by_role("button", name="Add “Hedda Lark” and start").click()
 
     # consultation: two zones read at once

@@ -2898,6 +2898,8 @@ export interface components {
             mix_min: number;
             /** Volume Strength */
             volume_strength: number;
+            /** Lightener Key */
+            lightener_key: string;
             /** Lightener Name */
             lightener_name: string;
             /** Lightener G */
@@ -3097,6 +3099,10 @@ export interface components {
             strongest_volume: number;
             /** Lightener G */
             lightener_g: number;
+            /** Lighteners G */
+            lighteners_g: {
+                [key: string]: number;
+            };
             /** Waste G */
             waste_g: number;
             /** Lanes */
@@ -3477,7 +3483,7 @@ export interface components {
          *
          *     Args:
          *         zone_name, part: of a part of a zone that is read in parts, apart; part is empty for a whole zone.
-         *         is_forecast: the application has not ended yet; times are the plan's.
+         *         lightener: name of what it is lightened with. is_forecast: the application has not ended yet; times are the plan's.
          *         window_min: when the target should be reached. wave: from 1, 0 for older logs.
          *         wall_min: the label's time of what is on now. warn_mins: when its wall is warned of, min after zero_at.
          *         stop_reason: why it must be rinsed whatever its level, or None. notes: what is special about it now.
@@ -3498,6 +3504,8 @@ export interface components {
             phase: components["schemas"]["Phase"];
             /** Volume Strength */
             volume_strength: number;
+            /** Lightener */
+            lightener: string;
             /** Start Level */
             start_level: number;
             /** Target Level */

@@ -7,12 +7,12 @@ import WeighSheet from './WeighSheet.vue'
 /** Every bowl in the order it is mixed, with its minute and its time on the clock, its staleness and what is left over. */
 const props = defineProps<{
   plan: Schemas['PlanOut']
-  lightenerName: string
   /** When the first product goes on: known, or now. */
   zero: Date
   isRunning: boolean
 }>()
 const weighing = ref<Schemas['BowlOut'] | null>(null)
+const products = computed(() => Object.entries(props.plan.lighteners_g))
 const totalG = computed(() => props.plan.bowls.reduce((sum, b) => sum + b.total_g, 0))
 const pours = (bowl: Schemas['BowlOut']) =>
   bowl.pours.map((p) => `${grams(p.mass_g)} g of ${levelText(p.volume_strength)}`).join(' + ')
@@ -56,6 +56,7 @@ const says = (bowl: Schemas['BowlOut']) => bowl.fills.map((f) => f.lane_name).jo
             </td>
             <td class="pr-4 whitespace-nowrap">
               <span class="num text-lg">{{ grams(b.lightener_g) }}</span> g
+              <span v-if="products.length > 1" class="block text-sm">{{ b.lightener_name }}</span>
             </td>
             <td class="pr-4 whitespace-nowrap">{{ pours(b) }} vol</td>
             <td class="pr-4 whitespace-nowrap">
@@ -73,7 +74,11 @@ const says = (bowl: Schemas['BowlOut']) => bowl.fills.map((f) => f.lane_name).jo
           <tr class="border-t border-strong">
             <td class="py-2 font-semibold" colspan="3">From the shelf</td>
             <td class="pr-4 whitespace-nowrap">
-              <span class="num text-lg">{{ grams(plan.lightener_g) }}</span> g
+              <span v-for="[name, mass] in products" :key="name" class="block"
+                ><span class="num text-lg">{{ grams(mass) }}</span> g<template v-if="products.length > 1">
+                  {{ name }}</template
+                ></span
+              >
             </td>
             <td colspan="3">
               {{ plan.poured.map((p) => `${grams(p.mass_g)} g of ${levelText(p.volume_strength)} vol`).join(', ') }}
@@ -82,12 +87,6 @@ const says = (bowl: Schemas['BowlOut']) => bowl.fills.map((f) => f.lane_name).jo
         </tfoot>
       </table>
     </div>
-    <WeighSheet
-      :bowl="weighing"
-      :lightener-key="plan.lightener_key"
-      :lightener-name="lightenerName"
-      :can-record="false"
-      @close="weighing = null"
-    />
+    <WeighSheet :bowl="weighing" :can-record="false" @close="weighing = null" />
   </section>
 </template>

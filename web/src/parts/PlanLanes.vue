@@ -161,9 +161,12 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
           </span>
           <span v-else class="w-9 shrink-0 text-center text-soft" aria-hidden="true">↳</span>
           <div class="min-w-0 grow">
-            <p class="narrow truncate text-[17px] font-semibold" :title="lane.note || undefined">{{ lane.name }}</p>
+            <p class="narrow line-clamp-2 text-[17px] leading-tight font-semibold" :title="lane.note || undefined">
+              {{ lane.name }}
+            </p>
             <p class="num text-[15px] text-soft">
-              {{ levelText(lane.start_level) }} → {{ levelText(lane.target_level) }}
+              {{ levelText(lane.start_level) }} → {{ levelText(lane.target_level)
+              }}<template v-if="lane.lightener"> · {{ lane.lightener }}</template>
               <button
                 v-if="isFirst(lane) && lane !== lanes[0] && !isLocked"
                 type="button"

@@ -58,11 +58,11 @@ const offers = [
         :class="place === s.slot ? 'ring-[3px] ring-offset-2 ring-offset-panel' : ''"
         :style="{ width: `${s.width}%`, background: s.hex, color: inkOn(s.hex) }"
         :aria-selected="place === s.slot"
-        :aria-label="`${nameOf(s.slot)}, ${s.from} to ${s.to} mm, level ${levelText(s.level)}`"
         @click="emit('open', s.slot)"
       >
         <span class="max-w-full truncate">{{ nameOf(s.slot) }}</span>
         <span class="num text-base">{{ levelText(s.level) }}</span>
+        <span class="sr-only">, {{ s.from }} to {{ s.to }} mm</span>
       </button>
     </div>
     <div v-if="kind.parts.length" class="mt-0.5 flex gap-[3px] text-[12px] text-soft" aria-hidden="true">

@@ -9,8 +9,6 @@ import Sheet from './Sheet.vue'
 /** Weighing one bowl: lightener, then each bottle, typed by hand or by the scale; what is in it is checked at once. */
 const props = defineProps<{
   bowl: Schemas['BowlOut'] | null
-  lightenerKey: string
-  lightenerName: string
   canRecord: boolean
   isBusy?: boolean
 }>()
@@ -34,7 +32,7 @@ watch(
     mix.value = null
     lines.value = bowl
       ? [
-          { name: props.lightenerName, volume: null, wanted: bowl.lightener_g, weighed: null },
+          { name: bowl.lightener_name, volume: null, wanted: bowl.lightener_g, weighed: null },
           ...bowl.pours.map((p) => ({ name: p.name, volume: p.volume_strength, wanted: p.mass_g, weighed: null })),
         ]
       : []
@@ -51,7 +49,7 @@ const check = async () => {
   if (!bowl || !isWhole.value) return
   try {
     mix.value = await checkMix({
-      lightener_key: props.lightenerKey,
+      lightener_key: bowl.lightener_key,
       product_g: lines.value[0]?.weighed ?? 0,
       pours: lines.value.slice(1).map((l) => ({ volume_strength: l.volume ?? 0, mass_g: l.weighed ?? 0 })),
       wanted_volume: bowl.volume_strength,

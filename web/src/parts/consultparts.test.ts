@@ -182,6 +182,7 @@ const bowl = (more: Partial<Schemas['BowlOut']> = {}): Schemas['BowlOut'] => ({
   number: 1,
   mix_min: 12,
   volume_strength: 25,
+  lightener_key: 'l',
   lightener_name: 'Chalk',
   lightener_g: 24,
   developer_g: 36,
@@ -215,9 +216,9 @@ describe('mixing', () => {
   })
 
   it('lists bowls with their time on the clock and says when one goes stale', () => {
-    const plan = { bowls: [bowl(), bowl({ number: 2, mix_min: 75, oldest_min: 40, lift_lost_share: 0.2 })], waste_g: 10, lightener_g: 48, lightener_key: 'l', poured: [] } as unknown as Schemas['PlanOut'] // prettier-ignore
+    const plan = { bowls: [bowl(), bowl({ number: 2, mix_min: 75, oldest_min: 40, lift_lost_share: 0.2 })], waste_g: 10, lightener_g: 48, lighteners_g: { Chalk: 48 }, lightener_key: 'l', poured: [] } as unknown as Schemas['PlanOut'] // prettier-ignore
     const list = mount(MixingList, {
-      props: { plan, lightenerName: 'Chalk', zero: new Date(2026, 2, 1, 9, 50), isRunning: false },
+      props: { plan, zero: new Date(2026, 2, 1, 9, 50), isRunning: false },
       global: plugins(),
     })
     const rows = list.findAll('tbody tr')
@@ -236,7 +237,7 @@ describe('mixing', () => {
     vi.mocked(readScale).mockResolvedValue({ shown_g: [9, 17.9, 18.1] })
     vi.useFakeTimers()
     const sheet = mount(WeighSheet, {
-      props: { bowl: bowl(), lightenerKey: 'l', lightenerName: 'Chalk', canRecord: true },
+      props: { bowl: bowl(), canRecord: true },
       global: { ...plugins(), stubs: { Sheet: { template: '<div><slot /></div>' } } },
     })
     const inputs = sheet.findAll('input')

@@ -360,7 +360,6 @@ onBeforeUnmount(() => window.clearTimeout(renewing))
         :lane="openLane"
         :service-id="id"
         :has-reader="query.data.value?.has_reader ?? false"
-        :lightener-name="query.data.value?.lightener_name ?? 'this lightener'"
         :is-dark="query.data.value?.is_dark_lightener ?? false"
         :is-busy="acts.isBusy.value"
         :now="clock.now"
@@ -380,8 +379,6 @@ onBeforeUnmount(() => window.clearTimeout(renewing))
       />
       <WeighSheet
         :bowl="weighing"
-        :lightener-key="query.data.value?.lightener_key ?? ''"
-        :lightener-name="query.data.value?.lightener_name ?? 'Lightener'"
         :can-record="true"
         :is-busy="acts.isBusy.value"
         @close="weighing = null"

@@ -18,7 +18,6 @@ const props = defineProps<{
   serviceId: string
   isDark: boolean
   hasReader: boolean
-  lightenerName: string
   isBusy: boolean
   now: number
 }>()
@@ -172,7 +171,7 @@ const learnt = computed(() => {
         :options="options.data.value.options"
         :zero-at="shown.zero_at"
         :now="now"
-        :lightener-name="lightenerName"
+        :lightener-name="shown.lightener"
         :is-busy="isBusy"
         @do="(option, isLabelRead) => emit('option', option, isLabelRead)"
       />

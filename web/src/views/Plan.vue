@@ -40,13 +40,17 @@ const lanes = computed(() => shown.value?.lanes ?? [])
 const lightener = computed(() => shelf.data.value?.lighteners.find((l) => l.key === choice.value.lightener_key))
 const short = computed(() => lanes.value.filter((l) => l.reason))
 /** Notes that several lanes share are said once. */
-const notes = computed(() => {
+/** What is said of several lanes alike, once, with their names. */
+const grouped = (said: readonly { text: string; name: string }[]) => {
   const by = new Map<string, string[]>()
-  for (const l of lanes.value) if (l.note) by.set(l.note, [...(by.get(l.note) ?? []), l.name])
+  for (const x of said) if (x.text) by.set(x.text, [...(by.get(x.text) ?? []), x.name])
   const few = (names: string[]) =>
     names.length > 4 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : names.join(', ')
   return [...by].map(([text, names]) => ({ text, names: few(names) }))
-})
+}
+const notes = computed(() => grouped(lanes.value.map((l) => ({ text: l.note, name: l.name }))))
+/** What no product goes on, and why: said, so that it is a choice and not an oversight. */
+const kept = computed(() => grouped((shown.value?.kept ?? []).map((k) => ({ text: k.reason, name: k.name }))))
 const isUsualOrder = computed(() => {
   const wanted = shown.value?.proposed_order.map((p) => p.key) ?? []
   return wanted.join() === choice.value.order.join()
@@ -310,7 +314,7 @@ const print = () => window.print()
       />
 
       <ul
-        v-if="short.length || shown.left_out.length || notes.length || orderReasons.length"
+        v-if="short.length || shown.left_out.length || kept.length || notes.length || orderReasons.length"
         class="mt-3 flex flex-col gap-1.5 text-[15px]"
       >
         <li v-for="lane in short" :key="lane.key" class="rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-1.5">
@@ -324,6 +328,14 @@ const print = () => window.print()
         >
           <strong>{{ lane.name }}</strong> is left out. {{ lane.reason }}
         </li>
+        <li
+          v-for="k in kept"
+          :key="k.text"
+          class="rounded-[5px] border-l-[8px] border-line bg-panel px-4 py-1.5"
+          data-testid="kept"
+        >
+          <strong>{{ k.names }}</strong> {{ k.text }}
+        </li>
         <li v-if="orderReasons.length" class="rounded-[5px] border-l-[8px] border-line bg-panel px-4 py-1.5">
           <strong>{{ isUsualOrder ? 'Order as proposed.' : 'Not the order proposed.' }}</strong>
           {{ orderReasons.join('; ') }}.
@@ -333,13 +345,7 @@ const print = () => window.print()
         </li>
       </ul>
 
-      <MixingList
-        class="mt-4"
-        :plan="shown"
-        :lightener-name="lightener?.name ?? 'Lightener'"
-        :zero="zero"
-        :is-running="Boolean(started?.length)"
-      >
+      <MixingList class="mt-4" :plan="shown" :zero="zero" :is-running="Boolean(started?.length)">
         <button type="button" class="btn no-print" @click="print">Print for the trolley</button>
         <button type="button" class="btn no-print" :disabled="isBusy" @click="saveFile">Save as file</button>
       </MixingList>

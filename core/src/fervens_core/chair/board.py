@@ -7,7 +7,7 @@ from datetime import datetime
 
 import numpy as np
 
-from fervens_core.base import Message, say
+from fervens_core.base import Message, say, term
 from fervens_core.chair.acts import LaneView, NextAct, next_acts
 from fervens_core.chair.advice import Act, LaneAdvice, advise
 from fervens_core.chair.lanes import (
@@ -33,7 +33,7 @@ from fervens_core.chair.paint import (
 )
 from fervens_core.chair.replan import DeveloperProposal, propose_developers
 from fervens_core.colour import Undertone, hair_lab, lab_to_hex, undertone
-from fervens_core.head import Covering, Elasticity, Part, ScalpFeel, lane_label
+from fervens_core.head import Covering, Elasticity, Part, ScalpFeel, Zone, lane_label
 from fervens_core.lift import Belief, Outlook
 from fervens_core.log import LaneState, MixedBowl, Phase, Step, TakenReading
 from fervens_core.planning import BowlStyle, PlanRequest
@@ -62,7 +62,7 @@ class Lane:
 
     Args:
         zone_name, part: of a part of a zone that is read in parts, apart; part is empty for a whole zone.
-        is_forecast: the application has not ended yet; times are the plan's.
+        lightener: name of what it is lightened with. is_forecast: the application has not ended yet; times are the plan's.
         window_min: when the target should be reached. wave: from 1, 0 for older logs.
         wall_min: the label's time of what is on now. warn_mins: when its wall is warned of, min after zero_at.
         stop_reason: why it must be rinsed whatever its level, or None. notes: what is special about it now.
@@ -73,10 +73,11 @@ class Lane:
     key: str
     name: Message | str
     zone_name: Message | str
-    part: str
+    part: Message | str
     order: int
     phase: Phase
     volume_strength: float
+    lightener: str
     start_level: float
     target_level: float
     started_at: datetime
@@ -141,6 +142,8 @@ class Board:
 
 def _notes(chair: Chair, lane: LaneState, lost: float, *, is_last_placed: bool) -> tuple[Message, ...]:
     found = []
+    if chair.zones[lane.key].lightener:
+        found.append(say("note-own_product", product=chair.lightener_of(lane.key).name))
     if lane.is_heated:
         found.append(say("note-warmed"))
     if len(lane.applications) > 1:
@@ -233,10 +236,11 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
         key=lane.key,
         name=zone.label,
         zone_name=lane_label(zone.name, Part.WHOLE, piece=zone.piece, is_again=zone.is_again),
-        part="" if zone.part is Part.WHOLE else zone.part.value,
+        part=_part_told(zone),
         order=index + 1,
         phase=lane.phase,
         volume_strength=lane.volume_strength,
+        lightener=chair.lightener_of(lane.key).name,
         start_level=zone.hair.start_level,
         target_level=target,
         started_at=times.started,
@@ -269,6 +273,15 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
         is_heated=lane.is_heated,
         is_last_placed=is_last_placed,
     )
+
+
+def _part_told(zone: Zone) -> Message | str:
+    """A lane's part apart from its zone's name; where it lies, for one band of several."""
+    if zone.part is Part.WHOLE:
+        return ""
+    if zone.at_mm is None:
+        return term(zone.part)
+    return say("lane_part-at", part=zone.part, low=zone.at_mm[0], high=zone.at_mm[1])
 
 
 def _board_reading(taken: TakenReading, zero: datetime, colour: str) -> BoardReading:

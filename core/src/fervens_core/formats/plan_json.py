@@ -16,6 +16,9 @@ def _lane_to_json(z: ZonePlan) -> dict[str, Any]:
         "key": z.zone.key,
         "name": z.zone.name,
         "part": z.zone.part.value,
+        "piece": z.zone.piece,
+        "at_mm": z.zone.at_mm,
+        "lightener": z.zone.lightener,
         "wave": z.wave,
         "volume_strength": round(z.volume_strength, 3),
         "strongest_volume": z.strongest_volume,
@@ -36,6 +39,7 @@ def _bowl_to_json(b: PlannedBowl) -> dict[str, Any]:
         "number": b.number,
         "at_min": round(b.mix_min, 3),
         "volume_strength": round(b.volume_strength, 3),
+        "lightener": b.lightener.name,
         "lightener_g": round(b.product_g, 1),
         "developers": [
             {
@@ -70,7 +74,14 @@ def plan_to_json(plan: Plan) -> dict[str, Any]:
         ],
         "lanes": [_lane_to_json(z) for z in plan.zones],
         "left_out": [
-            {"key": x.zone.key, "name": x.zone.name, "part": x.zone.part.value, "reason": x.reason}
+            {
+                "key": x.zone.key,
+                "name": x.zone.name,
+                "part": x.zone.part.value,
+                "piece": x.zone.piece,
+                "at_mm": x.zone.at_mm,
+                "reason": x.reason,
+            }
             for x in plan.left_out
         ],
         "bowls": [_bowl_to_json(b) for b in plan.bowls],

@@ -82,7 +82,7 @@ def _meeting_note(zone: Zone, at: int) -> Message | None:
     lines = {p.meeting for p in zone.parts[max(at - 1, 0) : at + 1]} - {Meeting.LINE}
     if not lines:
         return None
-    return say("plan-meeting", meeting=Meeting.JAGGED if Meeting.JAGGED in lines else Meeting.SOFT)
+    return say("plan-meeting", meeting=(Meeting.JAGGED if Meeting.JAGGED in lines else Meeting.SOFT).value)
 
 
 def _noted(lane: Zone, *notes: Message | None) -> Zone:
@@ -208,24 +208,28 @@ def kept_parts_of(zones: tuple[Zone, ...], lanes: tuple[Zone, ...]) -> tuple[Zon
 
 
 def _kept_of_kind(zone: Zone, taken: set[str], darkest: float | None) -> list[Zone]:
-    off, found = zone.off_scalp_mm, []
+    worked = {x.key for x in _lanes_of_kind(zone)} & taken
+    off = zone.off_scalp_mm if worked else 0.0
+    found = []
     rest = rest_mm(zone.parts, zone.length_mm, off)
-    if zone.key not in taken and rest >= LEAST_MM:
+    if zone.key not in worked and rest >= LEAST_MM:
         part = Part.LENGTHS if zone.parts else Part.WHOLE
         own = replace(zone, part=part, length_mm=rest, off_scalp_mm=0.0, parts=(), pieces=None)
         found.append(_kept(own, zone, darkest, is_left_out=zone.keeps_depth))
-    if off >= LEAST_MM and zone.root_part is None and zone.key in taken:
-        root = StrandPart(hair=zone.hair, to_mm=off, target_level=zone.hair.start_level, is_left_out=True)
+    if off >= LEAST_MM and zone.root_part is None:
+        root = StrandPart(hair=zone.hair, to_mm=off, is_left_out=True)
         found.append(_kept(_lane(zone, Part.ROOT, root, (0.0, off)), zone, darkest, is_left_out=True))
     bands = _bands(zone)
     for at, told in enumerate(zone.parts):
-        end = off if told.is_root and f"{zone.key}.{Part.REGROWTH.value}" in taken else told.end_mm(zone.length_mm)
-        reach = (told.from_mm, end)
-        if told.is_root or told.is_ends:
-            lane = _lane(zone, Part.ROOT if told.is_root else Part.ENDS, told, reach)
+        end = told.end_mm(zone.length_mm)
+        if told.is_root:
+            end = off if f"{zone.key}.{Part.REGROWTH.value}" in worked else max(end, off)
+            lane = _lane(zone, Part.ROOT, told, (0.0, end))
+        elif told.is_ends:
+            lane = _lane(zone, Part.ENDS, told, (max(told.from_mm, off), end))
         else:
             lane = _band_lane(zone, at, told, bands)
-        if lane.key not in taken and reach[1] > reach[0]:
+        if lane.key not in worked and end > max(off if not told.is_root else 0.0, told.from_mm):
             is_left_out = told.is_left_out or zone.keeps_depth
             found.append(_kept(lane, zone, darkest, is_left_out=is_left_out))
     return found

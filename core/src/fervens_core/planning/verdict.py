@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from enum import StrEnum
 
-from fervens_core.base import Message, say, semicolons
+from fervens_core.base import Message, Value, say, semicolons
 from fervens_core.colour import undertone
 from fervens_core.head import (
     Findings,
@@ -24,6 +24,8 @@ from fervens_core.planning.visits import LaneVisits, head_visits, visits_needed
 from fervens_core.safety import CLEARED_TODAY, Caution, Severity
 
 UNDERTONE_LEVELS_OFF = 1.0
+OLD_DYE_VISITS_LEAST = 2
+"""Old green or blue comes out over several visits, whatever its level does (common practice, no source)."""
 SPREAD_WORTH_A_STRAND = 0.75
 """[MODEL] levels between likely and nine-in-ten from which a strand test is worth its time."""
 
@@ -181,7 +183,12 @@ def make_verdict(
         plan = make_plan(request)
         lanes = head_visits(request)
         visits = visits_needed(lanes)
-        lines += _visit_lines(lanes, visits)
+        vivid = [x.zone for x in lanes if x.zone.hair.has_old_vivid_dye]
+        if vivid and visits is not None:
+            lines.append(VerdictLine(Sign.VISITS, say("verdict-old_dye", lanes=_told(vivid))))
+            visits = max(visits, OLD_DYE_VISITS_LEAST)
+        else:
+            lines += _visit_lines(lanes, visits)
         lines += [VerdictLine(Sign.VISITS, say("lane-because", lane=x.zone.label, why=x.reason)) for x in plan.left_out]
         chair = chair_time(plan, zones)
     needed = total_min(chair)
@@ -240,14 +247,17 @@ def strand_verdict(findings: Findings, strand_count: int, cautions: tuple[Cautio
     return Verdict(VerdictKind.TODAY, say("verdict_title-strand_test"), 1, tuple(lines), (), chair, total_min(chair))
 
 
+def _told(lanes: list[Zone]) -> Value:
+    names = tuple(dict.fromkeys(x.label for x in lanes))
+    return names if len(names) <= 4 else say("lanes-more", lanes=names[:3], more=len(names) - 3)
+
+
 def _deeper(parts: tuple[Zone, ...]) -> VerdictLine:
     deeper = [x for x in parts if is_deeper(x)]
     if not deeper:
         return VerdictLine(Sign.CARE, say("verdict-nothing_deeper"))
     levels = max(x.hair.start_level - x.target_level for x in deeper)
-    names = [x.label for x in deeper]
-    told = names if len(names) <= 4 else say("lanes-more", lanes=names[:3], more=len(names) - 3)
-    return VerdictLine(Sign.GOOD, say("verdict-deeper", lanes=told, levels=levels))
+    return VerdictLine(Sign.GOOD, say("verdict-deeper", lanes=_told(deeper), levels=levels))
 
 
 def tone_verdict(

@@ -120,6 +120,7 @@ vol = { PLAIN($volume) } vol
 
 lane-part = { $zone } { $part }
 lane-part_at = { $zone } { $part } { PLAIN($low) }–{ PLAIN($high) } mm
+lane_part-at = { $part } { PLAIN($low) }–{ PLAIN($high) } mm
 lane-piece = { $lane }, { $piece }
 lane-again = { $lane } again
 lane-shadow = { $lane }, root shadow
@@ -310,6 +311,7 @@ verdict-strand_test = { WHOLE($strands) } { $strands ->
         [one] strand
        *[other] strands
     } told: set them up on the strand bench, each with its own developer; nothing else is lightened.
+verdict-old_dye = Old green or blue fades out over several visits: { $lanes }. What is left today is turned with a little red or pink.
 verdict-nothing_to_lift = No zone has anything to lift: set a lighter level, or go on to the tone.
 
 reach-all = all to { PLAIN($level) }
@@ -393,6 +395,7 @@ act-review = All zones rinsed: review
 act-basin = At the basin now
     .detail = Toner and its clocks stand there
 
+note-own_product = { $product }
 note-warmed = warmed
 note-refreshed = { $times ->
         [1] refreshed

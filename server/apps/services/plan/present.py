@@ -48,6 +48,7 @@ def bowl_out(bowl: PlannedBowl) -> BowlOut:
         number=bowl.number,
         mix_min=bowl.mix_min,
         volume_strength=bowl.volume_strength,
+        lightener_key=bowl.lightener.key,
         lightener_name=bowl.lightener.name,
         lightener_g=bowl.product_g,
         developer_g=bowl.developer_g,
@@ -157,6 +158,10 @@ def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest, toner_key: str) -
         spread_levels=plan.spread_levels,
         strongest_volume=plan.strongest_volume,
         lightener_g=sum(b.product_g for b in plan.bowls),
+        lighteners_g={
+            name: sum(b.product_g for b in plan.bowls if b.lightener.name == name)
+            for name in dict.fromkeys(b.lightener.name for b in plan.bowls)
+        },
         waste_g=plan.waste_g,
         lanes=_plan_lanes(plan, request),
         waves=list(plan.waves),

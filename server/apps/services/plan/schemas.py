@@ -46,6 +46,7 @@ class BowlOut(Schema):
     number: int
     mix_min: float
     volume_strength: float
+    lightener_key: str
     lightener_name: str
     lightener_g: float
     developer_g: float
@@ -130,6 +131,7 @@ class PlanOut(Schema):
     spread_levels: float
     strongest_volume: float
     lightener_g: float
+    lighteners_g: dict[str, float]
     waste_g: float
     lanes: list[PlanLane]
     waves: list[WavePlan]
