@@ -40,6 +40,7 @@ export const lane = (more: Partial<Schemas['Lane']> = {}): Schemas['Lane'] => ({
   order: 1,
   phase: 'processing',
   volume_strength: 20,
+  lightener: 'Chalk',
   start_level: 4,
   target_level: 8,
   started_at: at(0),

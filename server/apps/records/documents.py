@@ -28,22 +28,7 @@ def _minutes(value: float | None) -> Message | str:
     return "" if value is None else say("min", minutes=value)
 
 
-def service_card(record: RecordOut, paper: str) -> bytes:
-    """The whole service on paper: formulas, times, readings, walls, cautions, toner.
-
-    Args:
-        paper: a4 or letter.
-    """
-    sheet = Sheet(say("card-title", client=record.client_name), paper)
-    sheet.heading(record.client_name)
-    filed = say("card-filed", at=_clock(record.closed_at)) if record.closed_at else say("card-not_filed")
-    lightener = record.lightener_name or say("card-no_lightener")
-    head = say("card-head", on=_day(record.starts_at), at=_clock(record.starts_at), filed=filed, lightener=lightener)
-    sheet.text(head, soft=True)
-    if record.wish:
-        sheet.text(say("card-wish", wish=record.wish, tone=record.tone))
-    if record.walls_passed:
-        sheet.text(say("card-walls", lanes=record.walls_passed))
+def _lightening(sheet: Sheet, record: RecordOut) -> None:
     sheet.section(say("card-lightening"))
     sheet.table(
         [_head(x) for x in ("zone", "formula", "on", "rinsed", "planned", "ran", "levels", "")],
@@ -62,6 +47,46 @@ def service_card(record: RecordOut, paper: str) -> bytes:
         ],
         [15, 13, 7, 8, 9, 10, 17, 13],
     )
+
+
+def _strands(sheet: Sheet, record: RecordOut) -> None:
+    """Strand tests: each with its product, its developer and what was read."""
+    sheet.section(say("card-strands"))
+    sheet.table(
+        [_head(x) for x in ("strand", "strength", "levels", "readings")],
+        [
+            [
+                x.key,
+                say("vol", volume=x.volume_strength),
+                say("card-level", level=x.hair.start_level),
+                semicolons(say("card-strand_reading", minute=r.minutes, level=r.level) for r in x.readings),
+            ]
+            for x in record.strands
+        ],
+        [10, 12, 12, 60],
+    )
+
+
+def service_card(record: RecordOut, paper: str) -> bytes:
+    """The whole service on paper: formulas, times, readings, walls, cautions, toner.
+
+    Args:
+        paper: a4 or letter.
+    """
+    sheet = Sheet(say("card-title", client=record.client_name), paper)
+    sheet.heading(record.client_name)
+    filed = say("card-filed", at=_clock(record.closed_at)) if record.closed_at else say("card-not_filed")
+    lightener = record.lightener_name or say("card-no_lightener")
+    head = say("card-head", on=_day(record.starts_at), at=_clock(record.starts_at), filed=filed, lightener=lightener)
+    sheet.text(head, soft=True)
+    if record.wish:
+        sheet.text(say("card-wish", wish=record.wish, tone=record.tone))
+    if record.walls_passed:
+        sheet.text(say("card-walls", lanes=record.walls_passed))
+    if record.ran:
+        _lightening(sheet, record)
+    if record.strands:
+        _strands(sheet, record)
     if record.bowls:
         sheet.section(say("card-bowls"))
         sheet.table(

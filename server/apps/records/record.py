@@ -12,6 +12,8 @@ from ninja import Schema
 from apps.common.words import Words
 from apps.services import loading
 from apps.services.chair import queries as chair_queries
+from apps.services.consultation.present import strands_out
+from apps.services.consultation.schemas import StrandOut
 from apps.services.loading import Loaded
 from apps.services.models import Service
 from apps.services.tone import queries as tone_queries
@@ -157,6 +159,7 @@ class RecordOut(Schema):
     walls_passed: list[Words]
     ran: list[RecordLane]
     readings: list[RecordReading]
+    strands: list[StrandOut]
     addenda: list[RecordAddendum]
     photos: list[RecordPhoto]
     uses: list[RecordUse]
@@ -327,6 +330,7 @@ def record_of(loaded: Loaded) -> RecordOut:
         walls_passed=[lane.name for lane in board.lanes if lane.is_passed_wall],
         ran=_ran(loaded, board.lanes, state.closed_at or now, left),
         readings=readings_of(loaded),
+        strands=strands_out(loaded.strands),
         addenda=[RecordAddendum(at=a.at, by=a.by_name, text=a.text) for a in row.addenda.all()],
         photos=[
             RecordPhoto(id=p.pk, kind=p.kind, caption=p.caption, width=p.width, height=p.height, at=p.at, by=p.by_name)

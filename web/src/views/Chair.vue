@@ -139,7 +139,8 @@ const detail = computed(() => {
 })
 const doAct = async (act: Schemas['NextAct']) => {
   const lane = lanes.value.find((l) => l.key === act.zone_key)
-  if (act.code === 'tone') return void (await router.push({ name: 'service', params: { id } }))
+  if (act.code === 'tone')
+    return void (await router.push({ name: query.data.value?.step ?? 'service', params: { id } })) // as the board says, not as the frame knew it
   if (!lane) return
   if (act.code === 'rinse_wave') {
     await rinseWave(act.zone_keys)

@@ -10,6 +10,7 @@ import { type Axis, ticks, toPercent } from '../lib/strip'
 import { clock as clockText, dayName, grams, levelText } from '../lib/time'
 import HeadMap from '../parts/HeadMap.vue'
 import NextVisit from '../parts/NextVisit.vue'
+import StrandChart from '../parts/StrandChart.vue'
 import PhotoShelf from '../parts/PhotoShelf.vue'
 import Strip from '../parts/Strip.vue'
 import Swatch from '../parts/Swatch.vue'
@@ -134,7 +135,30 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
           <HeadMap :fills="p.fills" :owners="owners" :selected="[]" is-locked />
         </figure>
       </div>
-      <section v-if="lanes.length || !record.toners.length" class="panel mb-4" aria-labelledby="ran">
+      <section v-if="record.strands.length" class="panel mb-4" aria-labelledby="strands">
+        <h2 id="strands" class="mb-2 text-xl">Strands tested</h2>
+        <ul class="grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
+          <li v-for="s in record.strands" :key="s.key">
+            <p class="font-semibold">
+              Strand {{ s.key }} <span class="num font-normal text-soft">{{ levelText(s.volume_strength) }} vol</span>
+            </p>
+            <StrandChart
+              :points="s.curve"
+              :readings="s.readings ?? []"
+              :hexes="s.reading_hexes"
+              :start-level="s.start_level"
+              :label-max-min="s.label_max_min"
+              :now="null"
+              :label="`Strand ${s.key}: ${s.readings?.length ?? 0} readings`"
+            />
+          </li>
+        </ul>
+      </section>
+      <section
+        v-if="lanes.length || (!record.toners.length && !record.strands.length)"
+        class="panel mb-4"
+        aria-labelledby="ran"
+      >
         <h2 id="ran" class="mb-1 text-xl">As it ran</h2>
         <p v-if="lanes.length === 0" class="text-soft">No product has been on the hair.</p>
         <template v-else>
@@ -153,8 +177,7 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
           </div>
           <div v-for="lane in lanes" :key="lane.key" class="record-row border-t border-line">
             <p class="leading-tight">
-              <span class="narrow block truncate font-semibold">{{ lane.name }}</span><span
-                class="text-[13px] text-soft"
+              <span class="narrow line-clamp-2 font-semibold">{{ lane.name }}</span><span class="text-[13px] text-soft"
                 >{{ levelText(lane.volume_strength) }} vol,
                 {{ (zeroOf(lane.zero_at) - zeroOf(lane.started_at) + (lane.rinsed_min ?? lane.end_min)).toFixed(0) }}
                 min<template v-if="ranOf(lane.key)?.planned_min != null">

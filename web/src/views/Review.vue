@@ -55,11 +55,14 @@ const owners = computed(() => {
 const openZone = (zone: string) => {
   reading.value = lanes.value.find((l) => l.zone_key === zone)?.key ?? null
 }
+/** Read here a moment ago: what the server has said of the others may be older than that. */
+const justRead = new Set<string>()
 const read = async (values: Read) => {
   const lane = toRead.value
   if (!lane) return
   if (await acts.act('ReadingTaken', values, `${lane.name} read at ${String(values.level)}.`)) {
-    reading.value = lanes.value.find((l) => !l.is_read && l.key !== lane.key)?.key ?? null
+    justRead.add(lane.key)
+    reading.value = lanes.value.find((l) => !l.is_read && !justRead.has(l.key))?.key ?? null
   }
 }
 const note = (values: Noted) =>

@@ -25,6 +25,14 @@ const clock = useClock()
 const notices = useNotices()
 const form = useConsultation(props.service)
 const isLocked = computed(() => !['consultation', 'plan', 'strands'].includes(props.service.step))
+/** Where the bench leads: back to where it was opened, or on to the record where nothing but strands is tested. */
+const onward = computed(
+  () =>
+    ({
+      consultation: { step: 'consultation', name: 'Back to the consultation' },
+      strands: { step: 'record', name: 'To the record' },
+    })[props.service.step as string] ?? { step: 'plan', name: 'Back to the plan' },
+)
 const strands = computed(() => form.draft.value.strands)
 const fitted = computed(() => new Map(props.service.strands.map((s) => [s.key, s])))
 const zoneNames = computed(() => Object.fromEntries(form.draft.value.zones.map((z) => [z.key, z.name])))
@@ -132,7 +140,12 @@ onBeforeUnmount(() => {
     <div class="grow">
       <h1 class="text-2xl">Strand bench</h1>
       <p class="text-soft">
-        Hidden strands, each its developer and its clock. What they teach goes into the plan at once.
+        Hidden strands, each its developer and its clock.
+        {{
+          service.kind === 'strand_test'
+            ? 'What they teach is kept for the next visit.'
+            : 'What they teach goes into the plan at once.'
+        }}
       </p>
     </div>
     <button type="button" class="btn" :disabled="strands.length === 0" @click="saveCsv">Save as CSV</button>
@@ -199,11 +212,9 @@ onBeforeUnmount(() => {
       <span class="grow text-sm text-soft" role="status">{{
         { kept: 'Kept', waiting: 'Keeping …', keeping: 'Keeping …', failed: 'Not kept yet' }[form.state.value]
       }}</span>
-      <RouterLink
-        class="btn btn-act px-8 text-lg"
-        :to="{ name: service.step === 'consultation' ? 'consultation' : 'plan', params: { id: service.id } }"
-        >Back to the {{ service.step === 'consultation' ? 'consultation' : 'plan' }}</RouterLink
-      >
+      <RouterLink class="btn btn-act px-8 text-lg" :to="{ name: onward.step, params: { id: service.id } }">{{
+        onward.name
+      }}</RouterLink>
     </div>
   </div>
 </template>

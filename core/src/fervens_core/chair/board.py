@@ -62,7 +62,8 @@ class Lane:
 
     Args:
         zone_name, part: of a part of a zone that is read in parts, apart; part is empty for a whole zone.
-        lightener: name of what it is lightened with. is_forecast: the application has not ended yet; times are the plan's.
+        lightener: name of what it is lightened with.
+        is_forecast: the application has not ended yet; times are the plan's.
         window_min: when the target should be reached. wave: from 1, 0 for older logs.
         wall_min: the label's time of what is on now. warn_mins: when its wall is warned of, min after zero_at.
         stop_reason: why it must be rinsed whatever its level, or None. notes: what is special about it now.

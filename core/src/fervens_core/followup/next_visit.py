@@ -15,6 +15,8 @@ EARLY_DAYS = 3
 """A few days before the regrowth is too long for one root application."""
 REMINDER_DAYS = (21, 14)
 """The reminder goes out three weeks before, two at the latest (common practice, no source)."""
+TAUGHT_DAYS = 7
+"""[MODEL] a week after its strand test a head is lightened: what it taught holds, and nothing has grown."""
 REFRESH_DAYS = 56
 """[MODEL] a head with nothing to retouch at the root is toned again after about eight weeks."""
 
@@ -65,6 +67,7 @@ def propose_visit(
     is_short: bool,
     has_roots: bool,
     is_toned: bool,
+    is_strand_test: bool = False,
     mm_per_month: float = GROWTH_MM_PER_MONTH,
     expected_min: float | None = None,
 ) -> NextVisit:
@@ -73,10 +76,14 @@ def propose_visit(
     Args:
         is_short: some zone has further to go: it rests six weeks, unless the roots come first.
         has_roots: zones lightened up to the scalp: within 12 mm of regrowth they are one root application.
-        is_toned: toner went on. mm_per_month: how fast this head grows, 4 to 25.
+        is_toned: toner went on. is_strand_test: nothing but strands was lightened: the service itself comes next.
+        mm_per_month: how fast this head grows, 4 to 25.
     """
     roots = days_to_regrowth(ROOT_MM, mm_per_month) - EARLY_DAYS
-    if is_short:
+    if is_strand_test:
+        days = TAUGHT_DAYS
+        reason = say("next_visit-taught")
+    elif is_short:
         days = REST_DAYS
         is_long = has_roots and roots < REST_DAYS
         reason = say("next_visit-rests_long", most=ROOT_MM) if is_long else say("next_visit-rests")

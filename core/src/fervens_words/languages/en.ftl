@@ -468,7 +468,7 @@ way_tone-short = { TENTHS($short) } { $short ->
        *[other] levels
     } short: toned at this depth
 way_tone-formula = { $formula }, { WHOLE($minutes) } min, { TENTHS($away) } from the wish
-way_again-gain = { PLAIN($level) } → about { TENTHS($end) }, { WHOLE($so_far) } min of product so far
+way_again-gain = { TENTHS($level) } → about { TENTHS($end) }, { WHOLE($so_far) } min of product so far
 way_again-not_planned = cannot be planned, { WHOLE($so_far) } min of product so far
 way_visit-later = Tone it now at { PLAIN($level) }; the last { TENTHS($short) } levels when the hair has rested
 way_lower-even = The whole head at { PLAIN($level) }: even today
@@ -519,6 +519,7 @@ probe-moved = Before the probe: { $before }, { WHOLE($minutes_before) } min. Now
 next_visit-rests = The hair rests six weeks before it is lightened further
 next_visit-rests_long = The hair rests six weeks before it is lightened further; the regrowth is past { PLAIN($most) } mm by then and is done as two lanes
 next_visit-roots = Just before the regrowth is longer than { PLAIN($most) } mm: one root application, no band
+next_visit-taught = the strands have taught how this head lifts: now it can be planned
 next_visit-tone = Nothing to retouch at the scalp: the tone is refreshed
 
 reminder = Your visit is on { DAY($on) }. { $begin } please use no { $hair ->
@@ -1036,6 +1037,9 @@ card-no_lightener = no lightener
 card-wish = Wish: { $wish } ({ $tone })
 card-walls = Past the label's time: { $lanes }.
 card-lightening = Lightening
+card-strands = Strand tests
+card-level = from { PLAIN($level) }
+card-strand_reading = { PLAIN($minute) } min: { PLAIN($level) }
 card-bowls = Bowls
 card-toner = Toner
 card-readings = Readings
@@ -1054,6 +1058,8 @@ card_head-lightener = Lightener
 card_head-developer = Developer
 card_head-recipe = Recipe
 card_head-grams = Grams
+card_head-strand = Strand
+card_head-readings = Readings
 card-formula = { PLAIN($volume) } vol{ $applications ->
         [0] {""}
         [1] {""}

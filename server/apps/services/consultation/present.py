@@ -71,7 +71,7 @@ def _stretch_out(kept: dict[str, Any] | None) -> StretchOut | None:
     return StretchOut(**kept, stretch_percent=value.stretch_percent, return_percent=value.return_percent)
 
 
-def _strands_out(rows: tuple[StrandRow, ...]) -> list[StrandOut]:
+def strands_out(rows: tuple[StrandRow, ...]) -> list[StrandOut]:
     """Strands with their fitted curves, painted in the colour each should have."""
     found = []
     values = tuple(r.value for r in rows)
@@ -136,7 +136,7 @@ def service_out(loaded: Loaded) -> ServiceOut:
         time_min=findings.time_min,
         booked_min=findings.booked_min,
         zones=_zones_out(loaded),
-        strands=_strands_out(loaded.strands),
+        strands=strands_out(loaded.strands),
         move_text=move.text if move else None,
         verdict=consultation_queries.verdict(loaded) if loaded.state.step in EDITABLE else None,
         cautions=[

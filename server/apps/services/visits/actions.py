@@ -36,7 +36,7 @@ from fervens_core.followup import (
     propose_visit,
     read_filed,
 )
-from fervens_core.head import Elasticity, Lightener, Part, Zone, lanes_of
+from fervens_core.head import Elasticity, Lightener, Part, ServiceKind, Zone, lanes_of
 from fervens_core.lift import Strand
 from fervens_core.log import AGAIN, Step
 from fervens_core.planning import PlanChoice, PlanRequest, chair_time, head_visits, make_plan, total_min, visits_needed
@@ -95,6 +95,8 @@ def worn_lanes(row: Service, summary: Filed) -> list[WornLane]:
 def zones_on(row: Service, summary: Filed, at: dt.datetime) -> tuple[Zone, ...]:
     """The head of a filed service as it would come at a moment."""
     days = max((at - row.starts_at).total_seconds() / 86400.0, 0.0)
+    if row.client.is_hair_piece:
+        days = 0.0  # nothing grows
     return head_since(zone_values(row), reached(summary), min(days, 3650.0), growth(row.client))
 
 
@@ -148,8 +150,9 @@ def propose_next(row: Service) -> NextVisit:
     found = propose_visit(
         timezone.localdate(row.starts_at),
         is_short=is_short,
-        has_roots=any(x.part in ROOTED for x in lanes),
+        has_roots=any(x.part in ROOTED for x in lanes) and not row.client.is_hair_piece,
         is_toned=bool(summary.toners),
+        is_strand_test=row.kind == ServiceKind.STRAND_TEST.value,
         mm_per_month=growth(row.client),
     )
     at = dt.datetime.combine(found.on, dt.time(10), tzinfo=timezone.get_current_timezone())
