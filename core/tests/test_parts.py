@@ -9,6 +9,7 @@ from make import BOTTLES, POWDER, request, zone
 from told import refused, told
 
 from fervens_core.base import LimitError
+from fervens_core.followup import WornLane, head_since, last_formulas
 from fervens_core.formats import read_service_file, write_service_file
 from fervens_core.head import (
     Covering,
@@ -28,7 +29,8 @@ from fervens_core.head import (
     kinds_of,
     lanes_of,
 )
-from fervens_core.planning import Serving, make_plan, plan_bowls, section_mix_g
+from fervens_core.planning import Aim, Serving, make_plan, plan_bowls, section_mix_g
+from fervens_core.safety import strongest_volume
 
 DARK = Lightener("soot", "Soot", 2.0, label_max_min=45.0, bowl_life_min=15.0, is_dark=True)
 LIGHT = Hair(8.5, History.LIGHTENED)
@@ -227,3 +229,47 @@ def test_roots_and_ends_of_older_files_are_parts():
     root, ends = read_service_file(document).zones[0].parts
     assert (root.from_mm, root.to_mm, root.hair.start_level) == (0.0, 22.0, 5.0)
     assert (ends.from_mm, ends.to_mm, ends.is_left_out) == (270.0, None, True)
+
+
+@settings(max_examples=40)
+@given(told_zones(), told_zones("nape"), st.sampled_from(Aim), st.sampled_from([None, 5.0, 40.0]))
+def test_limits_hold_in_the_plan_and_next_time_whatever_is_told_and_insisted_on(one, two, aim, insisted):
+    lanes_now = lanes_of((one, two))
+    volumes = {} if insisted is None else {x.zone_key: insisted for x in lanes_now}
+    asked = request(one, two, aim=aim, volumes=volumes)
+    for z in make_plan(asked).zones:
+        most, _ = strongest_volume(z.zone, POWDER)
+        assert z.volume_strength <= most + 1e-9
+        if insisted is None:
+            assert z.volume_strength >= min(asked.weakest.on(z.zone), most) - 1e-9
+    # as it ran: everything too strong, too long and in two applications; next time it is held again
+    ran = [WornLane(x, x.hair.start_level, 40.0, 90.0, 0.6, 0.6, applications=2) for x in lanes_now]
+    for lane, formula in zip(ran, last_formulas(ran, POWDER), strict=True):
+        assert formula.corrected_volume <= strongest_volume(lane.zone, POWDER)[0] + 1e-9
+        assert formula.corrected_minutes <= POWDER.label_max_min
+    grown = head_since((one, two), {x.key: x.target_level for x in lanes_now}, 80.0)
+    for z in make_plan(request(*grown, aim=aim)).zones:
+        assert z.volume_strength <= strongest_volume(z.zone, POWDER)[0] + 1e-9
+
+
+def test_a_head_comes_back_with_its_bands_moved_down_and_both_its_kinds_grown():
+    band = replace(BAND, meeting=Meeting.SOFT)
+    ends = StrandPart(Hair(9.0, History.LIGHTENED), 250.0)
+    high = Pieces("high foils", Hair(4.0), target_level=8.0)
+    made = zone("top", 4, 6.5, length_mm=300.0, parts=[band, ends], pieces=high)
+    (back,) = head_since((made,), {"top": 6.5, "top.band": 8.0, "top.pieces": 8.0}, 60.875)
+    root, moved, tip = back.parts
+    assert (root.hair.history, root.to_mm) == (History.VIRGIN, pytest.approx(24.0, abs=0.1))
+    assert (moved.from_mm, moved.to_mm) == (pytest.approx(104.0, abs=0.1), pytest.approx(174.0, abs=0.1))
+    assert (moved.hair.start_level, moved.is_left_out, moved.meeting) == (8.0, True, Meeting.SOFT)
+    assert tip.to_mm is None
+    assert tip.from_mm == pytest.approx(274.0, abs=0.1)
+    assert (back.pieces.hair.start_level, back.pieces.hair.history) == (8.0, History.LIGHTENED)
+    assert back.pieces.parts[0].hair.start_level == 4.0
+    assert set(lanes(back)) == {"top.regrowth", "top.root", "top.pieces.regrowth", "top.pieces.root"}
+
+
+def test_what_was_kept_off_the_scalp_has_grown_longer_and_is_natural():
+    (back,) = head_since((zone("top", 4, 8, off_scalp_mm=25.0),), {"top": 8.0}, 60.875)
+    assert back.root_part.to_mm == pytest.approx(49.0, abs=0.1)
+    assert back.off_scalp_mm == 25.0

@@ -186,7 +186,9 @@ def test_a_hair_piece_in_low_and_high_foils_asks_for_no_person(signed_in):
     through_the_chair(page)
     through_the_review(page, {"count": 4, "level": "7"})
     filed(page)
-    expect(page.get_by_role("region", name="Next visit")).to_contain_text("the tone is refreshed")
+    coming = page.get_by_role("region", name="Next visit")
+    expect(coming).to_contain_text("rests six weeks")
+    expect(coming).not_to_contain_text("mm by then")  # nothing grows
 
 
 def test_two_lighteners_on_one_head(signed_in):

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useQuery } from '@tanstack/vue-query'
+import { keepPreviousData, useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { queries } from '../api/queries'
@@ -188,7 +188,14 @@ const setWay = (wanted: Way) =>
   })
 const highest = computed(() => Math.max(...parts.value.map((p) => p.start_level), 1))
 const lowest = computed(() => (parts.value.length ? Math.min(...parts.value.map((p) => p.start_level)) : null))
-const lifted = useQuery(computed(() => ({ ...queries.palette(lowest.value), enabled: lowest.value !== null })))
+/** The last colours stay until the next have come: nothing below may jump away from under a finger. */
+const lifted = useQuery(
+  computed(() => ({
+    ...queries.palette(lowest.value),
+    enabled: lowest.value !== null,
+    placeholderData: keepPreviousData,
+  })),
+)
 const deeper = computed(() => {
   const levels = props.natural.levels.filter((l) => l < (lowest.value ?? 1))
   return { levels, hexes: levels.map(natural) }

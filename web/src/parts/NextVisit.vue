@@ -60,7 +60,10 @@ const open = (id: string) => void router.push({ name: 'consultation', params: { 
     <div class="mt-2 grid gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <div>
         <p class="text-[26px] leading-tight font-semibold">{{ dayName(`${proposal.on}T12:00:00`) }}</p>
-        <p class="mt-1">{{ proposal.reason }}; {{ proposal.regrowth_mm.toFixed(0) }} mm by then.</p>
+        <p class="mt-1">
+          {{ proposal.reason
+          }}<template v-if="proposal.regrowth_mm >= 1">; {{ proposal.regrowth_mm.toFixed(0) }} mm by then</template>.
+        </p>
         <p v-if="query.data.value?.visits_left && query.data.value.visits_left > 1">
           About <span class="num">{{ query.data.value.visits_left }}</span> visits left to the wish.
         </p>

@@ -49,7 +49,7 @@ KindOfHair = TypeVar("KindOfHair", Pieces, Zone)
 FORMAT: Literal["fervens-service"] = "fervens-service"
 VERSION: Literal[3] = 3
 VERSIONS = (1, 2, 3)
-"""Version 1 knew neither segments nor strands and had one finish line; up to version 2 what nobody had said was false:
+"""Version 1 knew neither parts nor strands and had one finish line; up to version 2 what nobody had said was false:
 whether product touches the scalp, whether the person has reacted before; a strand had a root and ends at most, and a
 head one lightener. They are read still."""
 MINUTES_MAX = 6000.0

@@ -1,4 +1,4 @@
-"""The lanes a head is worked in: each part of each kind in each zone that gets product. docs/models/segments.md."""
+"""The lanes a head is worked in: each part of each kind in each zone that gets product. docs/models/parts.md."""
 
 from __future__ import annotations
 

@@ -1,4 +1,4 @@
-"""Parts of a strand, told from the scalp to the tip, and the other kind of hair in a zone. docs/models/segments.md."""
+"""Parts of a strand, told from the scalp to the tip, and the other kind of hair in a zone. docs/models/parts.md."""
 
 from __future__ import annotations
 

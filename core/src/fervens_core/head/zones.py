@@ -1,4 +1,4 @@
-"""Zones of the head: what was read of each, what is wanted of it, and how it is worked. docs/models/segments.md."""
+"""Zones of the head: what was read of each, what is wanted of it, and how it is worked. docs/models/parts.md."""
 
 from __future__ import annotations
 

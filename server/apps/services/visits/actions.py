@@ -155,6 +155,8 @@ def propose_next(row: Service) -> NextVisit:
         is_strand_test=row.kind == ServiceKind.STRAND_TEST.value,
         mm_per_month=growth(row.client),
     )
+    if row.client.is_hair_piece:
+        found = replace(found, regrowth_mm=0.0)  # nothing grows
     at = dt.datetime.combine(found.on, dt.time(10), tzinfo=timezone.get_current_timezone())
     return replace(found, expected_min=expected_min(row, zones_on(row, summary, at)))
 
