@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import argparse
+import re
 import shutil
 import subprocess
 import time
@@ -57,10 +58,10 @@ def _zones(page: Page) -> None:
     page.evaluate("window.scrollTo(0, 0)")
 
 
-def _root(page: Page) -> None:
+def _parts(page: Page) -> None:
     for zone in ("Crown", "Left side", "Right side"):
         page.get_by_role("group", name="Zones").get_by_role("button", name=zone).click()
-    page.get_by_role("tab", name="Root").click()
+    page.get_by_role("tab", name=re.compile("^Root")).first.click()
     page.get_by_label("Regrowth", exact=True).wait_for()
     page.evaluate("window.scrollTo(0, 0)")
 
@@ -87,7 +88,7 @@ def _strand(page: Page) -> None:
 SHOTS: dict[str, tuple[str | None, str, dict[str, int], str, Callable[[Page], None] | None]] = {
     "day": (None, "", DESK, "light", None),
     "consultation": ("Casimir Holt", "consultation", DESK, "light", _zones),
-    "consultation-root": ("Odile Brandt", "consultation", DESK, "light", _root),
+    "consultation-parts": ("Odile Brandt", "consultation", DESK, "light", _parts),
     "strands": ("Casimir Holt", "strands", DESK, "light", None),
     "plan": ("Wren Adair", "plan", DESK, "light", None),
     "plan-weighing": ("Wren Adair", "plan", DESK, "dark", _weigh),

@@ -99,7 +99,7 @@ def test_two_kinds_in_turn_are_two_lanes_with_their_shares_of_the_sections():
 def test_what_is_left_out_between_is_said():
     brown = Pieces("brown pieces", Hair(5.0), share=0.3, is_left_out=True)
     found = kept(zone("top", 7, 8.5, history=History.LIGHTENED, pieces=brown))
-    assert {k: told(x.note) for k, x in found.items()} == {"top.pieces": "left out: no product"}
+    assert {k: told(x.note) for k, x in found.items()} == {"top.pieces": "left out, no product"}
     assert told(found["top.pieces"].label) == "Top, brown pieces"
 
 

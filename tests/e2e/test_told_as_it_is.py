@@ -152,7 +152,7 @@ def test_old_green_is_lifted_with_the_weakest_and_the_brown_pieces_are_left_out(
     expect(page.get_by_role("heading", name=re.compile("Go in 2 visits|More time"))).to_be_visible()
     to_plan(page)
     assert volumes(page) == {"Crown, old green": 5.0, "Top, old green": 5.0}
-    expect(page.get_by_test_id("kept")).to_contain_text("Crown, brown pieces, Top, brown pieces left out: no product")
+    expect(page.get_by_test_id("kept")).to_contain_text("Crown, brown pieces, Top, brown pieces: left out, no product")
     for stronger in page.get_by_role("button", name=re.compile("stronger developer$")).all():
         expect(stronger).to_be_disabled()
     through_the_chair(page)

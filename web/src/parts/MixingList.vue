@@ -75,9 +75,8 @@ const says = (bowl: Schemas['BowlOut']) => bowl.fills.map((f) => f.lane_name).jo
             <td class="py-2 font-semibold" colspan="3">From the shelf</td>
             <td class="pr-4 whitespace-nowrap">
               <span v-for="[name, mass] in products" :key="name" class="block"
-                ><span class="num text-lg">{{ grams(mass) }}</span> g<template v-if="products.length > 1">
-                  {{ name }}</template
-                ></span
+                ><span class="num text-lg">{{ grams(mass) }}</span> g
+                <span v-if="products.length > 1" class="text-sm">{{ name }}</span></span
               >
             </td>
             <td colspan="3">

@@ -164,9 +164,9 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
             <p class="narrow line-clamp-2 text-[17px] leading-tight font-semibold" :title="lane.note || undefined">
               {{ lane.name }}
             </p>
+            <p v-if="lane.lightener" class="truncate text-[13px]" :title="lane.lightener">{{ lane.lightener }}</p>
             <p class="num text-[15px] text-soft">
-              {{ levelText(lane.start_level) }} → {{ levelText(lane.target_level)
-              }}<template v-if="lane.lightener"> · {{ lane.lightener }}</template>
+              {{ levelText(lane.start_level) }} → {{ levelText(lane.target_level) }}
               <button
                 v-if="isFirst(lane) && lane !== lanes[0] && !isLocked"
                 type="button"

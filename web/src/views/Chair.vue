@@ -128,7 +128,7 @@ const mixedAsWeighed = async (as: Parameters<typeof mixed>[2]) => {
 }
 const recipe = (bowl: Schemas['BowlOut']) =>
   [
-    `${bowl.lightener_g.toFixed(0)} g lightener`,
+    `${bowl.lightener_g.toFixed(0)} g ${bowl.lightener_name}`,
     ...bowl.pours.map((p) => `${p.mass_g.toFixed(0)} g of ${p.volume_strength} vol`),
   ].join(' + ')
 const detail = computed(() => {

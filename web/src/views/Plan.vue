@@ -57,7 +57,7 @@ const isUsualOrder = computed(() => {
 })
 const orderReasons = computed(() =>
   (shown.value?.proposed_order ?? [])
-    .filter((p) => !p.is_usual)
+    .filter((p) => !p.is_usual && lanes.value.some((l) => l.zone_key === p.key))
     .map((p) => `${shown.value?.zone_names[p.key]}: ${p.reason}`),
 )
 
@@ -334,7 +334,7 @@ const print = () => window.print()
           class="rounded-[5px] border-l-[8px] border-line bg-panel px-4 py-1.5"
           data-testid="kept"
         >
-          <strong>{{ k.names }}</strong> {{ k.text }}
+          <strong>{{ k.names }}</strong>: {{ k.text }}
         </li>
         <li v-if="orderReasons.length" class="rounded-[5px] border-l-[8px] border-line bg-panel px-4 py-1.5">
           <strong>{{ isUsualOrder ? 'Order as proposed.' : 'Not the order proposed.' }}</strong>

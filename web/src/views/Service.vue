@@ -42,11 +42,11 @@ const span = computed(() => {
   const zones = query.data.value?.zones ?? []
   if (zones.length === 0) return ''
   const worked = zones.filter((z) => !z.keeps_depth)
-  const from = Math.min(
-    ...(worked.length ? worked : zones).flatMap((z) => [z.start_level, ...z.parts.map((p) => p.start_level)]),
-  )
-  const to = Math.max(...zones.map((z) => z.target_level))
-  return `level ${levelText(from)} to ${levelText(to)}, ${query.data.value?.tone}`
+  const told = (worked.length ? worked : zones).flatMap((z) => [z, ...z.parts, ...(z.pieces ? [z.pieces] : [])])
+  const from = Math.min(...told.map((h) => h.start_level))
+  const to = Math.max(...told.map((h) => h.target_level ?? 0))
+  const levels = from === to ? levelText(from) : `${levelText(from)} to ${levelText(to)}`
+  return `level ${levels}, ${query.data.value?.tone.replace('_', '-')}`
 })
 </script>
 

@@ -336,7 +336,7 @@ order-delicate = delicate: last and weaker
 order-usual = in the usual order, back to front
 
 kept-at_level = stays as it is, at { PLAIN($level) }
-kept-left_out = left out: no product
+kept-left_out = left out, no product
 kept-deeper = to be made deeper, to { PLAIN($level) }, with toner
 plan-meeting = { $meeting ->
         [soft] The line it meets is soft: feather the edge over it, and look where they meet every 10 to 15 min.
