@@ -196,7 +196,7 @@ TESTED = {"patch_test": "negative", "patch_test_age_h": 60, "salts_test": "negat
 def main() -> None:
     back = ("low_back", "high_back", "crown", "left_side", "right_side", "top")
 
-    ilse = service("Ilse Varga", "Pale straw under the blue wash of act two; no brass in the follow tone_part.", "cool",
+    ilse = service("Ilse Varga", "Pale straw under the blue wash of act two; no brass in the follow spot.", "cool",
         [zone(k, 4, 8.5) for k in back] + [zone("nape", 4.5, 8), zone("fringe", 4.5, 8)], TESTED | {"age_years": 31})  # fmt: skip
     head = Head(ilse, seed=4, until_min=56, extent=1.02, rate=1.12)
     head.consult(["delicate", "professional_use"])

@@ -79,10 +79,11 @@ def open_service(page, client: str, step: str) -> None:
     page.wait_for_url(f"**/services/*/{step}")
 
 
-def violations(page) -> list[str]:
-    """What axe finds wrong on the page as it stands."""
+def violations(page, only: str | None = None) -> list[str]:
+    """What axe finds wrong on the page as it stands, by all its rules or by only one."""
     page.evaluate(AXE)
-    found = page.evaluate("axe.run(document, {resultTypes: ['violations']})")
+    rules = f", runOnly: ['{only}']" if only else ""
+    found = page.evaluate(f"axe.run(document, {{resultTypes: ['violations']{rules}}})")
     return [
         f"{v['id']}: {v['nodes'][0]['html'][:160]} ({v['nodes'][0]['failureSummary'][:200]})"
         for v in found["violations"]

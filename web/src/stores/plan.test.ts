@@ -138,10 +138,30 @@ describe('the plan being made', () => {
     const [first] = plan().lanes
     await made.setVolume(first!, 1)
     expect(made.choice.value.volumes).toEqual({ a: 21, b: 25 })
-    await made.setVolume({ ...first!, volume_strength: 30 }, 1)
+    await made.setVolume(first!, 1) // the second tap comes before the answer to the first
+    expect(made.choice.value.volumes.a).toBe(22)
+    await made.change({ volumes: { a: 30 } })
+    await made.setVolume(first!, 1)
     expect(made.choice.value.volumes.a).toBe(30)
-    await made.setVolume({ ...first!, volume_strength: 1 }, -1)
+    await made.change({ volumes: { a: 1 } })
+    await made.setVolume(first!, -1)
     expect(made.choice.value.volumes.a).toBe(1)
+  })
+
+  it('writes one choice at a time, and then the newest', async () => {
+    const answers: ((p: Schemas['PlanOut']) => void)[] = []
+    write.mockImplementation(() => new Promise((done) => answers.push(done)))
+    const made = started()
+    const [first] = plan().lanes
+    const writes = [1, 1, 1].map((by) => made.setVolume(first!, by))
+    expect(write).toHaveBeenCalledTimes(1)
+    answers[0]!(plan({ revision: 4 }))
+    await flushPromises()
+    expect(write).toHaveBeenCalledTimes(2)
+    expect(write.mock.calls[1]![1]).toMatchObject({ revision: 4, volumes: { a: 23 } })
+    answers[1]!(plan({ revision: 5 }))
+    await Promise.all(writes)
+    expect(write).toHaveBeenCalledTimes(2)
   })
 
   it('moves a zone and takes each change back in turn', async () => {

@@ -87,9 +87,7 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
       }
     }
   }
-  const send = async () => {
-    if (isLocked.value) return
-    if (isWhatIf.value) return look()
+  const sendOnce = async () => {
     window.clearTimeout(timer)
     isAgain = false
     turns++
@@ -108,6 +106,22 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
         accept(await client.fetchQuery({ ...queries.plan(id), staleTime: 0 }))
       }
     }
+  }
+  // One writing at a time, and then the newest choice: two at once would each think the other came from elsewhere.
+  let sending: Promise<void> | null = null
+  let isNewer = false
+  const sendNewest = async () => {
+    do {
+      isNewer = false
+      await sendOnce()
+    } while (isNewer)
+  }
+  const send = (): Promise<void> => {
+    if (isLocked.value) return Promise.resolve()
+    if (isWhatIf.value) return look()
+    isNewer = true
+    sending ??= sendNewest().finally(() => (sending = null))
+    return sending
   }
   let before: Choice | null = null
   const remember = () => {
@@ -143,7 +157,8 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
     timer = window.setTimeout(() => void keep(), NUDGE_KEEP_MS)
   }
   const setVolume = (lane: Schemas['PlanLane'], by: number) => {
-    const volume = Math.min(lane.strongest_volume, Math.max(1, Math.round(lane.volume_strength) + by))
+    const now = choice.value.volumes[lane.key] ?? Math.round(lane.volume_strength) // taps come faster than answers
+    const volume = Math.min(lane.strongest_volume, Math.max(1, now + by))
     return change({ volumes: { ...choice.value.volumes, [lane.key]: volume } })
   }
   /** Zones in another order; waves and lines are found anew. */
