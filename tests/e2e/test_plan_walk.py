@@ -64,6 +64,18 @@ def start_service(page, name):
     page.get_by_role("heading", name="The person and the wish").wait_for()
 
 
+def test_an_even_head_is_told_in_three_taps(signed_in):
+    page = signed_in
+    start_service(page, "Hedda Lark")
+    hand = Hand(page)
+    hand.button("All")
+    hand.level("Level now", "5")
+    hand.level("Level wanted", "8")
+    kept(page)
+    assert hand.count == 3
+    expect(page.get_by_role("group", name="Zones").get_by_role("button").filter(has_text="5→8")).to_have_count(12)
+
+
 def test_a_head_of_ten_zones_with_segments_in_under_sixty_interactions(signed_in):
     page = signed_in
     start_service(page, "Hedda Lark")

@@ -2474,6 +2474,7 @@ export interface components {
              * Format: date-time
              */
             starts_at: string;
+            kind: components["schemas"]["ServiceKind"];
             step: components["schemas"]["Step"];
             /** Is Blocked */
             is_blocked: boolean;

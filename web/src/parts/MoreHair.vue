@@ -49,6 +49,16 @@ const samePiece = <K extends PieceField>(field: K) => {
   const first = props.zones[0]?.pieces
   return first && props.zones.every((z) => z.pieces?.[field] === first[field]) ? first[field] : null
 }
+const pieceName = computed({
+  get: () => samePiece('name') ?? '',
+  set: (text: string) => {
+    if (text.trim()) editPieces((p) => (p.name = text.trim()))
+  },
+})
+const restName = computed({
+  get: () => samePiece('rest_name') ?? '',
+  set: (text: string) => editPieces((p) => (p.rest_name = text.trim())),
+})
 const editPieces = (change: (pieces: NonNullable<Zone['pieces']>) => void) =>
   emit('edit', (z) => {
     if (z.pieces) change(z.pieces)
@@ -137,29 +147,11 @@ const editPieces = (change: (pieces: NonNullable<Zone['pieces']>) => void) =>
         <div v-if="hasPieces" class="grid gap-4 sm:grid-cols-2">
           <div>
             <label class="label" for="piece-name">The one kind</label
-            ><input
-              id="piece-name"
-              class="field"
-              maxlength="40"
-              :value="samePiece('name') ?? ''"
-              @change="
-                (e) => {
-                  const text = (e.target as HTMLInputElement).value.trim()
-                  if (text) editPieces((p) => (p.name = text))
-                }
-              "
-            />
+            ><input id="piece-name" class="field" maxlength="40" v-model.lazy="pieceName" />
           </div>
           <div>
             <label class="label" for="rest-name">The other</label
-            ><input
-              id="rest-name"
-              class="field"
-              maxlength="40"
-              placeholder="the rest"
-              :value="samePiece('rest_name') ?? ''"
-              @change="(e) => editPieces((p) => (p.rest_name = (e.target as HTMLInputElement).value.trim()))"
-            />
+            ><input id="rest-name" class="field" maxlength="40" placeholder="the rest" v-model.lazy="restName" />
           </div>
           <Stepper
             :label="`Share of ${samePiece('name') ?? 'the one kind'}`"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { homeCare, reactions, scalps, serviceKinds, tones } from '../lib/words'
@@ -16,6 +17,12 @@ const props = defineProps<{
   isLocked: boolean
 }>()
 const emit = defineEmits<{ edit: [change: (draft: Draft) => void] }>()
+/** What is typed stays while something else is answered: only a change of its own ever replaces it. */
+const typed = (field: 'wish' | 'allergies' | 'medication') =>
+  computed({ get: () => props.draft[field] ?? '', set: (text: string) => emit('edit', (d) => (d[field] = text)) })
+const wish = typed('wish')
+const allergies = typed('allergies')
+const medication = typed('medication')
 type Care = (typeof homeCare)[number]['value']
 const has = (care: Care) => props.draft.home_care?.includes(care) ?? false
 const toggle = (care: Care, isOn: boolean) =>
@@ -51,13 +58,7 @@ const setKind = (kind: Schemas['ServiceKind']) =>
       <label class="label" for="wish">{{
         service.is_hair_piece ? 'The wish' : "The wish, in the client's words"
       }}</label>
-      <textarea
-        id="wish"
-        class="field min-h-20 py-2"
-        maxlength="2000"
-        :value="draft.wish"
-        @change="(e) => emit('edit', (d) => (d.wish = (e.target as HTMLTextAreaElement).value))"
-      />
+      <textarea id="wish" class="field min-h-20 py-2" maxlength="2000" v-model.lazy="wish" />
     </div>
     <Choice
       legend="What is done"
@@ -129,13 +130,7 @@ const setKind = (kind: Schemas['ServiceKind']) =>
       />
       <div v-if="!service.is_hair_piece">
         <label class="label" for="allergies">Allergies and past reactions</label>
-        <input
-          id="allergies"
-          class="field"
-          maxlength="500"
-          :value="draft.allergies"
-          @change="(e) => emit('edit', (d) => (d.allergies = (e.target as HTMLInputElement).value))"
-        />
+        <input id="allergies" class="field" maxlength="500" v-model.lazy="allergies" />
       </div>
       <div v-if="!service.is_hair_piece" class="sm:order-last sm:col-span-2">
         <Choice
@@ -158,13 +153,7 @@ const setKind = (kind: Schemas['ServiceKind']) =>
       </div>
       <div v-if="!service.is_hair_piece">
         <label class="label" for="medication">Medication, as told</label>
-        <input
-          id="medication"
-          class="field"
-          maxlength="500"
-          :value="draft.medication"
-          @change="(e) => emit('edit', (d) => (d.medication = (e.target as HTMLInputElement).value))"
-        />
+        <input id="medication" class="field" maxlength="500" v-model.lazy="medication" />
       </div>
     </div>
     <p class="text-sm text-soft">

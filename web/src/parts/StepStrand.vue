@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import type { Schemas } from '../api/client'
+import { waysThrough } from '../stores/steps'
 
 const props = defineProps<{
   serviceId: string
@@ -11,7 +12,7 @@ const props = defineProps<{
   toHex: string
 }>()
 const route = useRoute()
-const every = [
+const every: { key: Schemas['Step']; name: string }[] = [
   { key: 'consultation', name: 'Consultation' },
   { key: 'strands', name: 'Strands' },
   { key: 'plan', name: 'Plan' },
@@ -21,13 +22,7 @@ const every = [
   { key: 'record', name: 'Record' },
 ]
 /** The way through follows what the service does. */
-const WAYS: Record<Schemas['ServiceKind'], readonly string[]> = {
-  lighten_and_tone: ['consultation', 'plan', 'chair', 'review', 'tone', 'record'],
-  tone_only: ['consultation', 'tone', 'record'],
-  deepen: ['consultation', 'tone', 'record'],
-  strand_test: ['consultation', 'strands', 'record'],
-}
-const steps = computed(() => every.filter((s) => WAYS[props.kind ?? 'lighten_and_tone'].includes(s.key)))
+const steps = computed(() => every.filter((s) => waysThrough[props.kind ?? 'lighten_and_tone'].includes(s.key)))
 const at = computed(() => steps.value.findIndex((s) => s.key === props.step))
 const painted = computed(() => ({
   width: `${((at.value + 0.5) / steps.value.length) * 100}%`,

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { computed, nextTick } from 'vue'
+
 /** A number stepped by two large buttons, or typed. */
 const props = defineProps<{
   label: string
@@ -14,6 +16,16 @@ const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 const id = `step-${props.label.replace(/\W+/g, '-').toLowerCase()}`
 const send = (value: number) => {
   if (Number.isFinite(value)) emit('update:modelValue', Math.min(props.max, Math.max(props.min, value)))
+}
+/** What is typed stays while something else is answered; when it is left, it shows what was taken of it. */
+const typed = computed({
+  get: () => String(props.modelValue ?? ''),
+  set: (text: string) => send(text.trim() === '' ? Number.NaN : Number(text.replace(',', '.'))),
+})
+const show = async (event: FocusEvent) => {
+  const input = event.target as HTMLInputElement
+  await nextTick()
+  input.value = typed.value
 }
 const by = (direction: number) => send((props.modelValue ?? props.min) + direction * props.step)
 </script>
@@ -36,10 +48,10 @@ const by = (direction: number) => send((props.modelValue ?? props.min) + directi
           :id="id"
           class="num w-full min-w-0 bg-transparent text-center text-lg outline-none focus-visible:outline-3 focus-visible:outline-signal"
           inputmode="decimal"
-          :value="modelValue ?? ''"
+          v-model.lazy="typed"
           :placeholder="placeholder"
           :disabled="isDisabled"
-          @change="(e) => send(Number((e.target as HTMLInputElement).value.replace(',', '.')))"
+          @blur="show"
         /><span class="shrink-0 text-sm whitespace-nowrap text-soft">{{ unit }}</span>
       </span>
       <button

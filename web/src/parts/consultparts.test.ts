@@ -154,6 +154,26 @@ describe('the person and the tests', () => {
     expect(panel.text()).toContain('Washed out today')
   })
 
+  it('keeps what is being typed while something else is answered', async () => {
+    const made = draft()
+    const panel = mount(PersonPanel, {
+      props: { draft: made, service: service(), natural, isLocked: false, onEdit: (e: (d: Draft) => void) => e(made) },
+      global: plugins(),
+      attachTo: document.body,
+    })
+    const wish = panel.find<HTMLTextAreaElement>('#wish').element
+    wish.focus()
+    wish.value = 'Fair, and c' // not left yet
+    await panel.setProps({ draft: { ...made }, service: service({ builds_up: true }) })
+    expect(wish.value).toBe('Fair, and c')
+    const minutes = panel.find<HTMLInputElement>('#step-time-booked').element
+    minutes.focus()
+    minutes.value = '18'
+    await panel.setProps({ draft: { ...made }, service: service({ builds_up: false }) })
+    expect(minutes.value).toBe('18')
+    panel.unmount()
+  })
+
   it('reads a due patch test, and tells signs and lengths without judging them', async () => {
     const made = draft()
     const panel = mount(TestsPanel, {

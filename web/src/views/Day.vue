@@ -14,6 +14,7 @@ import Wait from '../parts/Wait.vue'
 import WeekGrid from '../parts/WeekGrid.vue'
 import { useClock } from '../stores/clock'
 import { useNotices } from '../stores/notices'
+import { waysThrough } from '../stores/steps'
 import NewService from './NewService.vue'
 
 const clock = useClock()
@@ -23,6 +24,10 @@ const notices = useNotices()
 const day = ref(isoDay(new Date()))
 const query = useQuery(queries.day(day))
 const isNewOpen = ref(false)
+const stepClass = (s: Schemas['DayService'], i: number) => {
+  const at = waysThrough[s.kind].indexOf(s.step)
+  return i < at ? 'bg-ink' : i === at ? 'bg-signal' : 'bg-line'
+}
 const isWeek = ref(false)
 const weekName = computed(() => {
   const monday = week.data.value?.monday
@@ -31,7 +36,6 @@ const weekName = computed(() => {
   return `Week of ${at.toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })}`
 })
 const week = useQuery(computed(() => ({ ...afterwards.week(day), enabled: isWeek.value })))
-const steps = ['consultation', 'plan', 'chair', 'review', 'tone', 'record']
 const stepNames: Record<string, string> = {
   consultation: 'Consultation',
   plan: 'Plan',
@@ -219,12 +223,10 @@ const shift = (days: number) => {
                 <span class="flex items-center gap-2">
                   <span class="flex gap-[3px]" aria-hidden="true">
                     <span
-                      v-for="(step, i) in steps"
+                      v-for="(step, i) in waysThrough[s.kind]"
                       :key="step"
                       class="h-[14px] w-[7px]"
-                      :class="
-                        i < steps.indexOf(s.step) ? 'bg-ink' : i === steps.indexOf(s.step) ? 'bg-signal' : 'bg-line'
-                      "
+                      :class="stepClass(s, i)"
                     />
                   </span>
                   <span v-if="s.step !== 'record'" class="text-sm text-soft">{{ stepNames[s.step] }}</span>

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from fervens_core.base import LEVEL_MAX, Floats, check_level, check_range, check_volume_strength
-from fervens_core.head import Covering, Hair, History, Lightener, Porosity, Thickness, Zone
+from fervens_core.head import Covering, Hair, History, Lightener, Load, Porosity, Thickness, Zone
 
 EFFORT_PER_LEVEL: tuple[float, ...] = (1.2, 1.1, 0.9, 0.9, 1.0, 1.1, 1.2, 1.5, 2.2)
 """[MODEL] work of going from level n to n+1, n = 1..9; fitted to one bench trial (common practice, +-0.7 level)."""
@@ -42,6 +42,8 @@ _HISTORY = {
 TINT_EXTENT_PER_LEVEL = 0.02
 """[MODEL] each level a tint is deeper than 6 takes this much more of how far the hair lifts."""
 _THICKNESS = {Thickness.FINE: (1.03, 1.20), Thickness.MEDIUM: (1.0, 1.0), Thickness.COARSE: (0.96, 0.85)}
+_LOAD = {Load.LIGHT: 0.97, Load.USUAL: 1.0, Load.HEAVY: 1.02}
+"""[MODEL] thicker product lifts a little farther, thin a little less (common practice, no source)."""
 _POROSITY = {Porosity.LOW: (0.97, 0.85), Porosity.NORMAL: (1.0, 1.0), Porosity.HIGH: (1.0, 1.20)}
 
 
@@ -93,12 +95,13 @@ def hair_factors(hair: Hair) -> LiftFactors:
 
 
 def zone_factors(zone: Zone, lightener: Lightener) -> LiftFactors:
-    """Expected factors of a zone: its hair, its covering, scalp warmth, and the lightener's own strength."""
+    """Expected factors of a zone: its hair, its covering and load, scalp warmth, and the lightener's own strength."""
     base = hair_factors(zone.hair)
     warmer_k = SCALP_WARMTH_K if zone.touches_scalp else 0.0
     if zone.covering is Covering.OPEN_AIR:
         warmer_k -= OPEN_AIR_COOLING_K
-    return LiftFactors(extent=base.extent * lightener.lift_factor, rate=base.rate * temperature_rate_factor(warmer_k))
+    extent = base.extent * lightener.lift_factor * _LOAD[zone.load]
+    return LiftFactors(extent=extent, rate=base.rate * temperature_rate_factor(warmer_k))
 
 
 def scaled_time(worked_min: Floats | float, rate: Floats | float) -> Floats:

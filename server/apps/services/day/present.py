@@ -86,6 +86,7 @@ def day_service(row: Service, now: dt.datetime) -> DayService:
         id=row.pk,
         client_name=row.client.name,
         starts_at=row.starts_at,
+        kind=loaded.kind,
         step=loaded.state.step,
         is_blocked=loaded.is_blocked,
         next_text=text,

@@ -8,7 +8,7 @@ from uuid import UUID
 from ninja import Schema
 
 from apps.common.words import Words
-from fervens_core.head import Tone
+from fervens_core.head import ServiceKind, Tone
 from fervens_core.log import Step
 
 
@@ -18,6 +18,7 @@ class DayService(Schema):
     id: UUID
     client_name: str
     starts_at: dt.datetime
+    kind: ServiceKind
     step: Step
     is_blocked: bool
     next_text: Words
