@@ -24,14 +24,15 @@ const items = computed(() =>
   })),
 )
 const first = computed(() => Math.floor(items.value[0]?.level ?? 1))
-const count = computed(() => Math.floor(items.value[items.value.length - 1]?.level ?? 10) - first.value + 1)
 const column = (level: number) => Math.round((level - first.value) * 2) + 1
+/** Each level is two columns wide; a scale may end on a half. */
+const columns = computed(() => column(items.value[items.value.length - 1]?.level ?? 10) + 1)
 </script>
 
 <template>
   <fieldset class="min-w-0">
     <legend class="label">{{ legend }}</legend>
-    <div class="grid gap-y-1" :style="{ gridTemplateColumns: `repeat(${count * 2}, minmax(0, 1fr))` }">
+    <div class="grid gap-y-1" :style="{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }">
       <label
         v-for="item in items"
         :key="item.level"

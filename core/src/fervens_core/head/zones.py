@@ -196,17 +196,12 @@ class Zone:
     @property
     def root_hair(self) -> Hair | None:
         """The hair at the scalp where it was read apart."""
-        return next((p.hair for p in self.parts if p.is_root), None)
+        return self.root_part.hair if self.root_part else None
 
     @property
     def root_part(self) -> StrandPart | None:
         """What was read apart at the scalp."""
         return next((p for p in self.parts if p.is_root), None)
-
-    @property
-    def ends_part(self) -> StrandPart | None:
-        """What was read apart at the tip."""
-        return next((p for p in self.parts if p.is_ends and not p.is_root), None)
 
 
 def as_hair_piece(zones: tuple[Zone, ...]) -> tuple[Zone, ...]:

@@ -305,7 +305,7 @@ verdict-tone_parts = { WHOLE($parts) } { $parts ->
         [1] part goes
        *[other] parts go
     } to the basin as read; nothing is lightened.
-verdict-deeper = { $lanes }: { HUNDREDTHS($levels) } levels deeper at most, off the scalp where it can be.
+verdict-deeper = { $lanes }: { PLAIN($levels) } levels deeper at most, off the scalp where it can be.
 verdict-nothing_deeper = Nothing is wanted deeper: set a deeper level for a zone or a part.
 verdict-strand_test = { WHOLE($strands) } { $strands ->
         [one] strand
