@@ -76,13 +76,13 @@ def test_wall_counts_from_the_first_section():
 
 def test_unread_lane_is_painted_as_the_model_says():
     lane = board(BACK_ON, 29).lanes[0]
-    # the median of levels is the level of the median hair, to sampling of 157 points
+    # the median of levels is near the level of the median hair: far and fast spread apart, 157 points
     for point in lane.curve[::10]:
         expected = float(level_at(point.minute, start_level=3.0, volume_strength=22.0))
-        assert point.level_likely == pytest.approx(expected, abs=0.05)
+        assert point.level_likely == pytest.approx(expected, abs=0.1)
         assert point.level_slow <= point.level_likely <= point.level_fast
     assert lane.hex_target == hair_hex(3.0, [8.0])[0]
-    assert lane.level_now.likely == pytest.approx(float(level_at(20, start_level=3.0, volume_strength=22.0)), abs=0.05)
+    assert lane.level_now.likely == pytest.approx(float(level_at(20, start_level=3.0, volume_strength=22.0)), abs=0.1)
     assert [c.level for c in lane.crossings] == [4, 5, 6, 7, 8]
 
 

@@ -134,7 +134,7 @@ def test_stale_and_later_applications_lift_less_far():
 
 
 def test_chained_pieces_are_what_a_general_solver_makes_of_the_rate_law():
-    """Heat from 12 to 22 min, pulled out at 28, refreshed at 40: d effort/dt = speed f / tau (s A - effort)."""
+    """Heat from 12 to 22 min, pulled out at 28, refreshed at 40: soak in, then oxidise, each with speed f / tau."""
     made = course(
         (12.0, Change.HEAT_ON),
         (22.0, Change.HEAT_OFF),
@@ -146,16 +146,17 @@ def test_chained_pieces_are_what_a_general_solver_makes_of_the_rate_law():
     hot, air = temperature_rate_factor(HEAT_WARMER_K), temperature_rate_factor(-2.0)
 
     def rates(t, y):
-        dryness, first, second = y
+        dryness, soaked, first, again, second = y
         is_hot, is_air = 12.0 <= t < 22.0, 28.0 <= t < 40.0
         speed = hot if is_hot else air if is_air else 1.0
         drying = (hot if is_hot else 1.0) / DRIES_BY_MIN[AIR if is_air else FOIL]
         if t < 40.0:
-            full = float(capacity(20.0))
-            return [drying, speed * wetness(dryness) / TIME_CONSTANT_MIN * (full - first), 0.0]
+            k = speed * wetness(dryness) / TIME_CONSTANT_MIN
+            return [drying, k * (1.0 - soaked), k * (float(capacity(20.0)) * soaked - first), 0.0, 0.0]
         full = LATER_EXTENT_FACTOR * float(capacity(30.0))
-        return [0.0, 0.0, (full - second) / TIME_CONSTANT_MIN]
+        k = 1.0 / TIME_CONSTANT_MIN
+        return [0.0, 0.0, 0.0, k * (1.0 - again), k * (full * again - second)]
 
-    solved = solve_ivp(rates, (0.0, 60.0), [0.0, 0.0, 0.0], max_step=0.05, rtol=1e-8, atol=1e-10)
+    solved = solve_ivp(rates, (0.0, 60.0), [0.0] * 5, max_step=0.05, rtol=1e-8, atol=1e-10)
     ours = kinetics.gained(np.array([60.0]), np.array([1.0]), np.array([1.0]))[0, 0]
-    assert ours == pytest.approx(solved.y[1, -1] + solved.y[2, -1], abs=0.01)
+    assert ours == pytest.approx(solved.y[2, -1] + solved.y[4, -1], abs=0.01)

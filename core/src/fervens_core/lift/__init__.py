@@ -25,6 +25,7 @@ from fervens_core.lift.kinetics import (
     level_to_effort,
     minutes_for_share,
     scaled_time,
+    scaled_time_for,
     share_done,
     time_to_level,
     volume_for,
@@ -45,6 +46,7 @@ from fervens_core.lift.strands import (
     teach,
     told,
 )
+from fervens_core.lift.trial import TRIAL, TRIAL_START_LEVEL, TrialReading, residuals
 
 __all__ = [
     "ADDITIVE_STRENGTH_FACTOR",
@@ -55,6 +57,8 @@ __all__ = [
     "READINGS_MAX",
     "STRANDS_MAX",
     "TIME_CONSTANT_MIN",
+    "TRIAL",
+    "TRIAL_START_LEVEL",
     "Application",
     "Belief",
     "Change",
@@ -69,6 +73,7 @@ __all__ = [
     "StrandReading",
     "Taught",
     "ToldStrand",
+    "TrialReading",
     "capacity",
     "dries_from_by",
     "effective_volume",
@@ -84,7 +89,9 @@ __all__ = [
     "minutes_of_work",
     "prior",
     "ready_windows",
+    "residuals",
     "scaled_time",
+    "scaled_time_for",
     "share_done",
     "simulated_head",
     "strand_readings",

@@ -87,10 +87,12 @@ class LaneKinetics:
 
     def gained(self, minutes: Floats, extent: Floats, rate: Floats) -> Floats:
         """Effort gained by each minute for each pair of factors; shapes (m,) and (n,) to (n, m)."""
-        total = np.zeros((np.size(extent), np.size(minutes)))
-        for term in self.course.terms:
-            total += term.capacity * share_done(scaled_time(term.worked_by(minutes), np.reshape(rate, (-1, 1))))
-        gained: Floats = np.reshape(extent, (-1, 1)) * total
+        extents, rates = np.reshape(extent, (-1, 1)), np.reshape(rate, (-1, 1))
+        first, *later = self.course.terms
+        gained = share_done(scaled_time(first.worked_by(minutes), rates))
+        gained *= first.capacity * extents
+        for term in later:
+            gained += term.capacity * extents * share_done(scaled_time(term.worked_by(minutes), rates))
         return gained
 
     @property
