@@ -43,13 +43,13 @@ def heads() -> Iterator[tuple[Plan, SimulatedHead, int]]:
 
 def by_the_plan(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> Ends:
     """Rinse when the plan says; nothing is opened."""
-    return [LaneEnd(z.rinse_min - z.end_min, 0) for z in plan.zones]
+    return [LaneEnd(z.rinse_min - z.end_min, 0) for z in plan.lanes]
 
 
 def every_five(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> Ends:
     """From 10 min on wipe and look every 5 min; rinse when the eye says the target."""
     ends: list[LaneEnd] = []
-    for i, z in enumerate(plan.zones):
+    for i, z in enumerate(plan.lanes):
         wall, minutes, looks = z.wall_min - z.end_min, 10.0, 0
         while minutes < wall:
             looks += 1
@@ -63,7 +63,7 @@ def every_five(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> End
 def honesty(plan: Plan, head: SimulatedHead) -> list[bool]:
     """Whether each lane's true time to target lies inside its planned 80 % window (lanes that get there at all)."""
     found = []
-    for i, z in enumerate(plan.zones):
+    for i, z in enumerate(plan.lanes):
         minutes = np.arange(0.0, 240.0, 0.25)
         levels = np.array([head.level(i, float(m)) for m in minutes[::20]])
         if levels[-1] >= z.zone.target_level:
@@ -80,7 +80,7 @@ def main() -> None:
         "the board's advice": follow_advice,
     }
     fleet = list(heads())
-    lanes = sum(len(plan.zones) for plan, _, _ in fleet)
+    lanes = sum(len(plan.lanes) for plan, _, _ in fleet)
     print(f"{HEADS} heads, {lanes} lanes, seed {SEED}; of lanes that can be reached: within half a level, over, under;")
     print("openings a lane, walls passed, spread within a head in levels, contact load a head in vol min, seconds")
     for name, way in ways.items():
@@ -89,7 +89,7 @@ def main() -> None:
         for plan, head, number in fleet:
             ends = way(plan, head, np.random.default_rng(SEED + number))
             here = []
-            for i, (z, end) in enumerate(zip(plan.zones, ends, strict=True)):
+            for i, (z, end) in enumerate(zip(plan.lanes, ends, strict=True)):
                 wall = z.wall_min - z.end_min
                 walls += end.minutes > wall + LOOK_MIN + 0.01
                 here.append(head.level(i, end.minutes) - z.zone.target_level)
@@ -100,7 +100,7 @@ def main() -> None:
             loads.append(
                 sum(
                     z.volume_strength * (z.end_min - z.start_min + e.minutes)
-                    for z, e in zip(plan.zones, ends, strict=True)
+                    for z, e in zip(plan.lanes, ends, strict=True)
                 )
             )
         away = np.array(off)

@@ -81,7 +81,7 @@ class Head:
         self.plan: Plan = make_plan(self.file.plan_request())
         self.random = np.random.default_rng(seed)
         lanes = self.plan.belief.lanes
-        far = [extent * (own or {}).get(z.zone.key, 1.0) for z in self.plan.zones]
+        far = [extent * (own or {}).get(z.zone.key, 1.0) for z in self.plan.lanes]
         self.truth = SimulatedHead(lanes, np.log(far), np.full(len(lanes), np.log(rate)))
         self.log: Log = document["events"]
 
@@ -91,7 +91,7 @@ class Head:
             self.log.append({"at_min": round(at_min, 2), "by": by, "kind": kind, "data": data})
 
     def read(self, planned: Any, minutes: float) -> float:
-        level = self.truth.level(self.plan.zones.index(planned), minutes)
+        level = self.truth.level(self.plan.lanes.index(planned), minutes)
         seen = min(level + self.random.normal(0, EYE_STD), 10.0)
         return round(seen * 2) / 2
 
@@ -101,7 +101,7 @@ class Head:
         self.tell(9, "ConsultationFinished")
 
     def lighten(self, first_min: float = 16.0, last_readings: bool = True) -> float:
-        zones = self.plan.zones
+        zones = self.plan.lanes
         self.tell(
             first_min - 3,
             "PlanTaken",
@@ -110,7 +110,7 @@ class Head:
             finish_min=self.plan.finish_min,
             starts_min=[round(z.start_min, 2) for z in zones],
             rinses_min=[round(z.rinse_min, 2) for z in zones],
-            waves=[z.wave for z in zones],
+            visits=[z.visit for z in zones],
         )
         end = first_min
         for z in zones:
@@ -145,7 +145,7 @@ class Head:
         """The best formulas for what was read last, each zone for its own minutes; the formulas of the app itself."""
         self.tell(at_min - 1.5, "ReviewFinished")
         levels = {e["data"]["zone_key"]: e["data"]["level"] for e in self.log if e["kind"] == "ReadingTaken"}
-        zones = [z.zone for z in self.plan.zones if z.zone.key in levels]
+        zones = [z.zone for z in self.plan.lanes if z.zone.key in levels]
         results = [
             Result(z.key, z.name, z.hair.start_level, max(levels[z.key], z.hair.start_level), z.hair.porosity,
                    grams=5.0 * z.foil_count)

@@ -6,6 +6,7 @@ import argparse
 import json
 import sys
 from collections.abc import Callable, Iterable
+from dataclasses import replace
 from pathlib import Path
 from typing import Any, NoReturn
 
@@ -25,7 +26,7 @@ from fervens_core.formats import (
 )
 from fervens_core.head import Part, lane_label
 from fervens_core.lift import level_at
-from fervens_core.planning import make_plan
+from fervens_core.planning import Aim, make_plan
 from fervens_core.toning import rank_neutralisers
 from fervens_words import for_programs, tell
 
@@ -95,7 +96,12 @@ def _file(args: argparse.Namespace) -> ServiceFile:
 
 
 def _plan(args: argparse.Namespace) -> dict[str, Any]:
-    found: dict[str, Any] = for_programs(plan_to_json(make_plan(_file(args).plan_request())))
+    request = _file(args).plan_request()
+    if args.aim:
+        if args.aim not in list(Aim):
+            raise LimitError("--aim", say("limit-one_of", known=tuple(a.value for a in Aim)), args.aim)
+        request = replace(request, choice=replace(request.choice, aim=Aim(args.aim)))
+    found: dict[str, Any] = for_programs(plan_to_json(make_plan(request), request))
     return found
 
 
@@ -130,7 +136,7 @@ RUNS: dict[str, Callable[[argparse.Namespace], dict[str, Any]]] = {
 _ASKED: dict[str, dict[str, Any]] = {
     "curve": {"from": None, "volume": None, "minutes": "0,10,20,30,40,50"},
     "neutralise": {"from": None, "level": None},
-    "plan": {"file": None},
+    "plan": {"file": None, "aim": ""},
     "tone": {"file": None},
     "advise": {"file": None, "at": ""},
     "learn": {"file": None, "minutes": ""},
@@ -214,26 +220,38 @@ def _called(lane: dict[str, Any]) -> str:
 
 
 def _print_plan(result: dict[str, Any]) -> None:
-    names = {z["key"]: _called(z) for z in result["lanes"]}
-    for w in result["waves"]:
-        print(f"Wave {w['number']}: finish line {w['finish_min']:g} min after the first product.")
-        for z in result["lanes"]:
-            if z["wave"] != w["number"]:
-                continue
-            early, likely, late = ("never" if t is None else f"{t:.0f}" for t in z["ready_min"])
-            times = f"on {z['start_min']:.0f}-{z['end_min']:.0f}, ready {early}/{likely}/{late}"
-            ends = f"rinse {z['rinse_min']:.0f}, wall {z['wall_min']:.0f} min"
-            print(f"  {_called(z)}: {z['volume_strength']:g} vol, {times}, {ends}")
-            for said in (z["reason"], z["note"]):
-                if said:
-                    print(f"      {said['text']}")
+    names = {x["key"]: _called(x) for x in result["lanes"]}
+    strengths = " and ".join(f"{v:g}" for v in result["strengths"]) or "no"
+    print(
+        f"{result['aim'].capitalize()}: last rinse {result['last_rinse_min']:.0f} min after the first product, "
+        f"{result['chair_min']:.0f} min in the chair, {strengths} vol, {len(result['bowls'])} bowls."
+    )
+    _print_schedule(result)
     for x in result["left_out"]:
         print(f"  {_called(x)}: left out. {x['reason']['text']}")
+    if result["again"]:
+        print("A second round where the label allows:")
+        _print_schedule(result["again"])
     print("Mixing list:")
     for b in result["bowls"]:
         pours = " + ".join(f"{p['mass_g']:g} g of {p['volume_strength']:g} vol" for p in b["developers"])
         lanes = ", ".join(names[k] for k in b["lanes"])
         print(f"  {b['at_min']:5.0f} min  {b['lightener_g']:g} g {b['lightener']}, {pours}  for {lanes}")
+
+
+def _print_schedule(result: dict[str, Any]) -> None:
+    for visit in result["basin_visits"]:
+        print(f"Basin visit {visit['number']} at {visit['at_min']:.0f} min:")
+        for x in result["lanes"]:
+            if x["visit"] != visit["number"]:
+                continue
+            early, likely, late = ("never" if t is None else f"{t:.0f}" for t in x["ready_min"])
+            times = f"on {x['start_min']:.0f}-{x['end_min']:.0f}, ready {early}/{likely}/{late}"
+            ends = f"{x['ending']} {x['rinse_min']:.0f}, wall {x['wall_min']:.0f} min"
+            print(f"  {_called(x)}: {x['volume_strength']:g} vol, {times}, {ends}, level {x['level_at_rinse']:.1f}")
+            for said in (x["reason"], x["note"]):
+                if said:
+                    print(f"      {said['text']}")
 
 
 def _print_tone(result: dict[str, Any]) -> None:
@@ -285,6 +303,7 @@ def _parser() -> argparse.ArgumentParser:
     neutralise.add_argument("--level", required=True, metavar="LEVEL")
     plan = commands.add_parser("plan", help="the plan of a service file")
     plan.add_argument("file", metavar="FILE")
+    plan.add_argument("--aim", default="", metavar="AIM", help="simple, gentle, even or quick; else the file's own")
     tone = commands.add_parser("tone", help="the toner of a service file's results")
     advise = commands.add_parser("advise", help="what the chair advises at a minute of a service file")
     advise.add_argument("--at", default=None, metavar="MIN")

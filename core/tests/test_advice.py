@@ -97,7 +97,7 @@ def test_a_small_fleet_ends_close_with_few_looks_and_no_wall_passed():
         plan = make_plan(request(*zones))
         head = simulated_head(plan.belief.lanes, truth)
         for i, end in enumerate(follow_advice(plan, head, eye)):
-            z = plan.zones[i]
+            z = plan.lanes[i]
             wall = z.wall_min - z.end_min
             assert end.minutes <= wall + LOOK_MIN + 1e-6  # at most the look that was under way
             assert end.looks >= 1 or end.minutes >= wall - 1e-6

@@ -191,7 +191,7 @@ def test_last_times_readings_move_the_next_plan():
     assert [s.zone_key for s in strands] == ["back"]
     plain = make_plan(request(zone("back", 4, 8), bottles=BOTTLES))
     taught = make_plan(request(zone("back", 4, 8), bottles=BOTTLES, strands=strands))
-    assert taught.zones[0].volume_strength > plain.zones[0].volume_strength
+    assert taught.lanes[0].volume_strength > plain.lanes[0].volume_strength
     assert as_strands([worn(history=History.LIGHTENED)], POWDER) == ()
     assert as_strands([worn(is_on_scalp=True)], POWDER) == ()
 

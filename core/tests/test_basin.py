@@ -124,7 +124,7 @@ def test_another_application_is_planned_by_the_same_planner_and_ends_where_it_sa
     again = next(o for o in crown.options if o.way is Way.AGAIN)
     assert again.blocked is None
     assert again.asks_label
-    assert 6.5 < again.level <= 8.6
+    assert 6.5 < again.level <= 9.0
     assert again.minutes <= POWDER.label_max_min
     assert again.volume_strength <= 40.0
 

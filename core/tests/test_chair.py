@@ -236,15 +236,15 @@ def planned():
     wanted = request(*(zone(k, 4, 8, foil_count=5) for k in ("back", "side", "crown", "top")), weakest=ANY)
     plan = make_plan(wanted)
     taken = PlanTaken(
-        tuple(z.zone.key for z in plan.zones),
-        tuple(z.volume_strength for z in plan.zones),
+        tuple(z.zone.key for z in plan.lanes),
+        tuple(z.volume_strength for z in plan.lanes),
         plan.finish_min,
-        tuple(z.start_min for z in plan.zones),
-        tuple(z.rinse_min for z in plan.zones),
-        tuple(z.wave for z in plan.zones),
+        tuple(z.start_min for z in plan.lanes),
+        tuple(z.rinse_min for z in plan.lanes),
+        tuple(z.visit for z in plan.lanes),
     )
     log = [event(0, ConsultationFinished()), event(1, taken)]
-    for z in plan.zones[:2]:
+    for z in plan.lanes[:2]:
         log += [event(2 + z.start_min, ApplicationStarted(z.zone.key, z.volume_strength))]
         log += [event(2 + z.end_min, ApplicationFinished(z.zone.key))]
     return wanted, plan, log
@@ -252,19 +252,19 @@ def planned():
 
 def test_developers_of_zones_to_come_follow_what_is_learnt():
     wanted, plan, log = planned()
-    zones = {z.zone.key: z.zone for z in plan.zones}
-    first = plan.zones[0].zone.key
-    minute = 2 + plan.zones[1].end_min + 1
+    zones = {z.zone.key: z.zone for z in plan.lanes}
+    first = plan.lanes[0].zone.key
+    minute = 2 + plan.lanes[1].end_min + 1
 
     def proposals(*readings):
         return board([*log, *readings], minute + 0.5, wanted=wanted, zones=zones).proposals
 
     assert proposals() == ()
-    expected = level(board(log, minute, zones=zones).lanes[0], minute - 2 - plan.zones[0].end_min)
+    expected = level(board(log, minute, zones=zones).lanes[0], minute - 2 - plan.lanes[0].end_min)
     as_expected = round(expected * 2) / 2
     fast = proposals(read(minute - 1, min(as_expected + 1.5, 10.0), first), read(minute, as_expected + 1.5, first))
     slow = proposals(read(minute - 1, as_expected - 1.0, first), read(minute, as_expected - 1.0, first))
-    assert [p.zone_key for p in fast] == [z.zone.key for z in plan.zones[2:]]
+    assert [p.zone_key for p in fast] == [z.zone.key for z in plan.lanes[2:]]
     for p in fast:
         assert p.proposed_volume < p.volume_strength
         assert f"{p.volume_strength:g} → {p.proposed_volume:g} vol for {p.zone_name}" in told(p.reason)
@@ -280,9 +280,9 @@ def test_developers_of_zones_to_come_follow_what_is_learnt():
 
 def test_nothing_stronger_is_proposed_once_scalp_or_hair_suffers():
     wanted, plan, log = planned()
-    zones = {z.zone.key: z.zone for z in plan.zones}
-    first = plan.zones[0].zone.key
-    minute = 2 + plan.zones[1].end_min + 1
+    zones = {z.zone.key: z.zone for z in plan.lanes}
+    first = plan.lanes[0].zone.key
+    minute = 2 + plan.lanes[1].end_min + 1
     slow = [*log, read(minute - 1, 4.0, first), read(minute, 4.5, first)]
     assert board(slow, minute + 0.5, wanted=wanted, zones=zones).proposals
     for note in (
@@ -302,9 +302,9 @@ def test_a_zone_that_must_stop_gets_neither_warmth_nor_new_product():
 
 def test_developers_stay_within_limits_and_bottles():
     wanted, plan, log = planned()
-    zones = {z.zone.key: z.zone for z in plan.zones}
-    minute = 2 + plan.zones[1].end_min + 1
-    slow = [read(minute - 1, 4.0, plan.zones[0].zone.key), read(minute, 4.5, plan.zones[1].zone.key)]
+    zones = {z.zone.key: z.zone for z in plan.lanes}
+    minute = 2 + plan.lanes[1].end_min + 1
+    slow = [read(minute - 1, 4.0, plan.lanes[0].zone.key), read(minute, 4.5, plan.lanes[1].zone.key)]
     bottles = request(*wanted.zones, step=VolumeStep.BOTTLES)
     for p in board([*log, *slow], minute + 0.5, wanted=bottles, zones=zones).proposals:
         assert p.proposed_volume in [b.volume_strength for b in BOTTLES]

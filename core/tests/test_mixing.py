@@ -121,11 +121,11 @@ def test_amounts_follow_density_length_and_covering():
 def test_a_mixing_list_adds_up_to_what_the_lanes_use(shapes, is_large):
     zones = [zone(f"z{i}", s, min(s + 3, 10), foil_count=n, is_delicate=d) for i, (s, n, d) in enumerate(shapes)]
     plan = make_plan(request(*zones, bowl_style=BowlStyle.LARGE if is_large else BowlStyle.FRESH))
-    used = sum(z.zone.foil_count * section_mix_g(z.zone) for z in plan.zones)
+    used = sum(z.zone.foil_count * section_mix_g(z.zone) for z in plan.lanes)
     assert sum(f.mass_g for b in plan.bowls for f in b.fills) == pytest.approx(used)
     assert sum(b.total_g - b.waste_g for b in plan.bowls) == pytest.approx(used)
     assert [b.mix_min for b in plan.bowls] == sorted(b.mix_min for b in plan.bowls)
-    by_lane = {z.zone.key: z for z in plan.zones}
+    by_lane = {z.zone.key: z for z in plan.lanes}
     for b in plan.bowls:
         assert sum(p.mass_g * p.developer.volume_strength for p in b.pours) == pytest.approx(
             b.volume_strength * b.developer_g, rel=5e-3

@@ -308,7 +308,7 @@ def test_hair_at_the_skin_worn_porous_or_fine_is_spared(made, most):
 def test_porous_ends_that_join_late_stay_within_their_limit():
     ends = Apart(Hair(7, History.LIGHTENED, porosity=Porosity.HIGH), 60)
     plan = make_plan(request(zone("back", 4, 9.5, ends=ends), volumes={"back.ends": 40.0}))
-    assert {z.zone.key: z.volume_strength for z in plan.zones}["back.ends"] <= 20.0
+    assert {z.zone.key: z.volume_strength for z in plan.lanes}["back.ends"] <= 20.0
 
 
 @pytest.mark.parametrize(
@@ -331,6 +331,6 @@ def test_no_toner_strength_is_proposed_to_lighten_but_on_old_dye(made, least):
     wanted = replace(made, target_level=min(made.hair.start_level + 2.0, 10.0))
     for aim in Aim:
         plan = make_plan(request(wanted, bottles=bottles, aim=aim))
-        assert plan.zones[0].volume_strength >= least
-    own = make_plan(request(wanted, bottles=bottles, volumes={"back": 12.0})).zones[0]
+        assert plan.lanes[0].volume_strength >= least
+    own = make_plan(request(wanted, bottles=bottles, volumes={"back": 12.0})).lanes[0]
     assert own.volume_strength == (5.0 if least == 5.0 else 12.0)

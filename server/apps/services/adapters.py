@@ -13,7 +13,7 @@ from apps.clients.models import Client
 from apps.services.models import Service, ServiceEvent, Zone
 from fervens_core import head
 from fervens_core.base import plain, read
-from fervens_core.formats import lighteners_named, zone_in_parts
+from fervens_core.formats import choice_in_visits, lighteners_named, zone_in_parts
 from fervens_core.head import Findings, Lightener
 from fervens_core.lift import Strand, ToldStrand, told
 from fervens_core.log import Event, data_from_json
@@ -72,13 +72,12 @@ def strand_data(row: StrandRow) -> dict[str, Any]:
 
 def choice_value(service: Service, keys: list[str]) -> PlanChoice:
     """What was chosen for the plan; choices for zones that are gone are gone with them."""
-    data = dict(service.choice)
-    starts = data.get("wave_starts")
-    kept = None if starts is None else [k for k in starts if k in keys]
-    if starts is not None and len(kept or []) != len(starts):
-        kept, data["finish_mins"] = None, []
-    data["wave_starts"] = kept
-    data["volumes"] = {k: v for k, v in (data.get("volumes") or {}).items() if k.split(".")[0] in keys}
+    data = choice_in_visits(service.choice)
+    starts = data.get("round_starts") or []
+    if any(k not in keys for k in starts):
+        data["round_starts"], data["visit_mins"] = [], []
+    for name in ("volumes", "minutes", "visits"):
+        data[name] = {k: v for k, v in (data.get(name) or {}).items() if k.split(".")[0] in keys}
     return read(PlanChoice, data, "plan")
 
 

@@ -39,6 +39,7 @@ class Lightener(Product):
     is_dark = models.BooleanField(default=False)
     is_heat_allowed = models.BooleanField(default=False)
     max_applications = models.PositiveSmallIntegerField(null=True, blank=True)
+    counts_from_end = models.BooleanField(default=False, help_text="The label's time counts from the last section on.")
 
 
 class Developer(Product):

@@ -447,7 +447,7 @@ export interface paths {
         put?: never;
         /**
          * Compare Aims
-         * @description Gentle, even and quick side by side, for these choices.
+         * @description Simple, gentle, even and quick side by side, for these choices.
          */
         post: operations["apps_services_plan_api_compare_aims"];
         delete?: never;
@@ -1618,6 +1618,8 @@ export interface components {
             is_heat_allowed?: boolean | null;
             /** Max Applications */
             max_applications?: number | null;
+            /** Counts From End */
+            counts_from_end?: boolean | null;
             /** Volume Strength */
             volume_strength?: number | null;
             use?: components["schemas"]["DeveloperUse"] | null;
@@ -1683,6 +1685,8 @@ export interface components {
             is_heat_allowed?: boolean | null;
             /** Max Applications */
             max_applications?: number | null;
+            /** Counts From End */
+            counts_from_end?: boolean | null;
             /** Volume Strength */
             volume_strength?: number | null;
             use?: components["schemas"]["DeveloperUse"] | null;
@@ -2254,7 +2258,9 @@ export interface components {
          *
          *     Args:
          *         visits: how many; None when six do not reach the wish or nothing can be said.
-         *         reach: what each visit can reach. chair: parts of today's visit. needed_min: their sum.
+         *         reach: what each visit can reach, today's what is promised. chair: parts of today's visit.
+         *         needed_min: their sum.
+         *         promised_level, likely_level: of the lane that is hardest, today; None when nothing is planned.
          */
         Verdict: {
             kind: components["schemas"]["VerdictKind"];
@@ -2270,6 +2276,10 @@ export interface components {
             chair: components["schemas"]["ChairItem"][];
             /** Needed Min */
             needed_min: number;
+            /** Promised Level */
+            promised_level?: number | null;
+            /** Likely Level */
+            likely_level?: number | null;
         };
         /**
          * VerdictKind
@@ -2883,11 +2893,51 @@ export interface components {
             grey_share?: number;
         };
         /**
+         * AgainLane
+         * @description A lane of a second round, in short.
+         */
+        AgainLane: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Volume Strength */
+            volume_strength: number;
+            /** Start Min */
+            start_min: number;
+            /** Rinse Min */
+            rinse_min: number;
+            /** Start Level */
+            start_level: number;
+            /** Level At Rinse */
+            level_at_rinse: number;
+            /** Target Level */
+            target_level: number;
+        };
+        /**
          * Aim
-         * @description What a plan is good for: weak and long, all alike, or soon done.
+         * @description What a schedule is good for: fewest bowls and strengths, least contact, all alike, or soonest done.
          * @enum {string}
          */
-        Aim: "gentle" | "even" | "quick";
+        Aim: "simple" | "gentle" | "even" | "quick";
+        /**
+         * BasinVisit
+         * @description One trip to the basin, min; `least_min` and `most_min`: how far it can be moved for every lane in it.
+         */
+        BasinVisit: {
+            /** Number */
+            number: number;
+            /** Round */
+            round: number;
+            /** At Min */
+            at_min: number;
+            /** Lane Keys */
+            lane_keys: string[];
+            /** Least Min */
+            least_min: number;
+            /** Most Min */
+            most_min: number;
+        };
         /**
          * BowlOut
          * @description One bowl of the mixing list.
@@ -2924,10 +2974,28 @@ export interface components {
         };
         /**
          * BowlStyle
-         * @description Small and fresh, or one large bowl; both schools exist.
+         * @description As few as keep some strength, small and fresh, or one large bowl; all three schools exist.
          * @enum {string}
          */
-        BowlStyle: "fresh" | "large";
+        BowlStyle: "usual" | "fresh" | "large";
+        /**
+         * Busy
+         * @description Hands at work, min after the first product on hair, for which lanes; `is_clash`: they are wanted elsewhere.
+         */
+        Busy: {
+            doing: components["schemas"]["Doing"];
+            /** Start Min */
+            start_min: number;
+            /** End Min */
+            end_min: number;
+            /** Lane Keys */
+            lane_keys: string[];
+            /**
+             * Is Clash
+             * @default false
+             */
+            is_clash: boolean;
+        };
         /**
          * Crossing
          * @description When a lane is likely to pass a whole level.
@@ -2938,6 +3006,12 @@ export interface components {
             /** Minute */
             minute: number;
         };
+        /**
+         * DelicateWay
+         * @description How delicate hair is spared: weaker and last, the same but short, or weakest, first and out early.
+         * @enum {string}
+         */
+        DelicateWay: "weaker_last" | "same_short" | "weakest_first";
         /**
          * DeveloperMove
          * @description A lane whose developer the strand tests changed.
@@ -2950,6 +3024,18 @@ export interface components {
             /** Volume */
             volume: number;
         };
+        /**
+         * Doing
+         * @description What hands can be busy with.
+         * @enum {string}
+         */
+        Doing: "apply" | "look" | "wipe" | "basin";
+        /**
+         * Ending
+         * @description How a lane's time ends: rinsed at the basin, wiped out in its foil or film, or painted and left to dry.
+         * @enum {string}
+         */
+        Ending: "rinsed" | "wiped" | "dried";
         /**
          * Fill
          * @description A lane that is filled from a bowl.
@@ -2987,6 +3073,21 @@ export interface components {
             reason: string;
         };
         /**
+         * OrderOut
+         * @description Zones in the order of a school.
+         */
+        OrderOut: {
+            way: components["schemas"]["OrderWay"];
+            /** Order */
+            order: string[];
+        };
+        /**
+         * OrderWay
+         * @description Where to begin: three schools (common practice, no source).
+         * @enum {string}
+         */
+        OrderWay: "low_back_up" | "cools_first" | "resists_first";
+        /**
          * Part
          * @description Which part of a zone a lane is.
          * @enum {string}
@@ -3008,7 +3109,7 @@ export interface components {
          * PlanLane
          * @description One lane of a plan; minutes count from the first product on hair, the curve's from `end_min`.
          *
-         *     `lightener` is empty where it is the service's own.
+         *     `lightener` is empty where it is the service's own, `side` (left, right) where a lane is on none.
          */
         PlanLane: {
             /** Key */
@@ -3020,8 +3121,12 @@ export interface components {
             name: string;
             /** Lightener */
             lightener: string;
-            /** Wave */
-            wave: number;
+            /** Side */
+            side: string;
+            /** Round */
+            round: number;
+            /** Visit */
+            visit: number;
             /** Start Level */
             start_level: number;
             /** Target Level */
@@ -3030,6 +3135,12 @@ export interface components {
             volume_strength: number;
             /** Is Own Volume */
             is_own_volume: boolean;
+            /** Is Own Minutes */
+            is_own_minutes: boolean;
+            /** Is Own Visit */
+            is_own_visit: boolean;
+            /** Is Delicate */
+            is_delicate: boolean;
             /** Strongest Volume */
             strongest_volume: number;
             /** Limit Reason */
@@ -3042,9 +3153,16 @@ export interface components {
             wall_min: number;
             /** Rinse Min */
             rinse_min: number;
+            ending: components["schemas"]["Ending"];
+            /** Minutes On */
+            minutes_on: number;
             ready_min: components["schemas"]["Window"];
             /** Level At Rinse */
             level_at_rinse: number;
+            /** Level Low */
+            level_low: number;
+            /** Level High */
+            level_high: number;
             /** Hex At Rinse */
             hex_at_rinse: string;
             /** Hex Target */
@@ -3073,12 +3191,27 @@ export interface components {
             zone_names: {
                 [key: string]: string;
             };
-            /** Wave Starts */
-            wave_starts: string[];
+            /** Visit Mins */
+            visit_mins: number[];
+            /** Round Starts */
+            round_starts: string[];
             /** Volumes */
             volumes: {
                 [key: string]: number;
             };
+            /** Minutes */
+            minutes: {
+                [key: string]: number;
+            };
+            /** Own Visits */
+            own_visits: {
+                [key: string]: number;
+            };
+            /** Keeps Order */
+            keeps_order: boolean;
+            delicate_way: components["schemas"]["DelicateWay"];
+            /** Hands */
+            hands: number;
             /** Has Additive */
             has_additive: boolean;
             aim: components["schemas"]["Aim"];
@@ -3088,6 +3221,17 @@ export interface components {
             toner_key: string;
             /** Finish Min */
             finish_min: number;
+            /** Last Rinse Min */
+            last_rinse_min: number;
+            /** Strengths */
+            strengths: number[];
+            price: components["schemas"]["Price"];
+            /** Sessions */
+            sessions: number | null;
+            /** Promised Level */
+            promised_level: number | null;
+            /** Likely Level */
+            likely_level: number | null;
             /** Is Proposed */
             is_proposed: boolean;
             /** Contact Load Volume Min */
@@ -3108,8 +3252,12 @@ export interface components {
             waste_g: number;
             /** Lanes */
             lanes: components["schemas"]["PlanLane"][];
-            /** Waves */
-            waves: components["schemas"]["WavePlan"][];
+            /** Visits */
+            visits: components["schemas"]["BasinVisit"][];
+            /** Busy */
+            busy: components["schemas"]["Busy"][];
+            /** Again */
+            again: components["schemas"]["AgainLane"][];
             /** Left Out */
             left_out: components["schemas"]["LeftOutLane"][];
             /** Kept */
@@ -3124,6 +3272,8 @@ export interface components {
             moves: components["schemas"]["DeveloperMove"][];
             /** Proposed Order */
             proposed_order: components["schemas"]["Placed"][];
+            /** Orders */
+            orders: components["schemas"]["OrderOut"][];
             /** Toner Ideas */
             toner_ideas: components["schemas"]["TonerIdea"][];
             /** Chair */
@@ -3148,6 +3298,33 @@ export interface components {
             mass_g: number;
         };
         /**
+         * Price
+         * @description A schedule's price by its parts, min.
+         *
+         *     Args:
+         *         spared: delicate hair on too long, roots that join late or early, left and right apart, visits close together.
+         */
+        Price: {
+            /** Minutes */
+            minutes: number;
+            /** Visits */
+            visits: number;
+            /** Wiped */
+            wiped: number;
+            /** Strengths */
+            strengths: number;
+            /** Bowls */
+            bowls: number;
+            /** Looks */
+            looks: number;
+            /** Missed */
+            missed: number;
+            /** Strain */
+            strain: number;
+            /** Spared */
+            spared: number;
+        };
+        /**
          * TonerIdea
          * @description A shade that may be planned, or why it may not.
          */
@@ -3167,30 +3344,10 @@ export interface components {
         };
         /**
          * VolumeStep
-         * @description Which strengths a plan may ask for.
+         * @description Which strengths a plan may ask for: every whole volume, fives and bottles, or only the bottles.
          * @enum {string}
          */
         VolumeStep: "exact" | "whole" | "bottles";
-        /**
-         * WavePlan
-         * @description One wave: its zones, its line and where that may stand; `start_min` is its first product.
-         */
-        WavePlan: {
-            /** Number */
-            number: number;
-            /** Zone Keys */
-            zone_keys: string[];
-            /** Start Min */
-            start_min: number;
-            /** Finish Min */
-            finish_min: number;
-            /** Finish Least Min */
-            finish_least_min: number;
-            /** Finish Most Min */
-            finish_most_min: number;
-            /** Is Own Finish */
-            is_own_finish: boolean;
-        };
         /**
          * Window
          * @description When a level should be reached, min: 10, 50 and 90 % sure; None where it is not reached at all.
@@ -3205,7 +3362,7 @@ export interface components {
         };
         /**
          * PlanIn
-         * @description Choices of a plan. `order` empty keeps the saved one; missing lines and null `wave_starts` are proposed.
+         * @description Choices of a plan. `order` empty keeps the saved one; what is empty is proposed.
          */
         PlanIn: {
             /** Revision */
@@ -3216,12 +3373,15 @@ export interface components {
              */
             lightener_key: string;
             /**
-             * Finish Mins
+             * Visit Mins
              * @default []
              */
-            finish_mins: number[];
-            /** Wave Starts */
-            wave_starts?: string[] | null;
+            visit_mins: number[];
+            /**
+             * Round Starts
+             * @default []
+             */
+            round_starts: string[];
             /**
              * Has Additive
              * @default false
@@ -3235,16 +3395,42 @@ export interface components {
                 [key: string]: number;
             };
             /**
+             * Minutes
+             * @default {}
+             */
+            minutes: {
+                [key: string]: number;
+            };
+            /**
+             * Visits
+             * @default {}
+             */
+            visits: {
+                [key: string]: number;
+            };
+            /**
              * Order
              * @default []
              */
             order: string[];
-            /** @default even */
+            /**
+             * Keeps Order
+             * @default false
+             */
+            keeps_order: boolean;
+            /** @default simple */
             aim: components["schemas"]["Aim"];
             /** @default whole */
             step: components["schemas"]["VolumeStep"];
-            /** @default fresh */
+            /** @default usual */
             bowl_style: components["schemas"]["BowlStyle"];
+            /** @default weaker_last */
+            delicate_way: components["schemas"]["DelicateWay"];
+            /**
+             * Hands
+             * @default 1
+             */
+            hands: number;
             /**
              * Toner Key
              * @default
@@ -3273,30 +3459,31 @@ export interface components {
         };
         /**
          * AimOut
-         * @description One aim and its price; `visits` null when six do not reach the wish.
+         * @description One aim and its price; `sessions` null when six do not reach the wish, `same_as` an aim that comes out alike.
          */
         AimOut: {
             aim: components["schemas"]["Aim"];
-            /** Finish Min */
-            finish_min: number;
-            /** Spread Levels */
-            spread_levels: number;
-            /** Strongest Volume */
-            strongest_volume: number;
-            /** Contact Load Volume Min */
-            contact_load_volume_min: number;
-            /** Contact Min */
-            contact_min: number;
-            /** Bowl Count */
-            bowl_count: number;
-            /** Wave Count */
-            wave_count: number;
-            /** Short Count */
-            short_count: number;
-            /** Visits */
-            visits: number | null;
+            same_as: components["schemas"]["Aim"] | null;
+            /** Why */
+            why: string | null;
+            /** Last Rinse Min */
+            last_rinse_min: number;
             /** Chair Min */
             chair_min: number;
+            /** Visit Count */
+            visit_count: number;
+            /** Strengths */
+            strengths: number[];
+            /** Bowl Count */
+            bowl_count: number;
+            /** Short Count */
+            short_count: number;
+            /** Spread Levels */
+            spread_levels: number;
+            /** Contact Load Volume Min */
+            contact_load_volume_min: number;
+            /** Sessions */
+            sessions: number | null;
             /** Lanes */
             lanes: components["schemas"]["AimLane"][];
         };
@@ -3486,7 +3673,8 @@ export interface components {
          *         zone_name, part: of a part of a zone that is read in parts, apart; part is empty for a whole zone.
          *         lightener: name of what it is lightened with.
          *         is_forecast: the application has not ended yet; times are the plan's.
-         *         window_min: when the target should be reached. wave: from 1, 0 for older logs.
+         *         window_min: when the target should be reached. visit: the trip to the basin it is planned for, from 1; 0 for
+         *             older logs.
          *         wall_min: the label's time of what is on now. warn_mins: when its wall is warned of, min after zero_at.
          *         stop_reason: why it must be rinsed whatever its level, or None. notes: what is special about it now.
          *         lift_lost_share: how much less far its product lifts for its bowl's age, 0 to 0.5.
@@ -3554,8 +3742,8 @@ export interface components {
             has_bowl: boolean;
             /** Is Passed Wall */
             is_passed_wall: boolean;
-            /** Wave */
-            wave: number;
+            /** Visit */
+            visit: number;
             /** Warn Mins */
             warn_mins: number[];
             /** Stop Reason */
@@ -4350,8 +4538,8 @@ export interface components {
          * @description The plan was taken to the chair: lanes in order with the developer of each, and when each is to start.
          *
          *     Args:
-         *         finish_min: the last finish line. starts_min, rinses_min: planned starts and rinses after the first product,
-         *         and waves: the wave of each lane from 1; empty in older logs.
+         *         finish_min: the last rinse. starts_min, rinses_min: planned starts and rinses after the first product, and
+         *         visits: the basin visit of each lane from 1; empty in older logs.
          */
         PlanTaken: {
             /** Zone Keys */
@@ -4367,16 +4555,16 @@ export interface components {
             starts_min?: number[];
             /** Rinses Min */
             rinses_min?: number[];
-            /** Waves */
-            waves?: number[];
+            /** Visits */
+            visits?: number[];
         };
         /**
          * PlanTakenIn
          * @description The plan was taken to the chair: lanes in order with the developer of each, and when each is to start.
          *
          *     Args:
-         *         finish_min: the last finish line. starts_min, rinses_min: planned starts and rinses after the first product,
-         *         and waves: the wave of each lane from 1; empty in older logs.
+         *         finish_min: the last rinse. starts_min, rinses_min: planned starts and rinses after the first product, and
+         *         visits: the basin visit of each lane from 1; empty in older logs.
          */
         PlanTakenIn: {
             /**

@@ -40,6 +40,7 @@ const stock: readonly { key: string; name: string; step: number }[] = [
 const flags: readonly { key: string; name: string; kinds: readonly Product['kind'][] }[] = [
   { key: 'is_dark', name: 'Blue or charcoal: hides the level', kinds: ['lightener'] },
   { key: 'is_heat_allowed', name: 'Label allows heat', kinds: ['lightener'] },
+  { key: 'counts_from_end', name: 'Label counts from the last section', kinds: ['lightener'] },
   { key: 'is_oxidative', name: 'Oxidative', kinds: ['toner'] },
 ]
 const families = ['yellow', 'orange', 'red', 'violet', 'blue', 'green'] as const

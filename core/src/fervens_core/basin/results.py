@@ -3,14 +3,15 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 
 import numpy as np
 
 from fervens_core.basin.uptake import GRAB_FACTOR, PROBE_ASH
 from fervens_core.chair import Chair, achieved_level, head_belief, minutes_between
-from fervens_core.head import USUAL_LENGTH_MM, DyeHue, History, ServiceKind, Zone, kept_parts_of, lanes_of
+from fervens_core.head import USUAL_LENGTH_MM, DyeHue, ServiceKind, Zone, kept_parts_of, lanes_of
 from fervens_core.log import LaneState, Phase, ServiceState, TakenReading
+from fervens_core.planning import again_zone
 from fervens_core.toning import Result
 
 TONER_PER_FOIL_G = 5.0
@@ -32,14 +33,6 @@ class ReadZone:
     result: Result
     is_read: bool
     is_kept: bool = False
-
-
-def again_zone(zone: Zone, key: str, level: float) -> Zone:
-    """A zone as it goes into another application today: from the level it was read at."""
-    start = min(max(level, zone.hair.start_level), 10.0)
-    hair = replace(zone.hair, start_level=start, history=History.LIGHTENED, lifted_from=zone.hair.colour_start)
-    target = max(zone.target_level, start)
-    return replace(zone, key=key, is_again=True, hair=hair, target_level=target, waits_for=None, note=None)
 
 
 def lanes_today(

@@ -3,26 +3,24 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from enum import StrEnum
 
 import numpy as np
 
 from fervens_core.base import ON_TARGET_LEVELS, CoreError, Message, say, semicolons
-from fervens_core.basin.results import ReadZone, again_zone
+from fervens_core.basin.results import ReadZone
 from fervens_core.chair import Chair, minutes_between
 from fervens_core.colour import Undertone, delta_e_2000, hair_lab, lab_to_hex
-from fervens_core.head import DyeHue, Elasticity, Part, Zone
-from fervens_core.log import AGAIN, LaneState
-from fervens_core.planning import PlanChoice, PlanRequest, ZonePlan, make_plan
+from fervens_core.head import AGAIN, DyeHue, Elasticity, Part, Zone
+from fervens_core.log import LaneState
+from fervens_core.planning import WORTH_LEVELS, LanePlan, PlanRequest, again_key, again_zone, plan_round
 from fervens_core.safety import again_block
 from fervens_core.toning import ToningPlan, explain
 
 BAND_LEVELS = 0.75
 BAND_DELTA_E = 6.0
 """[MODEL] a zone that differs so much from what lies beside it is a band."""
-WORTH_LEVELS = 0.5
-"""Another application that would not gain half a level is not proposed."""
 
 
 class Way(StrEnum):
@@ -130,24 +128,16 @@ def again_block_of(chair: Chair, read: ReadZone, elasticity: Elasticity) -> Mess
     )
 
 
-def plan_again(reads: Sequence[ReadZone], request: PlanRequest) -> dict[str, ZonePlan]:
-    """Another wave today for some zones by the same planner, by lane key; empty when it cannot be planned."""
-    zones = tuple(
-        again_zone(r.zone, f"{r.lane.key.replace('.', '_')}{AGAIN}", r.result.level)
-        for r in reads
-        if r.zone.target_level - r.result.level >= WORTH_LEVELS / 2
-    )
-    plain = tuple(replace(z, part=Part.WHOLE, parent_key=None, parts=(), pieces=None) for z in zones)
-    if not plain:
+def plan_again(reads: Sequence[ReadZone], request: PlanRequest) -> dict[str, LanePlan]:
+    """Another round today for some zones by the same planner, by lane key; empty when it cannot be planned."""
+    wanted = {again_key(r.lane.key): r for r in reads if r.zone.target_level - r.result.level >= WORTH_LEVELS / 2}
+    if not wanted:
         return {}
-    old = request.choice
-    choice = PlanChoice(has_additive=old.has_additive, aim=old.aim, step=old.step, bowl_style=old.bowl_style)
     try:
-        plan = make_plan(replace(request, zones=plain, choice=choice, strands=()))
+        plan = plan_round(request, [again_zone(r.zone, key, r.result.level) for key, r in wanted.items()])
     except CoreError:
         return {}
-    by_key = {f"{r.lane.key.replace('.', '_')}{AGAIN}": r.lane.key for r in reads}
-    return {by_key[z.zone.key]: z for z in plan.zones}
+    return {wanted[x.zone.key].lane.key: x for x in plan.lanes}
 
 
 def _rest(hue: DyeHue, amount: float) -> Message:
@@ -192,7 +182,7 @@ def band_of(reads: Sequence[ReadZone], read: ReadZone) -> Message | None:
 
 
 def _options(
-    chair: Chair, read: ReadZone, again: ZonePlan | None, choice: ToningPlan | None, elasticity: Elasticity
+    chair: Chair, read: ReadZone, again: LanePlan | None, choice: ToningPlan | None, elasticity: Elasticity
 ) -> tuple[tuple[ReviewOption, ...], Way]:
     target, level = read.zone.target_level, read.result.level
     short = target - level
@@ -227,7 +217,7 @@ def _options(
                 hex=lab_to_hex(again_lab)[0],
                 level=end,
                 volume_strength=again.volume_strength if again else None,
-                minutes=again.rinse_min - again.start_min if again else None,
+                minutes=again.minutes_on if again else None,
                 blocked=block,
                 asks_label=chair.lightener_of(read.lane.key).max_applications is None,
             )

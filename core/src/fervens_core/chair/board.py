@@ -64,7 +64,8 @@ class Lane:
         zone_name, part: of a part of a zone that is read in parts, apart; part is empty for a whole zone.
         lightener: name of what it is lightened with.
         is_forecast: the application has not ended yet; times are the plan's.
-        window_min: when the target should be reached. wave: from 1, 0 for older logs.
+        window_min: when the target should be reached. visit: the trip to the basin it is planned for, from 1; 0 for
+            older logs.
         wall_min: the label's time of what is on now. warn_mins: when its wall is warned of, min after zero_at.
         stop_reason: why it must be rinsed whatever its level, or None. notes: what is special about it now.
         lift_lost_share: how much less far its product lifts for its bowl's age, 0 to 0.5.
@@ -101,7 +102,7 @@ class Lane:
     ratio_rate: float
     has_bowl: bool
     is_passed_wall: bool
-    wave: int
+    visit: int
     warn_mins: tuple[float, ...]
     stop_reason: Message | None
     notes: tuple[Message, ...]
@@ -201,17 +202,17 @@ def _advice(chair: Chair, lane: LaneState, outlook: Outlook, times: LaneTimes, w
 
 
 def _last_placed(chair: Chair) -> set[str]:
-    """The lane of each wave whose product went on last, once all of its wave have some."""
-    waves = dict(zip(chair.state.plan.zone_keys, chair.state.plan.waves, strict=False)) if chair.state.plan else {}
+    """The lane of each visit whose product went on last, once all of its visit have some."""
+    visits = dict(zip(chair.state.plan.zone_keys, chair.state.plan.visits, strict=False)) if chair.state.plan else {}
     found: dict[int, LaneState] = {}
     whole: dict[int, bool] = {}
     for lane in chair.state.lanes:
-        wave = waves.get(lane.key, 0)
-        whole[wave] = whole.get(wave, True) and lane.started_at is not None
-        last = found.get(wave)
+        visit = visits.get(lane.key, 0)
+        whole[visit] = whole.get(visit, True) and lane.started_at is not None
+        last = found.get(visit)
         if lane.started_at and (last is None or (last.started_at and lane.started_at > last.started_at)):
-            found[wave] = lane
-    return {x.key for wave, x in found.items() if whole[wave] and x.phase is not Phase.RINSED and len(whole) > 0}
+            found[visit] = lane
+    return {x.key for visit, x in found.items() if whole[visit] and x.phase is not Phase.RINSED and len(whole) > 0}
 
 
 def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, is_last_placed: bool) -> Lane:
@@ -232,7 +233,7 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
     n = grid.size
     learnt, expected = belief.factors(index), belief.lanes[index].factors
     level_now = float(likely[-1]) if lane.started_at else zone.hair.start_level
-    waves = dict(zip(chair.state.plan.zone_keys, chair.state.plan.waves, strict=False)) if chair.state.plan else {}
+    visits = dict(zip(chair.state.plan.zone_keys, chair.state.plan.visits, strict=False)) if chair.state.plan else {}
     return Lane(
         key=lane.key,
         name=zone.label,
@@ -264,7 +265,7 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
         ratio_rate=learnt.rate / expected.rate,
         has_bowl=lane.has_bowl,
         is_passed_wall=(rinsed if rinsed is not None else now_min) > wall and lane.started_at is not None,
-        wave=int(waves.get(lane.key, 0)),
+        visit=int(visits.get(lane.key, 0)),
         warn_mins=tuple(wall - m for m in WALL_WARNINGS_MIN),
         stop_reason=lane.stop if lane.phase is not Phase.RINSED else None,
         notes=_notes(chair, lane, lost, is_last_placed=is_last_placed),

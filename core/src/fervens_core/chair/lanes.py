@@ -23,7 +23,7 @@ from fervens_core.lift import (
     zone_factors,
 )
 from fervens_core.log import Applied, LaneState, ServiceState
-from fervens_core.planning import CHANGEOVER_MIN, lift_lost_share
+from fervens_core.planning import USUAL_PACE, lift_lost_share
 
 _OPENS = (ReadingMode.WIPED, ReadingMode.THROUGH_PRODUCT)
 _COVERED = {Covering.OPEN_AIR: Change.OPEN_AIR, Covering.FOIL: Change.FOIL, Covering.FILM: Change.FILM}
@@ -81,7 +81,7 @@ def service_zero(chair: Chair) -> datetime:
 def lane_times(chair: Chair) -> list[LaneTimes]:
     """When each lane started and ended its application, or is expected to: one pair of hands, lane after lane.
 
-    A lane is not expected before the plan has it: roots wait for their lengths, a wave for the one before.
+    A lane is not expected before the plan has it: roots wait for their lengths, hands for a trip to the basin.
     """
     state, now = chair.state, chair.now
     planned = dict(zip(state.plan.zone_keys, state.plan.starts_min, strict=False)) if state.plan else {}
@@ -94,13 +94,13 @@ def lane_times(chair: Chair) -> list[LaneTimes]:
         elif lane.started_at:
             end = max(after(lane.started_at, chair.zones[lane.key].application_min), now)
             times.append(LaneTimes(lane.started_at, end, True))
-            free = max(free, after(end, CHANGEOVER_MIN))
+            free = max(free, after(end, USUAL_PACE.change_min))
     for index, lane in enumerate(state.lanes):
         if not lane.started_at:
             start = max(free, after(zero, planned.get(lane.key, 0.0)))
             end = after(start, chair.zones[lane.key].application_min)
             times.insert(index, LaneTimes(start, end, True))
-            free = after(end, CHANGEOVER_MIN)
+            free = after(end, USUAL_PACE.change_min)
     return times
 
 
@@ -122,9 +122,16 @@ def lost_share(chair: Chair, lane: LaneState, applied: Applied) -> float:
 
 
 def lane_wall(chair: Chair, lane: LaneState, times: LaneTimes) -> datetime:
-    """When the label's time of what is on a lane is up: counted from the first section of its latest application."""
-    started = lane.applications[-1].started_at if lane.applications else times.started
-    return after(started, chair.lightener_of(lane.key).label_max_min)
+    """When the label's time of what is on a lane is up: from the first section of its latest application.
+
+    From its last section where the label counts so.
+    """
+    lightener = chair.lightener_of(lane.key)
+    latest = lane.applications[-1] if lane.applications else None
+    if lightener.counts_from_end:
+        expected = after(latest.started_at, chair.zones[lane.key].application_min) if latest else times.zero
+        return after((latest.finished_at or expected) if latest else expected, lightener.label_max_min)
+    return after(latest.started_at if latest else times.started, lightener.label_max_min)
 
 
 def _applications(chair: Chair, lane: LaneState, times: LaneTimes) -> tuple[Application, ...]:

@@ -83,10 +83,10 @@ def crossings(start_level: float, minutes: Floats, likely: Floats) -> tuple[Cros
 def paint_plan(plan: Plan) -> tuple[tuple[tuple[CurvePoint, ...], tuple[Crossing, ...]], ...]:
     """For each lane of a plan its curve from the end of its application to its wall, and its crossings."""
     painted = []
-    for index, zone in enumerate(plan.zones):
-        minutes = minute_grid(zone.wall_min - zone.end_min)
+    for index, lane in enumerate(plan.lanes):
+        minutes = minute_grid(lane.wall_min - lane.end_min)
         bands = plan.belief.outlook(index).level_bands(minutes)
-        start = zone.zone.hair.start_level
-        colours = lab_to_hex(hair_lab(zone.zone.hair.colour_start, bands[1]))
+        start = lane.zone.hair.start_level
+        colours = lab_to_hex(hair_lab(lane.zone.hair.colour_start, bands[1]))
         painted.append((curve_points(minutes, bands, colours), crossings(start, minutes, bands[1])))
     return tuple(painted)

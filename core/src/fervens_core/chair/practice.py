@@ -25,15 +25,15 @@ class LaneEnd:
 
 def follow_advice(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> tuple[LaneEnd, ...]:
     """Every lane's end when all advice is followed; each reading moves all lanes."""
-    ends = [z.end_min for z in plan.zones]
-    walls = [z.wall_min - z.end_min for z in plan.zones]
+    ends = [z.end_min for z in plan.lanes]
+    walls = [z.wall_min - z.end_min for z in plan.lanes]
     readings: list[Reading] = []
     looks: list[list[float]] = [[] for _ in ends]
     done: dict[int, LaneEnd] = {}
     belief, clock = plan.belief, min(ends, default=0.0)
     while len(done) < len(ends):
         acts = []
-        for i, z in enumerate(plan.zones):
+        for i, z in enumerate(plan.lanes):
             if i not in done:
                 given = advise(
                     belief.outlook(i),

@@ -5,8 +5,6 @@ from __future__ import annotations
 import math
 from dataclasses import dataclass
 
-import numpy as np
-
 from fervens_core.base import Message, say
 from fervens_core.chair.lanes import Chair, LaneTimes, minutes_between, service_zero
 from fervens_core.head import Elasticity, ScalpFeel
@@ -15,14 +13,14 @@ from fervens_core.log import LaneState, Phase
 from fervens_core.planning import (
     PROCESSING_MIN_MIN,
     Entry,
-    LaneTable,
     PlannedBowl,
     PlanRequest,
     Serving,
     VolumeStep,
     entries_of,
-    mixing_of,
     plan_bowls,
+    proposable,
+    weakest_reaching,
 )
 
 MOVE_LEAST_VOLUME = 3.0
@@ -99,7 +97,7 @@ def propose_developers(
     by_key: dict[str, Entry] = {e.zone.key: e for e in entries}
     rinses = dict(zip(plan.zone_keys, plan.rinses_min, strict=True))
     starts = dict(zip(plan.zone_keys, plan.starts_min, strict=False))
-    mixing = mixing_of(request)
+    strengths = proposable(request, entries, {x.volume_strength for x in chair.state.lanes})
     is_strained = _is_strained(chair)
     found = []
     for index, lane in waiting:
@@ -107,10 +105,10 @@ def propose_developers(
         if entry is None or entry.own is not None or lane.key not in rinses:
             continue  # the last: not of the plan, lightened again
         end_min = minutes_between(zero, times[index].zero)
-        minutes = min(rinses[lane.key] - end_min, entry.label_max_min - entry.zone.application_min)
+        minutes = min(rinses[lane.key] - end_min, entry.label_max_min - entry.application_min)
         if minutes < PROCESSING_MIN_MIN:
             continue
-        volume = round(float(LaneTable([entry]).volumes(np.array([[minutes]]), mixing)[0, 0]), 1)
+        volume = weakest_reaching(entry, minutes, strengths, has_additive=request.choice.has_additive)
         least = 0.5 if request.choice.step is VolumeStep.BOTTLES else MOVE_LEAST_VOLUME
         if abs(volume - lane.volume_strength) < least or (is_strained and volume > lane.volume_strength):
             continue

@@ -47,11 +47,11 @@ PartOrPieces = TypeVar("PartOrPieces", StrandPart, Pieces, Zone)
 KindOfHair = TypeVar("KindOfHair", Pieces, Zone)
 
 FORMAT: Literal["fervens-service"] = "fervens-service"
-VERSION: Literal[3] = 3
-VERSIONS = (1, 2, 3)
+VERSION: Literal[4] = 4
+VERSIONS = (1, 2, 3, 4)
 """Version 1 knew neither parts nor strands and had one finish line; up to version 2 what nobody had said was false:
 whether product touches the scalp, whether the person has reacted before; a strand had a root and ends at most, and a
-head one lightener. They are read still."""
+head one lightener. Up to version 3 a plan had waves with a finish line each. They are read still."""
 MINUTES_MAX = 6000.0
 TONER_STRENGTH = 9.0
 """[MODEL] below this a developer is a toner's (common practice: 5 to 7 vol)."""
@@ -146,7 +146,7 @@ class ServiceFile:
     toner_idea: Key | None = None
     events: Annotated[tuple[Entry, ...], Count(0, 3000, "events")] = ()
     format: Literal["fervens-service"] = FORMAT
-    version: Literal[3] = VERSION
+    version: Literal[4] = VERSION
 
     def __post_init__(self) -> None:
         for name in ("zones", "strands"):
@@ -160,12 +160,10 @@ class ServiceFile:
                     limit = say("limit-one_of", known=tuple(self._lighteners))
                     raise LimitError(f"zones[{i}].{name}", limit, key)
         known = [z.key for z in self.zones]
-        for key in self.plan.volumes:
-            if key.split(".")[0] not in known:
-                raise LimitError("plan.volumes", say("limit-one_of_zones", known=tuple(known)), key)
-        for key in self.plan.wave_starts or ():
-            if key not in known:
-                raise LimitError("plan.wave_starts", say("limit-one_of_zones", known=tuple(known)), key)
+        for name in ("volumes", "minutes", "visits", "round_starts"):
+            for key in getattr(self.plan, name):
+                if key.split(".")[0] not in known:
+                    raise LimitError(f"plan.{name}", say("limit-one_of_zones", known=tuple(known)), key)
         for i, strand in enumerate(self.strands):
             try:
                 strand.strand(self._lighteners, self.lightener)
@@ -222,8 +220,41 @@ def with_lighteners(zone: Zone, keys: Mapping[str, str]) -> Zone:
 
 
 def _upcast(document: Mapping[str, Any]) -> dict[str, Any]:
-    """A file of version 1 or 2 as one of today's; what is not as it should be is left for the reader to refuse."""
+    """An older file as one of today's; what is not as it should be is left for the reader to refuse."""
     found = dict(document) | {"version": VERSION}
+    if document.get("version") in (1, 2):
+        found = _from_two(found)
+    if isinstance(found.get("plan"), Mapping):
+        found["plan"] = choice_in_visits(found["plan"])
+    if isinstance(found.get("events"), list):
+        found["events"] = [_taken(e) for e in found["events"]]
+    return found
+
+
+def _taken(event: Any) -> Any:
+    """An event of an older file that does not say its version: a plan that was taken had waves."""
+    if isinstance(event, Mapping) and event.get("kind") == "PlanTaken" and event.get("version") is None:
+        return {"version": 1, **{k: v for k, v in event.items() if k != "version"}}
+    return event
+
+
+def choice_in_visits(choice: Mapping[str, Any]) -> dict[str, Any]:
+    """What was chosen for a plan of waves, as today's planner takes it.
+
+    Lines become visits, and zones that began a wave after the first part the head on purpose.
+    """
+    found = dict(choice)
+    lines, starts = found.pop("finish_mins", None), found.pop("wave_starts", None)
+    if lines and "visit_mins" not in found:
+        found["visit_mins"] = lines
+    if isinstance(starts, list) and len(starts) > 1 and "round_starts" not in found:
+        found["round_starts"] = starts[1:]
+    return found
+
+
+def _from_two(document: dict[str, Any]) -> dict[str, Any]:
+    """A file of version 1 or 2 with what version 3 had."""
+    found = dict(document)
     if isinstance(found.get("zones"), list):
         found["zones"] = [zone_in_parts(_unsaid(z, "is_on_scalp")) for z in found["zones"]]
     if "strand_lighteners" in found:

@@ -42,6 +42,7 @@ from fervens_core.head.products import (
 from fervens_core.head.reading import ReadingMode
 from fervens_core.head.usual import USUAL_HEAD
 from fervens_core.head.zones import (
+    AGAIN,
     DAYS_PER_MONTH,
     GROWTH_MM_PER_MONTH,
     ROOT_MM,
@@ -54,6 +55,7 @@ from fervens_core.head.zones import (
 )
 
 __all__ = [
+    "AGAIN",
     "DAYS_PER_MONTH",
     "GROWTH_MM_PER_MONTH",
     "LIFT_LEAST",

@@ -11,8 +11,9 @@ from fervens_core.head.zones import ROOT_MM, ServiceKind, Zone
 
 LIFT_LEAST = 0.25
 """Less than a quarter level to go is nothing to lighten: technicians read to half a level."""
-ROOT_PACE_SHARE, ENDS_PACE_SHARE = 0.6, 0.4
-"""[MODEL] roots, bands and ends of sections that are already made go on quicker than a fresh section."""
+ROOT_PACE_SHARE, BAND_PACE_SHARE, ENDS_PACE_SHARE = 0.5, 0.6, 0.4
+"""[MODEL] roots go on about twice as quick as foils through the lengths (common practice, no source); bands and ends of
+sections that are already made go on quicker too."""
 LANES_MAX = 120
 NATURAL_UNKNOWN = 4.0
 """[MODEL] what lightened hair was lifted from where nobody read the natural level: a medium brown."""
@@ -56,7 +57,12 @@ def kinds_of(zone: Zone) -> tuple[Zone, ...]:
 
 
 def _lane(zone: Zone, part: Part, told: StrandPart, reach: tuple[float, float]) -> Zone:
-    share = {Part.ENDS: ENDS_PACE_SHARE, Part.ROOT: ROOT_PACE_SHARE, Part.BAND: ROOT_PACE_SHARE}.get(part, 1.0)
+    share = {
+        Part.ENDS: ENDS_PACE_SHARE,
+        Part.ROOT: ROOT_PACE_SHARE,
+        Part.BAND: BAND_PACE_SHARE,
+        Part.REGROWTH: BAND_PACE_SHARE,
+    }.get(part, 1.0)
     wanted = zone.target_level if told.target_level is None else told.target_level
     if told.target_level is None and wanted < told.hair.start_level and zone.target_level >= zone.hair.start_level:
         wanted = told.hair.start_level  # the zone's wish is for what is darker: hair past it stays as it is
@@ -99,7 +105,7 @@ def _root_lanes(zone: Zone, root: StrandPart, main: Zone | None) -> list[Zone]:
         at_root = _noted(_lane(zone, Part.ROOT, root, (0.0, end)), note)
         if main:
             return [replace(at_root, waits_for=main.key)]
-        return [replace(at_root, pace_min_per_foil=zone.pace_min_per_foil)]
+        return [at_root]
     if off >= ROOT_MM:
         return [_noted(_lane(zone, Part.REGROWTH, root, (off, end)), note)]
     long = say("plan-two_root_lanes", regrowth=end, most=ROOT_MM)
@@ -162,7 +168,7 @@ def _lanes_of_kind(zone: Zone) -> list[Zone]:
             lanes.append(_noted(replace(ends, waits_for=lanes[0].key) if lanes else ends, _meeting_note(zone, at)))
         else:
             band = _band_lane(zone, at, part, bands)
-            lanes.append(band if main or lanes else replace(band, pace_min_per_foil=zone.pace_min_per_foil))
+            lanes.append(band)
     return lanes
 
 

@@ -82,6 +82,7 @@ class Lightener:
         lift_factor: how far it lifts beside the bench trial's powder (1 = the same), 0.5 to 1.2.
         is_dark: blue or charcoal: through it the level cannot be read well.
         is_heat_allowed: whether the label allows heat.
+        counts_from_end: the label's time counts from a zone's last section on, not from its first.
         max_applications: how often the label lets it go on the same hair in one visit, 1 to 4; None when nobody has
             read the label for that yet: the technician is asked.
     """
@@ -97,6 +98,7 @@ class Lightener:
     is_dark: Flag = False
     is_heat_allowed: Flag = False
     max_applications: Annotated[Whole, Within(1, 4)] | None = None
+    counts_from_end: Flag = False
 
     def __post_init__(self) -> None:
         if self.max_volume_on_scalp > self.max_volume:

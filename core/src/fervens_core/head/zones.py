@@ -36,6 +36,8 @@ DAYS_PER_MONTH = 365.2425 / 12.0
 USUAL_LENGTH_MM = 250.0
 SHORT_MM = 80.0
 """[MODEL] hair of nape and hairline up to this length cannot be kept off the skin, unless the technician says so."""
+AGAIN = ".again"
+"""Behind a lane's key: the same hair in another application today."""
 AT_THE_SKIN = frozenset({"nape", "fringe", "left_temple", "right_temple"})
 """Areas of the usual head where short hair lies on the skin (common practice, no source)."""
 
@@ -186,6 +188,21 @@ class Zone:
     def zone_key(self) -> str:
         """The zone a lane belongs to: its parent's key, or its own."""
         return self.parent_key or self.key
+
+    @property
+    def side(self) -> str | None:
+        """Which side of the head it is on, left or right; None for the middle. By its place, else by its key."""
+        return self.side_and_place[0] if self.side_and_place else None
+
+    @property
+    def side_and_place(self) -> tuple[str, str] | None:
+        """Its side, and its place without the side; None for the middle."""
+        for name in (self.areas[0].split("/")[0] if self.areas else self.zone_key, self.zone_key):
+            words = name.split("_")
+            for side in ("left", "right"):
+                if side in words:
+                    return side, "_".join(w for w in words if w != side)
+        return None
 
     @property
     def all_hair(self) -> tuple[Hair, ...]:

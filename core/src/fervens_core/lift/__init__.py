@@ -1,6 +1,16 @@
 """How hair lifts: kinetics, the course of a lane, what readings and strands teach, simulated heads."""
 
-from fervens_core.lift.belief import QUANTILES, Belief, LaneKinetics, Outlook, Reading, learn, prior, ready_windows
+from fervens_core.lift.belief import (
+    QUANTILES,
+    Belief,
+    LaneKinetics,
+    Outlook,
+    Reading,
+    learn,
+    level_ranges,
+    prior,
+    ready_windows,
+)
 from fervens_core.lift.course import (
     Application,
     Change,
@@ -83,6 +93,7 @@ __all__ = [
     "head_move",
     "learn",
     "level_at",
+    "level_ranges",
     "level_to_effort",
     "make_course",
     "minutes_for_share",

@@ -14,7 +14,14 @@ import numpy as np
 
 from fervens_core.base import LEVEL_MAX, Floats, check_level, check_range
 from fervens_core.head import Covering, ReadingMode
-from fervens_core.lift.course import Application, Course, dries_from_by, make_course, minutes_of_work
+from fervens_core.lift.course import (
+    Application,
+    Course,
+    dries_from_by,
+    make_course,
+    minutes_of_work,
+    working_minutes,
+)
 from fervens_core.lift.kinetics import (
     EFFORT_PER_LEVEL,
     LiftFactors,
@@ -215,23 +222,50 @@ class Belief:
         return Outlook(self.lanes[lane], base.extent * np.exp(logs[:, 0]), base.rate * np.exp(logs[:, 1]))
 
 
-def ready_windows(belief: Belief, targets: Sequence[float], coverings: Sequence[Covering] | None = None) -> Floats:
-    """Every lane's (early, likely, late) minutes to its target, as `Outlook.ready_window` has them; shape (n, 3).
+def level_ranges(belief: Belief, first_min: Floats, last_min: Floats, coverings: Sequence[Covering]) -> Floats:
+    """Levels that lanes end at: the slow one of the last section, the likely one of it, the fast one of the first.
 
     For lanes with one application that nothing happens to but drying under its covering.
+
+    Args:
+        first_min, last_min: minutes of processing of each lane's first and last section, shape (n,).
+    Returns:
+        10 %, 50 % and 90 %, shape (n, 3).
     """
     n = len(belief.lanes)
     if n == 0:
         return np.zeros((0, 3))
+    extent, rate, start = _points(belief)
+    dries = np.array([dries_from_by(c) for c in coverings])
+    found = np.zeros((n, 3))
+    for minutes, columns in ((last_min, (0, 1)), (first_min, (2,))):
+        worked = working_minutes(np.maximum(minutes, 0.0), dries[:, 0], dries[:, 1])
+        gained = np.sort(extent * share_done(scaled_time(worked[:, None], rate)), axis=1)[:, _RANKS]
+        found[:, columns] = effort_to_level(start[:, None] + gained)[:, columns]
+    return found
+
+
+def _points(belief: Belief) -> tuple[Floats, Floats, Floats]:
+    """Effort in the end and rate of every lane's equally likely pairs, shape (n, 157), and start efforts (n,)."""
+    n = len(belief.lanes)
     blocks = belief.covariance.reshape(n, 2, n, 2)[np.arange(n), :, np.arange(n), :]
     roots = np.linalg.cholesky(blocks + 1e-12 * np.eye(2))
     logs = belief.mean.reshape(n, 1, 2) + _POINTS @ roots.transpose(0, 2, 1)
     base = np.array([(ln.factors.extent, ln.factors.rate, ln.course.terms[0].capacity) for ln in belief.lanes])
     starts = level_to_effort(np.array([ln.start_level for ln in belief.lanes]))
+    return base[:, :1] * np.exp(logs[..., 0]) * base[:, 2:], base[:, 1:2] * np.exp(logs[..., 1]), starts
+
+
+def ready_windows(belief: Belief, targets: Sequence[float], coverings: Sequence[Covering] | None = None) -> Floats:
+    """Every lane's (early, likely, late) minutes to its target, as `Outlook.ready_window` has them; shape (n, 3).
+
+    For lanes with one application that nothing happens to but drying under its covering.
+    """
+    if not belief.lanes:
+        return np.zeros((0, 3))
+    extent, rate, starts = _points(belief)
     work = (level_to_effort(np.asarray(targets, dtype=float)) - starts)[:, None]
-    share = work / (base[:, :1] * np.exp(logs[:, :, 0]) * base[:, 2:])
-    rate = base[:, 1:2] * np.exp(logs[:, :, 1])
-    times = np.where(work <= 0.0, 0.0, minutes_for_share(share, rate))
+    times = np.where(work <= 0.0, 0.0, minutes_for_share(work / extent, rate))
     if coverings is not None:
         drying = np.array([dries_from_by(c) for c in coverings])
         times = minutes_of_work(times, drying[:, :1], drying[:, 1:])

@@ -24,7 +24,7 @@ from fervens_core.log.lift_events import (
     ServiceClosed,
     WaveRinsed,
 )
-from fervens_core.log.service import AGAIN, ServiceState, Step, check_addition, fold, live_events, merge_addition
+from fervens_core.log.service import ServiceState, Step, check_addition, fold, live_events, merge_addition
 from fervens_core.log.stock import uses_of
 from fervens_core.log.tone_events import (
     SHADOW,
@@ -44,7 +44,6 @@ from fervens_core.log.tone_events import (
 from fervens_core.log.toner_state import TonerEvent, TonerState
 
 __all__ = [
-    "AGAIN",
     "KINDS",
     "SHADOW",
     "ApplicationFinished",

@@ -70,8 +70,8 @@ class PlanTaken:
     """The plan was taken to the chair: lanes in order with the developer of each, and when each is to start.
 
     Args:
-        finish_min: the last finish line. starts_min, rinses_min: planned starts and rinses after the first product,
-        and waves: the wave of each lane from 1; empty in older logs.
+        finish_min: the last rinse. starts_min, rinses_min: planned starts and rinses after the first product, and
+        visits: the basin visit of each lane from 1; empty in older logs.
     """
 
     zone_keys: Annotated[tuple[Key, ...], Count(1, 120, "lanes")]
@@ -79,12 +79,14 @@ class PlanTaken:
     finish_min: PlanMinutes
     starts_min: tuple[PlanMinutes, ...] = ()
     rinses_min: tuple[PlanMinutes, ...] = ()
-    waves: tuple[Annotated[Whole, Within(0, 60)], ...] = ()
+    visits: tuple[Annotated[Whole, Within(0, 60)], ...] = ()
+
+    VERSION: ClassVar[int] = 2
 
     def __post_init__(self) -> None:
         if len(self.zone_keys) != len(self.volumes):
             raise LimitError("volumes", say("limit-one_each_zone", count=len(self.zone_keys)), len(self.volumes))
-        for field in ("starts_min", "rinses_min", "waves"):
+        for field in ("starts_min", "rinses_min", "visits"):
             values = getattr(self, field)
             if values and len(values) != len(self.zone_keys):
                 raise LimitError(field, say("limit-one_each_zone", count=len(self.zone_keys)), len(values))

@@ -8,7 +8,7 @@ from datetime import datetime
 from enum import StrEnum
 
 from fervens_core.base import ConflictError, CoreError, Message
-from fervens_core.head import ReadingMode, ServiceKind
+from fervens_core.head import AGAIN, ReadingMode, ServiceKind
 from fervens_core.log.events import Event
 from fervens_core.log.lane_state import (
     LaneState,
@@ -185,7 +185,6 @@ def _advance(state: ServiceState, event: Event) -> ServiceState:
     return state.with_lane(advance_lane(state.lane(data.zone_key), event))
 
 
-AGAIN = ".again"
 """What the key of a lane has behind it that lightens another one once more."""
 
 

@@ -26,10 +26,15 @@ _COVERING = {Covering.OPEN_AIR: 1.15, Covering.FOIL: 1.0, Covering.FILM: 1.05}
 
 
 class BowlStyle(StrEnum):
-    """Small and fresh, or one large bowl; both schools exist."""
+    """As few as keep some strength, small and fresh, or one large bowl; all three schools exist."""
 
+    USUAL = "usual"
     FRESH = "fresh"
     LARGE = "large"
+
+
+_AGE = {BowlStyle.FRESH: 1.0, BowlStyle.USUAL: 1.75, BowlStyle.LARGE: math.inf}
+"""[MODEL] how long a bowl is used, in its own life: a head takes one to four of them (common practice, no source)."""
 
 
 def section_mix_g(zone: Zone, mix_per_foil_g: float = MIX_PER_FOIL_G) -> float:
@@ -132,26 +137,44 @@ def lift_lost_share(age_min: float, life_min: float) -> float:
 def _portions(serving: Serving, mix_per_foil_g: float, style: BowlStyle) -> list[_Portion]:
     mass = serving.zone.foil_count * section_mix_g(serving.zone, mix_per_foil_g)
     minutes = serving.end_min - serving.start_min
-    count = max(1, math.ceil(round(minutes / serving.lightener.bowl_life_min, 6))) if style is BowlStyle.FRESH else 1
+    longest = serving.lightener.bowl_life_min * _AGE[style]
+    count = max(1, math.ceil(round(minutes / longest, 6))) if style is not BowlStyle.LARGE else 1
     edges = np.linspace(serving.start_min, serving.end_min, count + 1).tolist()
     return [_Portion(serving, mass / count, edges[i], edges[i + 1]) for i in range(count)]
 
 
+def _longest(portions: list[_Portion], style: BowlStyle) -> dict[tuple[str, float], float]:
+    """How long a bowl of each mix is used, min: for the usual way all bowls of a mix about alike."""
+    found = {}
+    for mix in dict.fromkeys(p.serving.mix for p in portions):
+        own = [p for p in portions if p.serving.mix == mix]
+        most = own[0].serving.lightener.bowl_life_min * _AGE[style]
+        found[mix] = most
+        if style is BowlStyle.USUAL:
+            span, longest_portion = own[-1].end_min - own[0].start_min, max(p.end_min - p.start_min for p in own)
+            count = math.ceil(span / most - 1e-9)
+            found[mix] = min(max(span / max(count, 1) + longest_portion, own[0].serving.lightener.bowl_life_min), most)
+    return found
+
+
 def _groups(portions: list[_Portion], style: BowlStyle) -> list[list[_Portion]]:
-    """Portions by bowl: those that follow each other share one while its life, or its size, allows."""
+    """Portions by bowl: those of the same mix share one while its age, or its size, allows; two may be open at once."""
     groups: list[list[_Portion]] = []
+    open_bowls: dict[tuple[str, float], list[_Portion]] = {}
+    longest = _longest(portions, style)
     for portion in portions:
-        last = groups[-1] if groups else []
-        is_same = bool(last) and last[0].serving.mix == portion.serving.mix
-        if style is BowlStyle.FRESH:
-            life = portion.serving.lightener.bowl_life_min
-            is_room = is_same and portion.end_min - last[0].start_min <= life + 1e-6
-        else:
-            is_room = is_same and sum(p.mass_g for p in [*last, portion]) <= LARGE_BOWL_G
+        mix = portion.serving.mix
+        last = open_bowls.get(mix, [])
+        is_room = bool(last)
+        if style is BowlStyle.LARGE:
+            is_room = is_room and sum(p.mass_g for p in [*last, portion]) <= LARGE_BOWL_G
+        elif last:
+            is_room = portion.end_min - last[0].start_min <= longest[mix] + 1e-6
         if is_room:
             last.append(portion)
         else:
-            groups.append([portion])
+            open_bowls[mix] = [portion]
+            groups.append(open_bowls[mix])
     return groups
 
 
@@ -165,8 +188,8 @@ def plan_bowls(
     """The bowls for lanes in the order they are applied.
 
     Fresh: no bowl lives longer than its label says, so a long zone takes several, and small ones share. Large: lanes
-    that follow each other with the same mix share a bowl up to 280 g, whatever its age gets to. Each holds 8 % to
-    spare.
+    that follow each other with the same mix share a bowl up to 280 g, whatever its age gets to. Usual: as few as are
+    used up within one and three quarters of their life. Each holds 8 % to spare.
     """
     ordered = sorted(servings, key=lambda s: s.start_min)
     portions = [p for s in ordered for p in _portions(s, mix_per_foil_g, style)]

@@ -5,17 +5,17 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from fervens_core.base import Message, say
-from fervens_core.head import Density, Zone
+from fervens_core.head import Density, Part, Zone
 from fervens_core.planning.plan import Plan
-from fervens_core.planning.solver import RINSE_MIN, WAVE_BREAK_MIN
+from fervens_core.planning.request import USUAL_PACE, Pace, PlanRequest
 
 CONSULTATION_MIN = 15.0
-TONE_PASTE_SHARE = 0.25
 TONE_LEAST_MIN = 4.0
-TONE_PROCESSING_MIN = 15.0
+TONE_PROCESSING_MIN = 10.0
 CARE_MIN = 10.0
 _DRYING = {Density.THIN: 12.0, Density.MEDIUM: 20.0, Density.THICK: 30.0}
-"""[MODEL] minutes of a usual service; toner goes on in about a quarter of the lightener's time."""
+"""[MODEL] minutes of a usual service; toner goes on in about a quarter of the lightener's time, roots and lengths in
+one go, and works ten minutes after the last of it is on."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -26,34 +26,43 @@ class ChairItem:
     minutes: float
 
 
-def chair_time(plan: Plan, zones: tuple[Zone, ...]) -> tuple[ChairItem, ...]:
-    """The parts of the visit in order; nothing for a plan without lanes."""
-    if not plan.zones:
+def _toning_min(application_min: float, pace: Pace) -> float:
+    return max(TONE_LEAST_MIN, pace.tone_share * application_min) + TONE_PROCESSING_MIN
+
+
+def chair_time(plan: Plan, request: PlanRequest) -> tuple[ChairItem, ...]:
+    """The parts of the visit in order, until the client leaves; nothing for a plan without lanes."""
+    if not plan.lanes:
         return ()
-    application = sum(z.zone.application_min for z in plan.zones)
-    breaks = WAVE_BREAK_MIN * (len(plan.waves) - 1)
-    drying = max((_DRYING[z.density] for z in zones), default=_DRYING[Density.MEDIUM])
-    tone = max(TONE_LEAST_MIN, TONE_PASTE_SHARE * application)
-    return (
+    pace = request.pace
+    application = sum(x.end_min - x.start_min for x in plan.lanes if not x.zone.piece) if plan.lanes else 0.0
+    application = min(application / request.choice.hands, plan.finish_min)
+    trips = sum(1 for v in plan.visits[:-1] if v.at_min < max(x.end_min for x in plan.lanes))
+    between = pace.rinse_min * trips
+    application = max(application - between, 0.0)
+    drying = max((_DRYING[z.density] for z in request.zones), default=_DRYING[Density.MEDIUM])
+    toned = sum(x.zone.application_min for x in plan.lanes if x.zone.part is not Part.ROOT)
+    items = [
         ChairItem(say("chair_time-consultation"), CONSULTATION_MIN),
         ChairItem(say("chair_time-applying"), application),
-        ChairItem(say("chair_time-between"), breaks),
-        ChairItem(say("chair_time-processing"), max(plan.finish_min - application - breaks, 0.0)),
-        ChairItem(say("chair_time-rinse"), RINSE_MIN),
-        ChairItem(say("chair_time-tone"), tone + TONE_PROCESSING_MIN),
+        ChairItem(say("chair_time-between"), between),
+        ChairItem(say("chair_time-processing"), max(plan.finish_min - application - between, 0.0)),
+        ChairItem(say("chair_time-again"), plan.last_rinse_min - plan.finish_min),
+        ChairItem(say("chair_time-rinse"), pace.rinse_min),
+        ChairItem(say("chair_time-tone"), _toning_min(toned, pace)),
         ChairItem(say("chair_time-care"), CARE_MIN),
         ChairItem(say("chair_time-drying"), drying),
-    )
+    ]
+    return tuple(i for i in items if i.minutes > 0.0)
 
 
-def tone_time(zones: tuple[Zone, ...]) -> tuple[ChairItem, ...]:
+def tone_time(zones: tuple[Zone, ...], pace: Pace = USUAL_PACE) -> tuple[ChairItem, ...]:
     """The parts of a visit that only tones; toner goes on in about a quarter of the lightener's time."""
     if not zones:
         return ()
-    application = max(TONE_LEAST_MIN, TONE_PASTE_SHARE * sum(z.application_min for z in zones))
     return (
         ChairItem(say("chair_time-consultation"), CONSULTATION_MIN),
-        ChairItem(say("chair_time-tone"), application + TONE_PROCESSING_MIN),
+        ChairItem(say("chair_time-tone"), _toning_min(sum(z.application_min for z in zones), pace)),
         ChairItem(say("chair_time-care"), CARE_MIN),
         ChairItem(say("chair_time-drying"), max(_DRYING[z.density] for z in zones)),
     )
@@ -63,12 +72,12 @@ STRAND_LOOKS_MIN = 50.0
 """A strand is looked at up to the label's time, 45 to 60 min as a rule (common practice, no source)."""
 
 
-def strand_time() -> tuple[ChairItem, ...]:
+def strand_time(pace: Pace = USUAL_PACE) -> tuple[ChairItem, ...]:
     """The parts of a visit that only tests strands."""
     return (
         ChairItem(say("chair_time-consultation"), CONSULTATION_MIN),
         ChairItem(say("chair_time-processing"), STRAND_LOOKS_MIN),
-        ChairItem(say("chair_time-rinse"), RINSE_MIN),
+        ChairItem(say("chair_time-rinse"), pace.rinse_min),
     )
 
 

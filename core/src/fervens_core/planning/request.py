@@ -6,24 +6,68 @@ from dataclasses import dataclass, field
 from enum import StrEnum
 from typing import Annotated
 
-from fervens_core.base import Count, Flag, Key, LimitError, Number, Volume, Within, contract, say
+from fervens_core.base import Count, Flag, Key, LimitError, Number, Volume, Whole, Within, contract, say
 from fervens_core.head import Developer, Elasticity, Lightener, Zone, lightener_among
 from fervens_core.lift import Strand
 from fervens_core.planning.bowls import BowlStyle
 from fervens_core.planning.mixing import MIX_PER_FOIL_G
-from fervens_core.planning.wave import VolumeStep
 from fervens_core.safety import WeakestVolumes
 
-FINISH_MAX_MIN = 900.0
-FinishMinutes = Annotated[Number, Within(1.0, FINISH_MAX_MIN, "min")]
+PLAN_MAX_MIN = 900.0
+PlanMinute = Annotated[Number, Within(1.0, PLAN_MAX_MIN, "min")]
+VisitNumber = Annotated[Whole, Within(1, 60)]
 
 
 class Aim(StrEnum):
-    """What a plan is good for: weak and long, all alike, or soon done."""
+    """What a schedule is good for: fewest bowls and strengths, least contact, all alike, or soonest done."""
 
+    SIMPLE = "simple"
     GENTLE = "gentle"
     EVEN = "even"
     QUICK = "quick"
+
+
+class VolumeStep(StrEnum):
+    """Which strengths a plan may ask for: every whole volume, fives and bottles, or only the bottles."""
+
+    EXACT = "exact"
+    WHOLE = "whole"
+    BOTTLES = "bottles"
+
+
+class DelicateWay(StrEnum):
+    """How delicate hair is spared: weaker and last, the same but short, or weakest, first and out early."""
+
+    WEAKER_LAST = "weaker_last"
+    SAME_SHORT = "same_short"
+    WEAKEST_FIRST = "weakest_first"
+
+
+@dataclass(frozen=True, slots=True)
+@contract
+class Pace:
+    """How fast a studio's hands are. [MODEL] where it has no numbers of its own.
+
+    Args:
+        root_share, band_share, open_air_share: of a foil's time for a section: a retouch goes about twice as quick as
+            foils through the lengths (common practice, no source).
+        change_min: between two zones: clean, section off, take up the bowl. join_change_min: where sections are made.
+        rinse_min: a trip to the basin and back. look_min: open, wipe and read one lane. mix_min: one bowl.
+        tone_share: of the lightener's time, for toner to go on.
+    """
+
+    root_share: Annotated[Number, Within(0.1, 1.5)] = 0.5
+    band_share: Annotated[Number, Within(0.1, 1.5)] = 0.6
+    open_air_share: Annotated[Number, Within(0.1, 1.5)] = 0.7
+    change_min: Annotated[Number, Within(0.0, 15.0, "min")] = 1.5
+    join_change_min: Annotated[Number, Within(0.0, 15.0, "min")] = 0.5
+    rinse_min: Annotated[Number, Within(1.0, 30.0, "min")] = 7.0
+    look_min: Annotated[Number, Within(0.1, 5.0, "min")] = 0.5
+    mix_min: Annotated[Number, Within(0.5, 15.0, "min")] = 3.0
+    tone_share: Annotated[Number, Within(0.05, 1.0)] = 0.25
+
+
+USUAL_PACE = Pace()
 
 
 @dataclass(frozen=True, slots=True)
@@ -32,20 +76,29 @@ class PlanChoice:
     """What a technician chose for a plan; as it stands, everything is proposed.
 
     Args:
-        finish_mins: finish lines of the waves, min after the first product touches hair; missing ones are proposed.
-        wave_starts: zones that begin a wave; None to have waves found.
+        visit_mins: basin visits, min after the first product touches hair; empty to have them proposed.
+        round_starts: zones before which the head is parted on purpose: what came before is rinsed and toned first.
         volumes: lane key to a developer the technician insists on, vol; still held to the lane's limit.
+        minutes: lane key to minutes on the hair she insists on; still held to the label.
+        visits: lane key to the basin visit she insists on, from 1; still held to the label.
+        keeps_order: zones go on in the order they stand in, whatever another would save.
         has_additive: a bond-building additive weakens the mix.
+        hands: pairs of them, 1 or 2.
         mix_per_foil_g: mixed product for a medium section, 1 to 40 g.
     """
 
-    finish_mins: Annotated[tuple[FinishMinutes, ...], Count(0, 60, "lines")] = ()
-    wave_starts: Annotated[tuple[Key, ...], Count(0, 60, "zones")] | None = None
+    visit_mins: Annotated[tuple[PlanMinute, ...], Count(0, 60, "visits")] = ()
+    round_starts: Annotated[tuple[Key, ...], Count(0, 60, "zones")] = ()
     volumes: dict[str, Volume] = field(default_factory=dict)
+    minutes: dict[str, PlanMinute] = field(default_factory=dict)
+    visits: dict[str, VisitNumber] = field(default_factory=dict)
+    keeps_order: Flag = False
     has_additive: Flag = False
-    aim: Aim = Aim.EVEN
+    aim: Aim = Aim.SIMPLE
     step: VolumeStep = VolumeStep.WHOLE
-    bowl_style: BowlStyle = BowlStyle.FRESH
+    bowl_style: BowlStyle = BowlStyle.USUAL
+    delicate_way: DelicateWay = DelicateWay.WEAKER_LAST
+    hands: Annotated[Whole, Within(1, 2, "pairs")] = 1
     mix_per_foil_g: Annotated[Number, Within(1.0, 40.0, "g")] = MIX_PER_FOIL_G
 
 
@@ -57,7 +110,7 @@ class PlanRequest:
         zones: as read, in order of application, keys unique; their parts become lanes.
         lightener, bottles: from the shelf; at least one developer. others: lighteners that zones have of their own.
         strands: what was tested beforehand. elasticity: as the head's stretch test had it.
-        weakest: developers the studio proposes to lighten with.
+        weakest: developers the studio proposes to lighten with. pace: how fast its hands are.
     """
 
     zones: tuple[Zone, ...]
@@ -68,6 +121,7 @@ class PlanRequest:
     elasticity: Elasticity = Elasticity.RETURNS
     weakest: WeakestVolumes = field(default_factory=WeakestVolumes)
     others: tuple[Lightener, ...] = ()
+    pace: Pace = USUAL_PACE
 
     def __post_init__(self) -> None:
         keys = [z.key for z in self.zones]
@@ -77,12 +131,13 @@ class PlanRequest:
             raise LimitError("zones", say("limit-most_zones", most=60), len(keys))
         if not self.bottles:
             raise LimitError("bottles", say("limit-one_developer_on_shelf"), 0)
-        for key in self.choice.wave_starts or ():
+        for key in self.choice.round_starts:
             if key not in keys:
-                raise LimitError("wave_starts", say("limit-one_of_zones", known=tuple(keys)), key)
-        for key in self.choice.volumes:
-            if not any(key == k or key.startswith(f"{k}.") for k in keys):
-                raise LimitError("volumes", say("limit-one_of_zones", known=tuple(keys)), key)
+                raise LimitError("round_starts", say("limit-one_of_zones", known=tuple(keys)), key)
+        for name in ("volumes", "minutes", "visits"):
+            for key in getattr(self.choice, name):
+                if not any(key == k or key.startswith(f"{k}.") for k in keys):
+                    raise LimitError(name, say("limit-one_of_zones", known=tuple(keys)), key)
 
     def lightener_of(self, lane: Zone) -> Lightener:
         """What a lane is lightened with. Raises LimitError for a product that is not there."""

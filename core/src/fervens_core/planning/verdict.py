@@ -17,17 +17,18 @@ from fervens_core.head import (
     lanes_of,
     patch_state,
 )
+from fervens_core.planning.aims import make_plan
 from fervens_core.planning.chairtime import ChairItem, chair_time, strand_time, tone_time, total_min
-from fervens_core.planning.plan import Plan, make_plan
+from fervens_core.planning.plan import Plan
 from fervens_core.planning.request import PlanRequest
-from fervens_core.planning.visits import LaneVisits, head_visits, visits_needed
+from fervens_core.planning.sessions import LaneSessions, hardest, head_sessions, sessions_needed
 from fervens_core.safety import CLEARED_TODAY, Caution, Severity
 
 UNDERTONE_LEVELS_OFF = 1.0
 OLD_DYE_VISITS_LEAST = 2
 """Old green or blue comes out over several visits, whatever its level does (common practice, no source)."""
-SPREAD_WORTH_A_STRAND = 0.75
-"""[MODEL] levels between likely and nine-in-ten from which a strand test is worth its time."""
+PROMISE_APART_LEVELS = 0.25
+"""[MODEL] levels between likely and nine-in-ten from which the promise is told apart."""
 
 
 class VerdictKind(StrEnum):
@@ -71,7 +72,9 @@ class Verdict:
 
     Args:
         visits: how many; None when six do not reach the wish or nothing can be said.
-        reach: what each visit can reach. chair: parts of today's visit. needed_min: their sum.
+        reach: what each visit can reach, today's what is promised. chair: parts of today's visit.
+        needed_min: their sum.
+        promised_level, likely_level: of the lane that is hardest, today; None when nothing is planned.
     """
 
     kind: VerdictKind
@@ -81,6 +84,8 @@ class Verdict:
     reach: tuple[VisitReach, ...]
     chair: tuple[ChairItem, ...]
     needed_min: float
+    promised_level: float | None = None
+    likely_level: float | None = None
 
 
 def _undertone_lines(zones: tuple[Zone, ...]) -> list[VerdictLine]:
@@ -98,14 +103,15 @@ def _undertone_lines(zones: tuple[Zone, ...]) -> list[VerdictLine]:
     return lines
 
 
-def _reach(lanes: tuple[LaneVisits, ...], visits: int | None) -> tuple[VisitReach, ...]:
-    """For each visit the levels it leaves, lanes with like results together."""
+def _reach(lanes: tuple[LaneSessions, ...], visits: int | None) -> tuple[VisitReach, ...]:
+    """For each visit the levels it leaves, lanes with like results together; today's are those that are promised."""
     count = visits or max((len(x.levels) for x in lanes), default=0)
     found = []
     for visit in range(1, count + 1):
         by_level: dict[float, list[Message | str]] = {}
         for x in lanes:
-            level = round(x.levels[min(visit, len(x.levels)) - 1] * 2.0) / 2.0
+            likely = x.levels[min(visit, len(x.levels)) - 1]
+            level = round((x.sure_level if visit == 1 else likely) * 2.0) / 2.0
             by_level.setdefault(level, []).append(x.zone.label)
         parts = []
         for level, names in sorted(by_level.items()):
@@ -119,21 +125,28 @@ def _reach(lanes: tuple[LaneVisits, ...], visits: int | None) -> tuple[VisitReac
     return tuple(found)
 
 
-def _visit_lines(lanes: tuple[LaneVisits, ...], visits: int | None) -> list[VerdictLine]:
-    hardest = max(lanes, key=lambda x: (x.visits or 99, x.zone.target_level - x.levels[0]))
-    path = {"lane": hardest.zone.label, "start": hardest.zone.hair.start_level, "target": hardest.zone.target_level}
+def _visit_lines(lanes: tuple[LaneSessions, ...], visits: int | None) -> list[VerdictLine]:
+    worst = hardest(lanes)
+    path = {"lane": worst.zone.label, "start": worst.zone.hair.start_level, "target": worst.zone.target_level}
     if visits is None:
-        text = say("verdict-stays", **path, level=hardest.levels[-1], visits=len(hardest.levels))
+        text = say("verdict-stays", **path, level=worst.levels[-1], visits=len(worst.levels))
         return [VerdictLine(Sign.VISITS, text)]
     if visits > 1:
-        text = say("verdict-more_visits", **path, level=hardest.levels[0], visit=hardest.visits)
+        text = say(
+            "verdict-more_visits", **path, level=worst.levels[0], sure=worst.sure_level, visit=worst.sessions or visits
+        )
         return [VerdictLine(Sign.VISITS, text)]
     lines = [VerdictLine(Sign.GOOD, say("verdict-every_zone"))]
     unsure = max(lanes, key=lambda x: x.levels[0] - x.sure_level)
-    if unsure.levels[0] - unsure.sure_level >= SPREAD_WORTH_A_STRAND:
+    if unsure.levels[0] - unsure.sure_level >= PROMISE_APART_LEVELS:
         text = say("verdict-unsure", lane=unsure.zone.label, sure=unsure.sure_level, likely=unsure.levels[0])
         lines.append(VerdictLine(Sign.CARE, text))
     return lines
+
+
+def _again_line(again: Plan) -> VerdictLine:
+    level = min(x.level_at_rinse for x in again.lanes)
+    return VerdictLine(Sign.VISITS, say("verdict-two_rounds", lanes=_told([x.zone for x in again.lanes]), level=level))
 
 
 def _time_line(needed: float, findings: Findings) -> VerdictLine | None:
@@ -176,21 +189,23 @@ def make_verdict(
     lines = [VerdictLine(Sign.STOP, say("caution", title=c.title, advice=c.advice)) for c in blocks]
     has_lanes = bool(lanes_of(zones))
     plan: Plan | None = None
-    lanes: tuple[LaneVisits, ...] = ()
+    lanes: tuple[LaneSessions, ...] = ()
     chair: tuple[ChairItem, ...] = ()
     visits: int | None = 0
     if has_lanes and request is not None:
         plan = make_plan(request)
-        lanes = head_visits(request)
-        visits = visits_needed(lanes)
+        lanes = head_sessions(request, plan)
+        visits = sessions_needed(lanes)
         vivid = [x.zone for x in lanes if x.zone.hair.has_old_vivid_dye]
         if vivid and visits is not None:
             lines.append(VerdictLine(Sign.VISITS, say("verdict-old_dye", lanes=_told(vivid))))
             visits = max(visits, OLD_DYE_VISITS_LEAST)
         else:
             lines += _visit_lines(lanes, visits)
+        if plan.again is not None:
+            lines.append(_again_line(plan.again))
         lines += [VerdictLine(Sign.VISITS, say("lane-because", lane=x.zone.label, why=x.reason)) for x in plan.left_out]
-        chair = chair_time(plan, zones)
+        chair = chair_time(plan, request)
     needed = total_min(chair)
     time_line = _time_line(needed, findings) if chair else None
     lines += [time_line] if time_line else []
@@ -225,6 +240,8 @@ def make_verdict(
         reach=() if is_for_time or kind not in _REACHING else _reach(lanes, visits),
         chair=chair,
         needed_min=needed,
+        promised_level=hardest(lanes).sure_level if lanes else None,
+        likely_level=hardest(lanes).levels[0] if lanes else None,
     )
 
 

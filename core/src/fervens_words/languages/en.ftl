@@ -287,8 +287,9 @@ verdict_title-visits = Go in { WHOLE($visits) } visits
 
 verdict-undertone = { $zone }: read { PLAIN($read) }, but { $seen } is what a { WHOLE($nearest) } shows: read again, dry.
 verdict-stays = { $lane }, { PLAIN($start) } to { PLAIN($target) }: stays near { TENTHS($level) } after { WHOLE($visits) } visits. Lower the wish.
-verdict-more_visits = { $lane }, { PLAIN($start) } to { PLAIN($target) }: about { TENTHS($level) } today, the wish on visit { WHOLE($visit) }.
-verdict-every_zone = Every zone can reach its level in one application inside the label's time.
+verdict-more_visits = { $lane }, { PLAIN($start) } to { PLAIN($target) }: promise { TENTHS($sure) } today ({ TENTHS($level) } is likely), the wish on visit { WHOLE($visit) }.
+verdict-two_rounds = Two rounds today, where the label allows: { $lanes } once more after the rinse, to about { TENTHS($level) }.
+verdict-every_zone = Every zone comes to its level today, inside the label's time.
 verdict-unsure = { $lane }: promise { TENTHS($sure) }, hope for { TENTHS($likely) }. A strand test narrows this.
 verdict-time = About { WHOLE($needed) } min in the chair.
 verdict-time_within = About { WHOLE($needed) } min in the chair; { $of ->
@@ -320,9 +321,10 @@ reach-many = { WHOLE($count) } zones to { PLAIN($level) }
 
 chair_time-consultation = consultation and mixing
 chair_time-applying = applying
-chair_time-between = rinse and tone between waves
+chair_time-between = trips to the basin between
+chair_time-again = a second round
 chair_time-processing = processing and changing zones
-chair_time-rinse = rinse
+chair_time-rinse = last rinse
 chair_time-tone = tone
 chair_time-care = care
 chair_time-drying = drying
@@ -334,6 +336,7 @@ order-low_porosity = low porosity resists: first
 order-history = { $history } hair resists: first
 order-delicate = delicate: last and weaker
 order-usual = in the usual order, back to front
+order-cools = cools in the air: first
 
 kept-at_level = stays as it is, at { PLAIN($level) }
 kept-left_out = left out, no product
@@ -343,14 +346,21 @@ plan-meeting = { $meeting ->
        *[jagged] The line it meets is jagged: stay short of it, follow it hair by hair, and look there every 10 to 15 min.
     }
 plan-two_root_lanes = { PLAIN($regrowth) } mm of regrowth would band in one root application past { PLAIN($most) } mm: first off the scalp, then the last { PLAIN($most) } mm.
+aim_why-simple = { $strengths } vol, { WHOLE($bowls) } { $bowls ->
+    [one] bowl
+   *[other] bowls
+}.
+aim_why-simple_beside = { $strengths } vol on all; { $other } would save { WHOLE($minutes) } min.
+aim_why-gentle = { PERCENT($share) } less contact than simple.
+aim_why-even = All within { TENTHS($levels) } level of their wish from each other, { TENTHS($other) } when simple.
+aim_why-quick = { WHOLE($minutes) } min sooner than simple.
 plan-held = { PLAIN($asked) } vol asked, held at { PLAIN($volume) } ({ $limit }).
 plan-raised = { PLAIN($asked) } vol asked, raised to { PLAIN($volume) } (weakest bottle on the shelf).
 plan_short-stronger = { PLAIN($volume) } vol cannot lift this far; up to { PLAIN($most) } vol is allowed here.
 plan_short-stops = This hair stops short with { PLAIN($volume) } vol ({ $limit }): lower the target or plan another visit.
-plan_short-label = The label's { PLAIN($label) } min end first: apply this zone faster or in a wave of its own, or plan another visit.
-plan_short-wave = { PLAIN($volume) } vol ({ $limit }) needs longer than its wave's first label time leaves: apply it earlier or in a wave of its own, or plan another visit.
-plan_short-later_or_stronger = { PLAIN($volume) } vol needs longer: move the line later; up to { PLAIN($most) } vol is allowed here.
-plan_short-later = The finish line comes too early for { PLAIN($volume) } vol ({ $limit }): move it later.
+plan_short-label = The label's { PLAIN($label) } min end first: smaller sections on in less time, or another visit.
+plan_short-later_or_stronger = { PLAIN($volume) } vol would need longer; up to { PLAIN($most) } vol is allowed here.
+plan_short-later = { PLAIN($volume) } vol ({ $limit }) would need longer than its visit leaves.
 left_out-no_weak_bottle = { $why } allows { PLAIN($most) } vol, the weakest bottle is { PLAIN($weakest) } vol: put a weaker one on the shelf.
 
 mix-add_developer = { TENTHS($volume) } vol instead of { PLAIN($wanted) }: add { WHOLE($grams) } g of { PLAIN($bottle) } vol.

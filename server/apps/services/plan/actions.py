@@ -139,15 +139,15 @@ def take_plan(member: Membership, service_id: UUID, *, event_id: UUID) -> Loaded
     """Take the saved plan to the chair: the server computes it anew, logs what was taken and keeps it as a version."""
     loaded = locked(member, service_id)
     plan = make_plan(loading.plan_request(loaded))
-    if not plan.zones:
+    if not plan.lanes:
         raise ConflictError("nothing_planned")
     data = PlanTaken(
-        zone_keys=tuple(z.zone.key for z in plan.zones),
-        volumes=tuple(z.volume_strength for z in plan.zones),
+        zone_keys=tuple(z.zone.key for z in plan.lanes),
+        volumes=tuple(z.volume_strength for z in plan.lanes),
         finish_min=plan.finish_min,
-        starts_min=tuple(round(z.start_min, 2) for z in plan.zones),
-        rinses_min=tuple(round(z.rinse_min, 2) for z in plan.zones),
-        waves=tuple(z.wave for z in plan.zones),
+        starts_min=tuple(round(z.start_min, 2) for z in plan.lanes),
+        rinses_min=tuple(round(z.rinse_min, 2) for z in plan.lanes),
+        visits=tuple(z.visit for z in plan.lanes),
     )
     taken = append(member, loaded, event_id=event_id, occurred_at=timezone.now(), data=data)
     if taken is not loaded:
@@ -162,9 +162,14 @@ def choices_of(values: dict[str, Any]) -> Choices:
         order=values["order"],
         toner_key=values["toner_key"],
         choice=PlanChoice(
-            finish_mins=tuple(values["finish_mins"]),
-            wave_starts=None if values["wave_starts"] is None else tuple(values["wave_starts"]),
+            visit_mins=tuple(values["visit_mins"]),
+            round_starts=tuple(values["round_starts"]),
             volumes=values["volumes"],
+            minutes=values["minutes"],
+            visits=values["visits"],
+            keeps_order=values["keeps_order"],
+            delicate_way=values["delicate_way"],
+            hands=values["hands"],
             has_additive=values["has_additive"],
             aim=values["aim"],
             step=values["step"],

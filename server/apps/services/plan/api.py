@@ -44,7 +44,7 @@ def preview_plan(request: HttpRequest, service_id: UUID, payload: PlanIn) -> Pla
 
 @router.post("/services/{service_id}/plan/aims", response={200: list[AimOut], ERRORS: Problem})
 def compare_aims(request: HttpRequest, service_id: UUID, payload: PlanIn) -> list[AimOut]:
-    """Gentle, even and quick side by side, for these choices."""
+    """Simple, gentle, even and quick side by side, for these choices."""
     member = member_of(request)
     loaded = loading.load(loading.get(member, service_id))
     choices = plan_actions.choices_of(payload.dict(exclude={"revision"}))

@@ -7,10 +7,12 @@ import numpy as np
 from apps.services.loading import Loaded
 from apps.services.models import PlanVersion
 from apps.services.plan.schemas import (
+    AgainLane,
     AimLane,
     AimOut,
     BowlOut,
     LeftOutLane,
+    OrderOut,
     PlanLane,
     PlanOut,
     PourOut,
@@ -24,14 +26,19 @@ from fervens_core.chair import paint_plan, window_of
 from fervens_core.colour import hair_lab, lab_to_hex
 from fervens_core.head import kept_parts_of, lanes_of
 from fervens_core.planning import (
+    LanePlan,
+    OrderWay,
     Plan,
     PlannedBowl,
     PlanRequest,
     Pour,
-    ZonePlan,
     chair_time,
     compare_aims,
+    hands_busy,
+    hardest,
+    head_sessions,
     propose_order,
+    sessions_needed,
     strand_moves,
     total_min,
 )
@@ -73,7 +80,7 @@ def _poured(plan: Plan) -> list[PourOut]:
     return sorted(taken.values(), key=lambda p: p.volume_strength)
 
 
-def _lane_colours(zones: tuple[ZonePlan, ...]) -> tuple[list[str], list[str], list[str]]:
+def _lane_colours(zones: tuple[LanePlan, ...]) -> tuple[list[str], list[str], list[str]]:
     """Colours of lanes before, at the rinse, and at their target."""
     if not zones:
         return [], [], []
@@ -86,7 +93,7 @@ def _lane_colours(zones: tuple[ZonePlan, ...]) -> tuple[list[str], list[str], li
 
 def _plan_lanes(plan: Plan, request: PlanRequest) -> list[PlanLane]:
     painted = paint_plan(plan)
-    _, reached, wanted = _lane_colours(plan.zones)
+    _, reached, wanted = _lane_colours(plan.lanes)
     return [
         PlanLane(
             key=z.zone.key,
@@ -94,19 +101,28 @@ def _plan_lanes(plan: Plan, request: PlanRequest) -> list[PlanLane]:
             part=z.zone.part,
             name=z.zone.label,
             lightener=request.lightener_of(z.zone).name if z.zone.lightener else "",
-            wave=z.wave,
+            side=z.zone.side or "",
+            round=z.round,
+            visit=z.visit,
             start_level=z.zone.hair.start_level,
             target_level=z.zone.target_level,
             volume_strength=z.volume_strength,
             is_own_volume=z.zone.key in request.choice.volumes,
+            is_own_minutes=z.zone.key in request.choice.minutes,
+            is_own_visit=z.zone.key in request.choice.visits,
+            is_delicate=z.zone.is_delicate,
             strongest_volume=z.strongest_volume,
             limit_reason=z.limit_reason,
             start_min=z.start_min,
             end_min=z.end_min,
             wall_min=z.wall_min,
             rinse_min=z.rinse_min,
+            ending=z.ending,
+            minutes_on=z.minutes_on,
             ready_min=window_of(z.ready_min),
             level_at_rinse=z.level_at_rinse,
+            level_low=z.level_low,
+            level_high=z.level_high,
             hex_at_rinse=reached[i],
             hex_target=wanted[i],
             reason=z.reason,
@@ -114,7 +130,24 @@ def _plan_lanes(plan: Plan, request: PlanRequest) -> list[PlanLane]:
             curve=list(curve),
             crossings=list(crossed),
         )
-        for i, (z, (curve, crossed)) in enumerate(zip(plan.zones, painted, strict=True))
+        for i, (z, (curve, crossed)) in enumerate(zip(plan.lanes, painted, strict=True))
+    ]
+
+
+def _again(plan: Plan) -> list[AgainLane]:
+    """A second round in the same sitting."""
+    return [
+        AgainLane(
+            key=x.zone.key,
+            name=x.zone.label,
+            volume_strength=x.volume_strength,
+            start_min=x.start_min,
+            rinse_min=x.rinse_min,
+            start_level=x.zone.hair.start_level,
+            level_at_rinse=x.level_at_rinse,
+            target_level=x.zone.target_level,
+        )
+        for x in (plan.again.lanes if plan.again else ())
     ]
 
 
@@ -138,21 +171,35 @@ def _toner_ideas(loaded: Loaded) -> list[TonerIdea]:
 def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest, toner_key: str) -> PlanOut:
     """A plan, painted."""
     choice = request.choice
-    chair = chair_time(plan, request.zones)
+    chair = chair_time(plan, request)
+    sessions = head_sessions(request, plan)
+    worst = hardest(sessions) if sessions else None
     return PlanOut(
         revision=loaded.row.revision,
         lightener_key=request.lightener.key,
         order=[z.key for z in request.zones],
         zone_names={z.key: z.name for z in request.zones},
-        wave_starts=[w.zone_keys[0] for w in plan.waves],
+        visit_mins=list(choice.visit_mins),
+        round_starts=list(choice.round_starts),
         volumes=choice.volumes,
+        minutes=choice.minutes,
+        own_visits=choice.visits,
+        keeps_order=choice.keeps_order,
+        delicate_way=choice.delicate_way,
+        hands=choice.hands,
         has_additive=choice.has_additive,
         aim=choice.aim,
         step=choice.step,
         bowl_style=choice.bowl_style,
         toner_key=toner_key,
         finish_min=plan.finish_min,
-        is_proposed=not choice.finish_mins and not choice.volumes and choice.wave_starts is None,
+        last_rinse_min=plan.last_rinse_min,
+        strengths=list(plan.strengths),
+        price=plan.price,
+        sessions=sessions_needed(sessions),
+        promised_level=worst.sure_level if worst else None,
+        likely_level=worst.levels[0] if worst else None,
+        is_proposed=not (choice.visit_mins or choice.volumes or choice.minutes or choice.visits or choice.round_starts),
         contact_load_volume_min=plan.contact_load_volume_min,
         contact_min=plan.contact_min,
         spread_levels=plan.spread_levels,
@@ -164,7 +211,9 @@ def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest, toner_key: str) -
         },
         waste_g=plan.waste_g,
         lanes=_plan_lanes(plan, request),
-        waves=list(plan.waves),
+        visits=list(plan.visits),
+        busy=list(hands_busy(plan, request)),
+        again=_again(plan),
         left_out=[LeftOutLane(key=x.zone.key, name=x.zone.label, reason=x.reason) for x in plan.left_out],
         kept=[
             LeftOutLane(key=x.key, name=x.label, reason=x.note or "")
@@ -175,6 +224,7 @@ def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest, toner_key: str) -
         move_text=plan.move.text if plan.move else None,
         moves=list(strand_moves(request, plan)),
         proposed_order=list(propose_order(request.zones)),
+        orders=[OrderOut(way=w, order=[p.key for p in propose_order(request.zones, w)]) for w in OrderWay],
         toner_ideas=_toner_ideas(loaded),
         chair=list(chair),
         chair_min=total_min(chair),
@@ -184,24 +234,25 @@ def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest, toner_key: str) -
 
 
 def aims_out(request: PlanRequest) -> list[AimOut]:
-    """Gentle, even and quick side by side."""
+    """Simple, gentle, even and quick side by side."""
     found = []
     for item in compare_aims(request):
         plan = item.plan
-        before, after, _ = _lane_colours(plan.zones)
+        before, after, _ = _lane_colours(plan.lanes)
         found.append(
             AimOut(
                 aim=item.aim,
-                finish_min=plan.finish_min,
-                spread_levels=plan.spread_levels,
-                strongest_volume=plan.strongest_volume,
-                contact_load_volume_min=plan.contact_load_volume_min,
-                contact_min=plan.contact_min,
-                bowl_count=len(plan.bowls),
-                wave_count=len(plan.waves),
+                same_as=item.same_as,
+                why=item.why,
+                last_rinse_min=plan.last_rinse_min,
+                chair_min=total_min(chair_time(plan, request)),
+                visit_count=len(plan.visits) + (len(plan.again.visits) if plan.again else 0),
+                strengths=list(plan.strengths),
+                bowl_count=len(plan.bowls) + (len(plan.again.bowls) if plan.again else 0),
                 short_count=len(plan.short),
-                visits=item.visits,
-                chair_min=total_min(chair_time(plan, request.zones)),
+                spread_levels=plan.spread_levels,
+                contact_load_volume_min=plan.contact_load_volume_min,
+                sessions=item.sessions,
                 lanes=[
                     AimLane(
                         name=z.zone.label,
@@ -212,7 +263,7 @@ def aims_out(request: PlanRequest) -> list[AimOut]:
                         hexes=[before[i], after[i]],
                         is_short=z.reason is not None,
                     )
-                    for i, z in enumerate(plan.zones)
+                    for i, z in enumerate(plan.lanes)
                 ],
             )
         )

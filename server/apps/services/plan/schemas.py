@@ -13,22 +13,41 @@ from apps.common.schemas import In
 from apps.common.words import Words
 from fervens_core.chair import Crossing, CurvePoint, Window
 from fervens_core.head import Part
-from fervens_core.planning import Aim, BowlStyle, ChairItem, DeveloperMove, Fill, Placed, VolumeStep, WavePlan
+from fervens_core.planning import (
+    Aim,
+    BasinVisit,
+    BowlStyle,
+    Busy,
+    ChairItem,
+    DelicateWay,
+    DeveloperMove,
+    Ending,
+    Fill,
+    OrderWay,
+    Placed,
+    Price,
+    VolumeStep,
+)
 
 
 class PlanIn(In):
-    """Choices of a plan. `order` empty keeps the saved one; missing lines and null `wave_starts` are proposed."""
+    """Choices of a plan. `order` empty keeps the saved one; what is empty is proposed."""
 
     revision: int
     lightener_key: UUID
-    finish_mins: list[float] = Field([], max_length=60)
-    wave_starts: list[str] | None = None
+    visit_mins: list[float] = Field([], max_length=60)
+    round_starts: list[str] = Field([], max_length=60)
     has_additive: bool = False
     volumes: dict[str, float] = {}
+    minutes: dict[str, float] = {}
+    visits: dict[str, int] = {}
     order: list[str] = []
-    aim: Aim = Aim.EVEN
+    keeps_order: bool = False
+    aim: Aim = Aim.SIMPLE
     step: VolumeStep = VolumeStep.WHOLE
-    bowl_style: BowlStyle = BowlStyle.FRESH
+    bowl_style: BowlStyle = BowlStyle.USUAL
+    delicate_way: DelicateWay = DelicateWay.WEAKER_LAST
+    hands: int = 1
     toner_key: str = Field("", max_length=60)
 
 
@@ -62,7 +81,7 @@ class BowlOut(Schema):
 class PlanLane(Schema):
     """One lane of a plan; minutes count from the first product on hair, the curve's from `end_min`.
 
-    `lightener` is empty where it is the service's own.
+    `lightener` is empty where it is the service's own, `side` (left, right) where a lane is on none.
     """
 
     key: str
@@ -70,19 +89,28 @@ class PlanLane(Schema):
     part: Part
     name: Words
     lightener: str
-    wave: int
+    side: str
+    round: int
+    visit: int
     start_level: float
     target_level: float
     volume_strength: float
     is_own_volume: bool
+    is_own_minutes: bool
+    is_own_visit: bool
+    is_delicate: bool
     strongest_volume: float
     limit_reason: Words
     start_min: float
     end_min: float
     wall_min: float
     rinse_min: float
+    ending: Ending
+    minutes_on: float
     ready_min: Window
     level_at_rinse: float
+    level_low: float
+    level_high: float
     hex_at_rinse: str
     hex_target: str
     reason: Words | None
@@ -110,6 +138,26 @@ class TonerIdea(Schema):
     blocked: Words | None
 
 
+class AgainLane(Schema):
+    """A lane of a second round, in short."""
+
+    key: str
+    name: Words
+    volume_strength: float
+    start_min: float
+    rinse_min: float
+    start_level: float
+    level_at_rinse: float
+    target_level: float
+
+
+class OrderOut(Schema):
+    """Zones in the order of a school."""
+
+    way: OrderWay
+    order: list[str]
+
+
 class PlanOut(Schema):
     """A plan, painted, with its mixing list and its price."""
 
@@ -117,14 +165,26 @@ class PlanOut(Schema):
     lightener_key: str
     order: list[str]
     zone_names: dict[str, str]
-    wave_starts: list[str]
+    visit_mins: list[float]
+    round_starts: list[str]
     volumes: dict[str, float]
+    minutes: dict[str, float]
+    own_visits: dict[str, int]
+    keeps_order: bool
+    delicate_way: DelicateWay
+    hands: int
     has_additive: bool
     aim: Aim
     step: VolumeStep
     bowl_style: BowlStyle
     toner_key: str
     finish_min: float
+    last_rinse_min: float
+    strengths: list[float]
+    price: Price
+    sessions: int | None
+    promised_level: float | None
+    likely_level: float | None
     is_proposed: bool
     contact_load_volume_min: float
     contact_min: float
@@ -134,7 +194,9 @@ class PlanOut(Schema):
     lighteners_g: dict[str, float]
     waste_g: float
     lanes: list[PlanLane]
-    waves: list[WavePlan]
+    visits: list[BasinVisit]
+    busy: list[Busy]
+    again: list[AgainLane]
     left_out: list[LeftOutLane]
     kept: list[LeftOutLane]
     bowls: list[BowlOut]
@@ -142,6 +204,7 @@ class PlanOut(Schema):
     move_text: Words | None
     moves: list[DeveloperMove]
     proposed_order: list[Placed]
+    orders: list[OrderOut]
     toner_ideas: list[TonerIdea]
     chair: list[ChairItem]
     chair_min: float
@@ -162,19 +225,20 @@ class AimLane(Schema):
 
 
 class AimOut(Schema):
-    """One aim and its price; `visits` null when six do not reach the wish."""
+    """One aim and its price; `sessions` null when six do not reach the wish, `same_as` an aim that comes out alike."""
 
     aim: Aim
-    finish_min: float
-    spread_levels: float
-    strongest_volume: float
-    contact_load_volume_min: float
-    contact_min: float
-    bowl_count: int
-    wave_count: int
-    short_count: int
-    visits: int | None
+    same_as: Aim | None
+    why: Words | None
+    last_rinse_min: float
     chair_min: float
+    visit_count: int
+    strengths: list[float]
+    bowl_count: int
+    short_count: int
+    spread_levels: float
+    contact_load_volume_min: float
+    sessions: int | None
     lanes: list[AimLane]
 
 

@@ -36,10 +36,18 @@ from fervens_core.followup import (
     propose_visit,
     read_filed,
 )
-from fervens_core.head import Elasticity, Lightener, Part, ServiceKind, Zone, lanes_of
+from fervens_core.head import AGAIN, Elasticity, Lightener, Part, ServiceKind, Zone, lanes_of
 from fervens_core.lift import Strand
-from fervens_core.log import AGAIN, Step
-from fervens_core.planning import PlanChoice, PlanRequest, chair_time, head_visits, make_plan, total_min, visits_needed
+from fervens_core.log import Step
+from fervens_core.planning import (
+    PlanChoice,
+    PlanRequest,
+    chair_time,
+    head_sessions,
+    make_plan,
+    sessions_needed,
+    total_min,
+)
 
 AHEAD_MAX = dt.timedelta(days=731)
 
@@ -125,7 +133,7 @@ def expected_min(row: Service, zones: tuple[Zone, ...]) -> float | None:
     """Chair time of zones with a service's lightener and the shelf, min; None when it cannot be planned."""
     try:
         request = _request(row, zones)
-        return total_min(chair_time(make_plan(request), zones)) or None if request else None
+        return total_min(chair_time(make_plan(request), request)) or None if request else None
     except CoreError:
         return None
 
@@ -135,7 +143,7 @@ def visits_left(row: Service) -> int | None:
     at = row.starts_at + dt.timedelta(days=REST_DAYS)
     try:
         request = _request(row, zones_on(row, summary_of(row), at))
-        return visits_needed(head_visits(request)) if request else None
+        return sessions_needed(head_sessions(request, make_plan(request))) if request else None
     except CoreError:
         return None
 

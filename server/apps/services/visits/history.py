@@ -14,8 +14,8 @@ from apps.services.visits.schemas import LaneThen, TonerThen
 from apps.studio.models import Membership
 from fervens_core.base import say
 from fervens_core.followup import Filed, grown_mm
-from fervens_core.head import PATCH_TEST_VALID_DAYS, ROOT_MM, TestResult
-from fervens_core.log import AGAIN, Step
+from fervens_core.head import AGAIN, PATCH_TEST_VALID_DAYS, ROOT_MM, TestResult
+from fervens_core.log import Step
 
 SERVICES_MAX = 100
 

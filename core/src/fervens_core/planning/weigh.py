@@ -1,0 +1,348 @@
+"""What sets of basin visits come to: every lane with every strength at every visit, as arrays. docs/models/schedule.md.
+
+Once the visits and the set of strengths stand, lanes do not touch each other but through the hands, so sets of visits
+are weighed side by side (n lanes, s strengths, m sets, k visits).
+"""
+
+from __future__ import annotations
+
+import itertools
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+
+import numpy as np
+
+from fervens_core.base import Floats
+from fervens_core.head import Part
+from fervens_core.lift import effort_to_level
+from fervens_core.planning.entry import PROCESSING_MIN_MIN, Entry, LaneTable, strengths_of
+from fervens_core.planning.hands import (
+    DELICATE_SHARE,
+    JOIN_LEAST_MIN,
+    NO_BLOCK,
+    Timelines,
+    Turns,
+    VisitSets,
+    lay_out,
+    mirrored,
+)
+from fervens_core.planning.price import (
+    BLENDED_MIN,
+    CLOSE_LEVELS,
+    CLOSE_VISITS_MIN,
+    NOTHING,
+    Price,
+    Prices,
+    looks_of,
+    missed_min,
+    prices_for,
+    strain_min,
+    tenderness,
+)
+from fervens_core.planning.request import PlanRequest
+
+NEVER = 1e6
+"""Price of what cannot be done."""
+APART_MIN = 15.0
+"""[MODEL] left and right that cannot be rinsed in one visit."""
+HURRIED_MIN = 80.0
+"""[MODEL] roots that would join for less than 10 min, delicate hair that stays on too long: and 8 more a minute."""
+JOIN_LEVELS_SHORT, EARLY_JOIN_MIN = 1.5, 6.0
+"""Roots join when the lengths are about one level short (common practice, no source); each level more that is still to
+go then costs so much [MODEL]: roots that need half an hour have to join before."""
+STRENGTHS_MAX = 3
+DELICATE_MISS_SHARE = 0.8
+"""[MODEL] delicate hair may stay a little deeper: missing there weighs less."""
+UNREACHED_MISS_SHARE = 0.2
+"""[MODEL] where the wish takes another visit anyway, the last quarter level today weighs less."""
+DELICATE_WIPED_SHARE = 0.54
+"""[MODEL] delicate hair is wiped out by then, in its label's time: nine tenths of the 60 % it may be on."""
+WIPED_LEAST_MIN, WIPE_SECTION_MIN = 10.0, 0.2
+"""[MODEL] a lane is not wiped out sooner; it takes so long a section."""
+
+
+@dataclass(frozen=True, slots=True)
+class Weighed:
+    """What sets come to: prices (m,), each group's strength (g, m), each lane's visit for each strength (n, s, m)."""
+
+    sets: VisitSets
+    timelines: Timelines
+    visits: np.ndarray
+    chosen: np.ndarray
+    prices: Floats
+
+
+def _subsets(count: int) -> list[np.ndarray]:
+    return [
+        np.array(list(itertools.combinations(range(count), size))) for size in range(1, min(STRENGTHS_MAX, count) + 1)
+    ]
+
+
+class Scales:
+    """Lanes of one request in one order of hands, ready to have sets of visits weighed.
+
+    Args:
+        table: their numbers. turns: the order of hands. start_min: when hands are free.
+    """
+
+    def __init__(
+        self, request: PlanRequest, entries: Sequence[Entry], table: LaneTable, turns: Turns, *, start_min: float = 0.0
+    ) -> None:
+        self.request, self.entries, self.start_min = request, tuple(entries), start_min
+        self.prices: Prices = prices_for(request.choice.aim)
+        self.table, self.turns = table, turns
+        self.strengths = strengths_of(request, entries)
+        self.groups = mirrored(entries)
+        self.only: dict[int, frozenset[int]] = {}
+        n = len(entries)
+        self.block = np.full(n, NO_BLOCK)
+        self.is_join = np.zeros(n, dtype=bool)
+        for task in self.turns.tasks:
+            self.block[list(task.rows)] = task.block
+            self.is_join[list(task.rows)] = task.is_join
+        self.own_visit = np.array([request.choice.visits.get(e.zone.key, 0) - 1 for e in entries])
+        self.counts_from_end = np.array([e.counts_from_end for e in entries])
+        bottles = np.array([b.volume_strength for b in request.bottles])
+        is_blend = (np.abs(self.strengths[:, None] - bottles) > 1e-6).all(axis=1)
+        self.blended = np.where(is_blend, BLENDED_MIN, 0.0)
+        self.tender = np.array([tenderness(e.zone.hair) for e in entries])
+        self.barred = np.where(self.table.allowed(self.strengths), 0.0, NEVER)
+        place = {e.zone.key: i for i, e in enumerate(entries)}
+        self.joined = [
+            (i, place[e.zone.waits_for or ""])
+            for i, e in enumerate(entries)
+            if self.is_join[i] and (e.zone.waits_for or "") in place
+        ]
+        self.is_delicate = np.array([e.zone.is_delicate for e in entries])
+        most = self.table.levels(self.table.strongest[:, None], (self.table.label - self.table.application)[:, None])
+        self.aimed = np.minimum(self.table.target, most[:, 0] + CLOSE_LEVELS)
+        self.weight = np.where(self.is_delicate, DELICATE_MISS_SHARE, 1.0)
+        self.weight = self.weight * np.where(self.aimed < self.table.target - 0.5, UNREACHED_MISS_SHARE, 1.0)
+        self.capacities = self.table.capacities(np.broadcast_to(self.strengths, (n, self.strengths.size)))
+        self.subsets = _subsets(self.strengths.size)
+        self.ready, self.wiped = self._wiped(request)
+
+    def _wiped(self, request: PlanRequest) -> tuple[Floats, Floats]:
+        """Minutes after which each lane could be wiped out, on target, and its price, for each strength; (n, s)."""
+        table, prices = self.table, self.prices
+        strengths = np.broadcast_to(self.strengths, self.capacities.shape)
+        ready = np.array([table.minutes_to(strengths[:, s]) for s in range(self.strengths.size)]).T
+        spared = DELICATE_WIPED_SHARE * table.label - table.application
+        ready = np.where(self.is_delicate[:, None], np.minimum(ready, spared[:, None]), ready)
+        ready = np.maximum(ready, WIPED_LEAST_MIN)
+        on = np.where(np.isfinite(ready), ready, 0.0) + table.application[:, None]
+        price = strain_min(prices, strengths, on, self.tender[:, None], self.is_delicate[:, None])
+        price = price + prices.look * looks_of(on) + self.blended + self.barred
+        sections = np.array([e.zone.foil_count for e in self.entries])
+        cannot = np.array([e.zone.touches_scalp for e in self.entries]) | (self.block != NO_BLOCK) | self.is_join
+        cannot |= np.array([e.zone.key in request.choice.minutes for e in self.entries]) | (self.own_visit >= 0)
+        cannot[[row for rows in self.groups if len(rows) > 1 for row in rows]] = True  # left and right end together
+        price = price + (prices.wipe + WIPE_SECTION_MIN * sections + np.where(cannot, NEVER, 0.0))[:, None]
+        reached = table.levels(strengths, np.where(np.isfinite(ready), ready, 0.0))
+        return ready, price + self.weight[:, None] * missed_min(prices, table.target[:, None], reached)
+
+    def lay_out(self, sets: VisitSets) -> Timelines:
+        """Everyone's times with sets of visits."""
+        return lay_out(
+            self.turns,
+            self.entries,
+            sets,
+            pace=self.request.pace,
+            hands=self.request.choice.hands,
+            start_min=self.start_min,
+        )
+
+    def walls(self, timelines: Timelines) -> Floats:
+        """When each lane's label ends, shape (n, m)."""
+        begins = np.where(self.counts_from_end[:, None], timelines.ends, timelines.starts)
+        return np.asarray(begins + self.table.label[:, None])
+
+    def weigh(self, sets: VisitSets) -> Weighed:
+        """What sets of visits come to."""
+        timelines = self.lay_out(sets)
+        costs = self._costs(timelines, sets.columns)
+        visits, group_costs = self._together(costs)
+        chosen, strength_price = self._choose(group_costs)
+        at = timelines.visits
+        is_there = np.isfinite(at)
+        last = np.where(is_there, at, 0.0).max(axis=1)
+        prices = strength_price + self.prices.minute * last + self.prices.visit * is_there.sum(axis=1)
+        gaps = np.where(is_there[:, 1:], np.diff(np.where(is_there, at, 0.0), axis=1), np.inf)
+        prices = prices + np.maximum(CLOSE_VISITS_MIN - gaps, 0.0).sum(axis=1)
+        return Weighed(sets, timelines, visits, chosen, prices)
+
+    def _costs(self, timelines: Timelines, columns: np.ndarray) -> Floats:
+        """Price of each lane with each strength at each visit, and wiped out on its own; shape (n, s, m, k + 1)."""
+        at = timelines.visits
+        n, (m, k), count = len(self.entries), at.shape, self.strengths.size
+        numbers = np.arange(k)
+        is_ok = at[None] - timelines.ends[:, :, None] >= PROCESSING_MIN_MIN - 1e-6
+        is_ok &= (at[None] <= self.walls(timelines)[:, :, None] + 1e-6) & np.isfinite(at)[None]
+        if self.turns.blocks:
+            own = columns.T[self.block]
+            is_ok &= (self.block[:, None] == NO_BLOCK)[:, :, None] | (own[:, :, None] == numbers)
+        if (self.own_visit >= 0).any():
+            own = np.minimum(self.own_visit, k - 1)
+            is_ok &= ((own[:, None] < 0) | (own[:, None] == numbers))[:, None, :]
+        for column, rows in self.only.items():
+            is_ok[[r for r in range(n) if r not in rows], :, column] = False
+        i, j, v = np.nonzero(is_ok)  # what can be done: one row of strengths for each
+        minutes, on = at[j, v] - timelines.ends[i, j], at[j, v] - timelines.starts[i, j]
+        gained = self.capacities[i] * self.table.shares_of(i, minutes)[:, None]
+        levels = effort_to_level(self.table.start[i, None] + gained)
+        rest = strain_min(self.prices, self.strengths, on[:, None], self.tender[i, None], self.is_delicate[i, None])
+        rest += (self.prices.look * looks_of(on))[:, None] + self.blended + self.barred[i]
+        missed = missed_min(self.prices, self.aimed[i, None], levels)
+        costs = np.empty((n, count, m, k + 1))
+        costs[:] = (NEVER + self.barred)[:, :, None, None]
+        costs[i, :, j, v] = self.weight[i, None] * missed + rest
+        last = np.where(np.isfinite(at), at, -np.inf).max(axis=1)
+        room = np.minimum(self.walls(timelines), last) - timelines.ends
+        costs[:, :, :, k] = self.wiped[:, :, None] + np.where(
+            self.ready[:, :, None] <= room[:, None] + 1e-6, 0.0, NEVER
+        )
+        if self.is_join.any():
+            self._join(costs, (i, j, v), levels, rest, minutes, timelines)
+        if self.is_delicate.any() and not self.is_delicate.all():
+            self._spare(costs, at[None] - timelines.starts[:, :, None], timelines.ends - timelines.starts)
+        return costs
+
+    def _join(
+        self,
+        costs: Floats,
+        where: tuple[np.ndarray, np.ndarray, np.ndarray],
+        levels: Floats,
+        rest: Floats,
+        minutes: Floats,
+        timelines: Timelines,
+    ) -> None:
+        """Roots and ends end where their lengths end: those that join aim at what the lengths reach, if less."""
+        i, j, v = where
+        for row, main in self.joined:
+            here = np.flatnonzero(i == row)
+            mains = np.flatnonzero(i == main)
+            if not here.size or not mains.size:
+                continue
+            best = np.argmin(costs[main][:, j[mains], v[mains]], axis=0)
+            reached = np.full(costs.shape[2:], self.aimed[row])
+            reached[j[mains], v[mains]] = levels[mains, best]
+            aimed = np.clip(reached[j[here], v[here]], self.table.start_level[row], self.aimed[row])
+            found = missed_min(self.prices, aimed[:, None], levels[here]) + rest[here]
+            if self.entries[row].zone.part is Part.ROOT:
+                found += self._early_min(row, main, costs.shape[2:], (j, v), (mains, here), best, timelines)[:, None]
+                hurry = np.maximum(JOIN_LEAST_MIN - minutes[here], 0.0)
+                found += np.where(hurry > 1e-6, HURRIED_MIN + 8.0 * hurry, 0.0)[:, None]
+            costs[row, :, j[here], v[here]] = found
+
+    def _early_min(
+        self,
+        row: int,
+        main: int,
+        shape: tuple[int, ...],
+        where: tuple[np.ndarray, np.ndarray],
+        rows: tuple[np.ndarray, np.ndarray],
+        best: np.ndarray,
+        timelines: Timelines,
+    ) -> Floats:
+        """Price of roots that join while their lengths are still far off; for the rows of one root."""
+        (j, v), (mains, here) = where, rows
+        strength = np.zeros(shape, dtype=int)
+        strength[j[mains], v[mains]] = best
+        worked = timelines.starts[row, j[here]] - timelines.ends[main, j[here]]
+        capacity = self.capacities[main, strength[j[here], v[here]]]
+        then = self.table.start[main] + capacity * self.table.shares_of(np.full(here.size, main), worked)
+        early = self.aimed[main] - effort_to_level(then) - JOIN_LEVELS_SHORT
+        return np.asarray(EARLY_JOIN_MIN * np.maximum(early, 0.0))
+
+    def _spare(self, costs: Floats, on: Floats, application: Floats) -> None:
+        """Delicate hair that would be on for more than 60 % of what the others are."""
+        others = np.flatnonzero(~self.is_delicate & ~self.is_join)
+        if not others.size:
+            return
+        k = on.shape[2]
+        on = np.where(np.isfinite(on), on, 0.0)
+        least = costs[others].min(axis=1)
+        best = np.argmin(least, axis=2)
+        wiped = np.minimum(self.ready.min(axis=1), self.table.label)[others, None] + application[others]
+        usual = np.take_along_axis(np.dstack([on[others], wiped]), best[:, :, None], axis=2)[:, :, 0].mean(axis=0)
+        rows = np.flatnonzero(self.is_delicate)
+        over = np.maximum(on[rows] - DELICATE_SHARE * usual[None, :, None], 0.0)
+        costs[rows, :, :, :k] += np.where(over > 0.05, HURRIED_MIN + 8.0 * over, 0.0)[:, None]
+        alone = self.ready[rows][:, :, None] + application[rows][:, None] - DELICATE_SHARE * usual
+        alone = np.minimum(np.maximum(alone, 0.0), self.table.label.max())
+        costs[rows, :, :, k] += np.where(alone > 0.05, HURRIED_MIN + 8.0 * alone, 0.0)
+
+    def _together(self, costs: Floats) -> tuple[np.ndarray, Floats]:
+        """Each lane's visit (n, s, m), each group's price (g, s, m): left and right in one visit where they can be."""
+        visit = np.argmin(costs, axis=3)
+        least = np.take_along_axis(costs, visit[..., None], axis=3)[..., 0]
+        found = []
+        for rows in self.groups:
+            if len(rows) == 1:
+                found.append(least[rows[0]])
+                continue
+            together = costs[list(rows)].sum(axis=0)
+            at = np.argmin(together, axis=2)
+            joint = np.take_along_axis(together, at[..., None], axis=2)[..., 0]
+            apart = least[list(rows)].sum(axis=0) + APART_MIN
+            is_joint = joint <= apart
+            found.append(np.where(is_joint, joint, apart))
+            for row in rows:
+                visit[row] = np.where(is_joint, at, visit[row])
+        return visit, np.array(found)
+
+    def _choose(self, costs: Floats) -> tuple[np.ndarray, Floats]:
+        """Each group's strength (g, m) and the price of all, with strengths (m,)."""
+        g, _, m = costs.shape
+        dear = self.prices.strength + self.prices.bowl  # a further strength is a further bowl
+        best = np.full(m, np.inf)
+        chosen = np.zeros((g, m), dtype=int)
+        every = np.argmin(costs, axis=1)
+        used = np.zeros((costs.shape[1], m), dtype=bool)
+        used[every, np.arange(m)] = True
+        total = costs.min(axis=1).sum(axis=0) + dear * (used.sum(axis=0) - 1)
+        best, chosen = total, every
+        for subsets in self.subsets:
+            least = costs[:, subsets[:, 0]]
+            for j in range(1, subsets.shape[1]):
+                least = np.minimum(least, costs[:, subsets[:, j]])
+            totals = least.sum(axis=0) + dear * (subsets.shape[1] - 1)
+            at = np.argmin(totals, axis=0)
+            total = totals[at, np.arange(m)]
+            is_better = total < best - 1e-9
+            if is_better.any():
+                picks = subsets[at]
+                inside = costs[:, picks, np.arange(m)[:, None]]
+                which = np.argmin(inside, axis=2)
+                own = np.take_along_axis(np.broadcast_to(picks, (g, *picks.shape)), which[..., None], axis=2)[..., 0]
+                chosen = np.where(is_better, own, chosen)
+                best = np.where(is_better, total, best)
+        return chosen, best
+
+    def price_of(
+        self, volumes: Floats, starts: Floats, ends: Floats, rinses: Floats, visits: Sequence[float], wiped: np.ndarray
+    ) -> Price:
+        """A schedule's price by its parts, without bowls and what is spared; lanes of shape (n,).
+
+        Args:
+            wiped: which lanes are wiped out.
+        """
+        prices, on = self.prices, rinses - starts
+        levels = self.table.levels(volumes[:, None], (rinses - ends)[:, None])[:, 0]
+        aimed = self.aimed.copy()
+        for row, main in self.joined:
+            aimed[row] = min(max(levels[main], self.table.start_level[row]), aimed[row])
+        sections = np.array([e.zone.foil_count for e in self.entries])
+        used = sorted({round(float(v), 3) for v in volumes})
+        bottles = [b.volume_strength for b in self.request.bottles]
+        blends = sum(all(abs(v - b) > 1e-3 for b in bottles) for v in volumes.tolist())
+        return replace(
+            NOTHING,
+            minutes=prices.minute * max(visits),
+            visits=prices.visit * len(visits),
+            wiped=float((prices.wipe + WIPE_SECTION_MIN * sections)[wiped].sum()),
+            strengths=prices.strength * (len(used) - 1) + BLENDED_MIN * blends,
+            looks=float((prices.look * looks_of(on)).sum()),
+            missed=float((self.weight * missed_min(prices, aimed, levels)).sum()),
+            strain=float(strain_min(prices, volumes, on, self.tender, self.is_delicate).sum()),
+        )
