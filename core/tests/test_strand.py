@@ -27,7 +27,7 @@ from fervens_core.lift import (
     zone_factors,
 )
 from fervens_core.lift.belief import HEAD_EXTENT_STD, HEAD_RATE_STD, ZONE_EXTENT_STD, ZONE_RATE_STD
-from fervens_core.planning import make_plan, strand_moves
+from fervens_core.planning import VolumeStep, make_plan, strand_moves
 
 SHELF = {"Powder": POWDER}
 
@@ -116,7 +116,7 @@ def test_a_strand_moves_the_plan_and_says_by_how_much():
     assert plain.move is None
     assert taught.strongest_volume > plain.strongest_volume or taught.finish_min > plain.finish_min
     assert "slower" in told(taught.move.text)
-    by_bottle = request(*zones, weakest=ANY, strands=(slow,), visit_mins=(30.0,))
+    by_bottle = request(*zones, weakest=ANY, strands=(slow,), visit_mins=(30.0,), step=VolumeStep.EXACT)
     moves = strand_moves(by_bottle, make_plan(by_bottle))
     assert moves
     assert all(m.volume > m.expected_volume for m in moves)

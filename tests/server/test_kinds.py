@@ -145,8 +145,8 @@ def test_weakest_developers_are_the_studios_own(owner, studio):
     service = told(owner, "lighten_and_tone", zones)
     owner.event(service["id"], "ConsultationFinished")
     assert owner.get(f"/services/{service['id']}/plan")["lanes"][0]["volume_strength"] == 20
-    owner.ask("PATCH", "/studio", {"weakest_natural": 12})
-    assert owner.get(f"/services/{service['id']}/plan")["lanes"][0]["volume_strength"] == 12
+    owner.ask("PATCH", "/studio", {"weakest_natural": 30})
+    assert owner.get(f"/services/{service['id']}/plan")["lanes"][0]["volume_strength"] == 30
     assert owner.ask("PATCH", "/studio", {"weakest_worn": 41}, 422)["field"] == "weakest_worn"
 
 

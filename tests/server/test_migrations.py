@@ -59,4 +59,4 @@ def test_zones_lines_and_own_developers_of_version_1_are_kept(executor):
     assert (first.is_delicate, first.foil_count, first.pace_min_per_foil) == (True, 7, 1.3)
     assert second.name == "Top"
     choice = adapters.choice_value(loaded.row, ["crown", "top"])
-    assert (choice.finish_mins, choice.volumes, choice.has_additive) == ((52.0,), {"crown": 25.0}, True)
+    assert (choice.visit_mins, choice.volumes, choice.has_additive) == ((52.0,), {"crown": 25.0}, True)

@@ -197,23 +197,27 @@ def test_aims_lines_partings_and_steps(owner):
     made = to_plan(owner, zones=zones)
     plan = owner.get(f"/services/{made['id']}/plan")
     aims = owner.post(f"/services/{made['id']}/plan/aims", choices(owner, plan))
-    assert [a["aim"] for a in aims] == ["gentle", "even", "quick"]
-    assert aims[0]["strongest_volume"] <= 20
-    assert all(len(a["lanes"]) == 3 and a["chair_min"] > a["finish_min"] for a in aims)
+    assert [a["aim"] for a in aims] == ["simple", "gentle", "even", "quick"]
+    assert max(aims[1]["strengths"]) <= 20
+    assert all(len(a["lanes"]) == 3 and a["chair_min"] > a["last_rinse_min"] for a in aims)
+    assert min(a["last_rinse_min"] for a in aims) == aims[3]["last_rinse_min"]
+    assert aims[0]["same_as"] is None
     parted = owner.put(
         f"/services/{made['id']}/plan",
-        choices(owner, plan, wave_starts=["nape"], finish_mins=[45, 61], aim="quick", step="bottles"),
+        choices(owner, plan, round_starts=["nape"], visit_mins=[45, 90], aim="quick", step="bottles"),
     )
-    assert [w["finish_min"] for w in parted["waves"]] == [45, 61]
+    assert [(v["round"], v["at_min"]) for v in parted["visits"]] == [(1, 45), (2, 90)]
     assert {x["volume_strength"] for x in parted["lanes"]} <= {7, 10, 20, 30, 40}
-    assert parted["wave_starts"] == ["crown", "nape"]
+    assert parted["round_starts"] == ["nape"]
     again = owner.get(f"/services/{made['id']}/plan")
     assert again == parted
-    bad = owner.put(f"/services/{made['id']}/plan", choices(owner, parted, wave_starts=["chin"]), 422)
-    assert bad["field"] == "wave_starts"
+    bad = owner.put(f"/services/{made['id']}/plan", choices(owner, parted, round_starts=["chin"]), 422)
+    assert bad["field"] == "round_starts"
     # a zone that goes takes its parting and its own developer with it
     consult(owner, parted | {"id": made["id"]}, zones[:2])
-    assert len(owner.get(f"/services/{made['id']}/plan")["waves"]) == 1
+    left = owner.get(f"/services/{made['id']}/plan")
+    assert {v["round"] for v in left["visits"]} == {1}
+    assert left["visit_mins"] == []
 
 
 def test_mixing_list_adds_up_to_the_bottles(owner):
@@ -272,7 +276,8 @@ def test_the_page_and_the_command_line_give_the_same_plan(owner, tmp_path, capsy
     assert [(x["key"], x["volume_strength"]) for x in printed["lanes"]] == [
         (x["key"], x["volume_strength"]) for x in plan["lanes"]
     ]
-    assert [w["finish_min"] for w in printed["waves"]] == [w["finish_min"] for w in plan["waves"]]
+    assert [v["at_min"] for v in printed["basin_visits"]] == [v["at_min"] for v in plan["visits"]]
+    assert printed["chair_min"] == pytest.approx(plan["chair_min"], abs=0.1)
 
 
 def test_a_file_comes_into_another_studio_whole(owner, stranger):
@@ -297,7 +302,7 @@ def test_a_file_comes_into_another_studio_whole(owner, stranger):
     [
         ({"format": "x"}, "format"),
         ({"zones": [{"key": "a"}]}, "zones[0].start_level"),
-        ({"version": 4}, "version"),
+        ({"version": 5}, "version"),
     ],
 )
 def test_a_bad_file_changes_nothing(owner, change, field):

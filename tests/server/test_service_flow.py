@@ -238,7 +238,13 @@ def test_the_plan_is_kept_and_taken_as_the_server_computes_it(owner):
     zones = [ZONE, ZONE | {"key": "top", "name": "Top"}]
     service = to_plan(owner, zones=zones)
     key = owner.get("/shelf")["lighteners"][0]["key"]
-    body = {"revision": service["revision"], "lightener_key": key, "finish_mins": [40], "order": ["top", "crown"]}
+    body = {
+        "revision": service["revision"],
+        "lightener_key": key,
+        "visit_mins": [40],
+        "keeps_order": True,
+        "order": ["top", "crown"],
+    }
     preview = owner.post(f"/services/{service['id']}/plan/preview", body)
     assert [x["key"] for x in preview["lanes"]] == ["top", "crown"]
     assert [x["key"] for x in owner.get(f"/services/{service['id']}/plan")["lanes"]] == ["crown", "top"]

@@ -81,7 +81,7 @@ def test_two_plans_written_at_once_leave_one_and_a_word(pair):
     key = one.get("/shelf")["lighteners"][0]["key"]
 
     def write(actor, finish):
-        body = {"revision": service["revision"], "lightener_key": key, "finish_mins": [finish]}
+        body = {"revision": service["revision"], "lightener_key": key, "visit_mins": [finish]}
         return lambda: actor.ask("PUT", f"/services/{service['id']}/plan", body, None)
 
     answers = together(write(one, 30), write(two, 40))

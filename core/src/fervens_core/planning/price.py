@@ -13,9 +13,10 @@ from fervens_core.planning.request import Aim
 CLOSE_LEVELS = 0.1
 """Nearer to the target than an eye can tell costs nothing."""
 OVER_FREE_LEVELS = 0.25
+READ_LEVELS = 0.25
+"""Beyond a quarter level a lane may read short (technicians read to halves)."""
 BENT_LEVELS = 0.5
-"""[MODEL] what an eye can tell weighs more the more of it is missing; past half a level, where a lane reads short,
-every further one more, and the same."""
+"""[MODEL] what an eye can tell weighs more the more of it is missing; past half a level every further one the same."""
 DARK_LEVEL, TENDER_PER_LEVEL, COARSE_TENDER_SHARE = 4.0, 0.75, 0.6
 """[MODEL]"""
 HARSHER_VOLUME = 10.0
@@ -69,7 +70,7 @@ def missed_min(prices: Prices, target: Floats, level: Floats) -> Floats:
     """Price of ending at a level instead of the target; broadcasts."""
     short = np.maximum(target - level, 0.0)
     over = np.maximum(level - target - OVER_FREE_LEVELS, 0.0)
-    told = np.maximum(short - CLOSE_LEVELS, 0.0) + 1.5 * np.maximum(short - BENT_LEVELS, 0.0)
+    told = np.maximum(short - CLOSE_LEVELS, 0.0) + 1.5 * np.maximum(short - READ_LEVELS, 0.0)
     bent = np.where(short < BENT_LEVELS, short**2, 2.0 * BENT_LEVELS * short - BENT_LEVELS**2)
     result: Floats = prices.level * (told + bent) + prices.over * (over + 2.0 * over**2)
     return result

@@ -15,6 +15,8 @@ from fervens_core.planning.rounds import again_key
 from fervens_core.safety import ONE_VISIT_WHITE_FROM_LEVEL, WHITE_FROM_LEVEL, strongest_volume
 
 SESSIONS_MAX = 6
+SURE_LEVELS = 1.0
+"""[MODEL] half a level short is one session where nine heads in ten come within a level of the wish in it."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,8 +56,9 @@ def _next_level(request: PlanRequest, zone: Zone, level: float, worn: float) -> 
 def head_sessions(request: PlanRequest, plan: Plan) -> tuple[LaneSessions, ...]:
     """Every lane's sessions: today by the plan, its second round included; then one application a session.
 
-    A lane is there within a quarter level, delicate hair within half a one. One that is left out stays where it is.
-    White from below level 7 takes two applications at least (common practice, no source).
+    A lane is there when it is likely within a quarter level, or within half a one where nine heads in ten are within a
+    whole one. What is left out stays where it is. White from below level 7 takes two applications at least (common
+    practice, no source).
     """
     again = {x.zone.key: x for x in plan.again.lanes} if plan.again else {}
     found = [LaneSessions(x.zone, (x.zone.hair.start_level,), x.zone.hair.start_level, None) for x in plan.left_out]
@@ -65,14 +68,16 @@ def head_sessions(request: PlanRequest, plan: Plan) -> tuple[LaneSessions, ...]:
         levels = [min(ended.level_at_rinse, zone.target_level)]
         applications = 2 if second else 1
         is_white = zone.target_level >= WHITE_FROM_LEVEL and zone.hair.start_level < ONE_VISIT_WHITE_FROM_LEVEL
-        near = zone.target_level - (ON_TARGET_LEVELS if zone.is_delicate else LIFT_LEAST)
+        sure = min(ended.level_low, zone.target_level)
+        near = zone.target_level - ON_TARGET_LEVELS
         while len(levels) < SESSIONS_MAX:
-            if levels[-1] >= near and not (is_white and applications < 2):
+            is_sure = len(levels) > 1 or sure >= zone.target_level - SURE_LEVELS
+            is_there = levels[-1] >= (near if is_sure else zone.target_level - LIFT_LEAST)
+            if is_there and not (is_white and applications < 2):
                 break
             after = _next_level(request, zone, levels[-1], LATER_EXTENT_FACTOR**applications)
             levels.append(min(max(after, levels[-1]), zone.target_level))
             applications += 1
-        sure = min(ended.level_low, zone.target_level)
         found.append(LaneSessions(zone, tuple(levels), sure, len(levels) if levels[-1] >= near else None))
     return tuple(found)
 
