@@ -63,7 +63,7 @@ export const lane = (more: Partial<Schemas['Lane']> = {}): Schemas['Lane'] => ({
   ratio_rate: 1,
   has_bowl: true,
   is_passed_wall: false,
-  wave: 1,
+  visit: 1,
   warn_mins: [34, 41],
   stop_reason: null,
   notes: [],

@@ -27,3 +27,9 @@ export const inMinutes = (minutes: number): string => {
 
 export const grams = (mass: number): string => (mass >= 10 ? mass.toFixed(0) : mass.toFixed(1))
 export const levelText = (level: number): string => (Number.isInteger(level) ? String(level) : level.toFixed(1))
+
+/** "2 h 40" for a stretch of minutes, "45 min" below an hour. */
+export const duration = (minutes: number): string => {
+  const whole = Math.round(minutes)
+  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
+}

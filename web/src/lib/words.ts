@@ -154,13 +154,25 @@ export const steps = [
   { value: 'bottles', name: 'Only the bottles' },
 ] as const
 export const bowlStyles = [
+  { value: 'usual', name: 'As few as keep' },
   { value: 'fresh', name: 'Small and fresh' },
   { value: 'large', name: 'One large' },
 ] as const
 export const aims = {
-  gentle: { name: 'Gentle', says: 'weak and long, 20 vol at most' },
-  even: { name: 'Even', says: 'all alike, no stronger than needed' },
+  simple: { name: 'Simple', says: 'fewest strengths, bowls and trips' },
+  gentle: { name: 'Gentle', says: 'least contact, 20 vol at most' },
+  even: { name: 'Even', says: 'all ends nearest to their wish' },
   quick: { name: 'Quick', says: 'soonest inside every limit' },
+} as const
+export const delicateWays = [
+  { value: 'weaker_last', name: 'Weaker and last' },
+  { value: 'same_short', name: 'The same, but short' },
+  { value: 'weakest_first', name: 'Weakest, first, out early' },
+] as const
+export const orderWays = {
+  low_back_up: 'Low back up',
+  cools_first: 'What cools first',
+  resists_first: 'What resists first',
 } as const
 export const modeName = (value: string): string => modes.find((m) => m.value === value)?.name.toLowerCase() ?? value
 export const stretches = [

@@ -1,48 +1,74 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
-import { levelText } from '../lib/time'
+import { duration, levelText } from '../lib/time'
 import { aims as words } from '../lib/words'
 
-/** Three plans side by side with what each costs; a tap takes one. */
+/** Schedules to choose from: a line of them, each a tap; opened, what each costs side by side. */
 const props = defineProps<{ aims: readonly Schemas['AimOut'][]; taken: Schemas['Aim']; isLocked: boolean }>()
 const emit = defineEmits<{ take: [aim: Schemas['Aim']] }>()
-const longest = computed(() => Math.max(...props.aims.map((a) => a.finish_min), 30))
+const isOpen = ref(false)
+const shown = computed(() => props.aims.filter((a) => a.same_as === null))
+const alike = (a: Schemas['AimOut']) => props.aims.filter((x) => x.same_as === a.aim).map((x) => words[x.aim].name)
+/** One that came out like another stands for it too. */
+const isTaken = (a: Schemas['AimOut']) =>
+  a.aim === props.taken || props.aims.some((x) => x.aim === props.taken && x.same_as === a.aim)
+const why = computed(() => shown.value.find(isTaken)?.why ?? null)
+const longest = computed(() => Math.max(...props.aims.map((a) => a.last_rinse_min), 30))
 const share = (minute: number) => `${(minute / longest.value) * 100}%`
+const strengths = (a: Schemas['AimOut']) => `${a.strengths.map(levelText).join(', ')} vol`
+const plural = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`
 const facts = (a: Schemas['AimOut']) => [
-  `to ${levelText(Math.round(a.strongest_volume * 10) / 10)} vol · spread ${a.spread_levels.toFixed(1)} level`,
-  `load ${a.contact_load_volume_min.toFixed(0)} vol·min · ${a.contact_min.toFixed(0)} min on hair`,
-  `${a.bowl_count} bowls in ${a.wave_count} ${a.wave_count === 1 ? 'wave' : 'waves'}`,
+  `last rinse after ${a.last_rinse_min.toFixed(0)} min · ${plural(a.visit_count, 'trip')} to the basin`,
+  `${strengths(a)} · ${plural(a.bowl_count, 'bowl')} · load ${a.contact_load_volume_min.toFixed(0)} vol·min`,
 ]
-const visits = (a: Schemas['AimOut']) => {
-  const count = a.visits === null ? 'Not in six visits' : a.visits === 1 ? 'One visit' : `${a.visits} visits`
+const sessions = (a: Schemas['AimOut']) => {
+  const count = a.sessions === null ? 'Not in six sessions' : plural(a.sessions, 'session')
   return a.short_count ? `${count}; ${a.short_count} of ${a.lanes.length} short today` : count
 }
 </script>
 
 <template>
-  <div class="grid gap-3 md:grid-cols-3" role="group" aria-label="Aims">
-    <button
-      v-for="a in aims"
-      :key="a.aim"
-      type="button"
-      class="rounded-[7px] border-2 bg-panel p-3 text-left transition-colors"
-      :class="taken === a.aim ? 'border-act' : 'border-transparent hover:border-strong'"
-      :aria-pressed="taken === a.aim"
-      :disabled="isLocked"
-      @click="emit('take', a.aim)"
-    >
-      <span class="flex items-baseline gap-2">
-        <span class="text-xl font-bold">{{ words[a.aim].name }}</span>
-        <span class="grow truncate text-sm text-soft">{{ words[a.aim].says }}</span>
-        <span class="num text-2xl leading-none">{{ a.finish_min.toFixed(0) }}</span><span class="text-sm">min</span>
-      </span>
-      <span class="mt-1 grid grid-cols-[minmax(0,1fr)_36%] gap-x-4">
-        <span class="block text-sm leading-snug">
+  <div>
+    <div class="flex flex-wrap items-center gap-2" role="group" aria-label="Aims">
+      <button
+        v-for="a in shown"
+        :key="a.aim"
+        type="button"
+        class="min-h-11 rounded-[7px] border-2 bg-panel px-3 text-left transition-colors"
+        :class="isTaken(a) ? 'border-act' : 'border-transparent hover:border-strong'"
+        :aria-pressed="isTaken(a)"
+        :disabled="isLocked"
+        @click="emit('take', a.aim)"
+      >
+        <strong>{{ words[a.aim].name }}</strong>
+        <span class="num ml-2 text-lg">{{ duration(a.chair_min) }}</span>
+        <span class="ml-2 text-sm text-soft">{{ strengths(a) }}, {{ plural(a.visit_count, 'trip') }}</span>
+        <span v-if="alike(a).length" class="ml-2 text-sm text-soft">· {{ alike(a).join(' and ') }} the same</span>
+      </button>
+      <p v-if="why && !isOpen" class="min-w-0 grow text-sm text-soft">{{ why }}</p>
+      <button type="button" class="btn !min-h-11" :aria-expanded="isOpen" @click="isOpen = !isOpen">
+        {{ isOpen ? 'Fold' : 'Compare' }}
+      </button>
+    </div>
+    <div v-if="isOpen" class="mt-2 grid gap-3 md:grid-cols-2 xl:grid-cols-4" data-testid="aim-cards">
+      <div
+        v-for="a in shown"
+        :key="a.aim"
+        class="rounded-[7px] border-2 bg-panel p-3"
+        :class="isTaken(a) ? 'border-act' : 'border-transparent'"
+      >
+        <p class="flex items-baseline gap-2">
+          <span class="text-xl font-bold">{{ words[a.aim].name }}</span>
+          <span class="num ml-auto text-2xl leading-none">{{ duration(a.chair_min) }}</span>
+        </p>
+        <p class="text-sm text-soft">{{ words[a.aim].says }}</p>
+        <p class="mt-1 text-sm leading-snug">
           <span v-for="(line, n) in facts(a)" :key="n" class="block">{{ line }}</span>
-          <b class="block">{{ visits(a) }}</b>
-        </span>
-        <span class="flex flex-col justify-center gap-[3px]" aria-hidden="true">
+          <b class="block">{{ sessions(a) }}</b>
+          <span v-if="a.why" class="block">{{ a.why }}</span>
+        </p>
+        <span class="mt-2 flex flex-col justify-center gap-[3px]" aria-hidden="true">
           <span v-for="(lane, i) in a.lanes" :key="i" class="relative block h-[6px] max-h-[6px] min-h-[2px] shrink">
             <span
               class="hatch absolute inset-y-0 opacity-50"
@@ -59,7 +85,7 @@ const visits = (a: Schemas['AimOut']) => {
             />
           </span>
         </span>
-      </span>
-    </button>
+      </div>
+    </div>
   </div>
 </template>

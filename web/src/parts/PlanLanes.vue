@@ -7,38 +7,57 @@ import { levelText } from '../lib/time'
 import Strip from './Strip.vue'
 import Swatch from './Swatch.vue'
 
-/** The lanes of a plan by wave, each wave with its finish line to drag; zones can be dragged into another order. */
-const props = defineProps<{ plan: Schemas['PlanOut']; isLocked: boolean }>()
+/** The lanes of a plan in the order of hands, the hands' own lane above, and a line to drag for each trip to the basin. */
+const props = defineProps<{ plan: Schemas['PlanOut']; isLocked: boolean; selected: readonly string[] }>()
 const emit = defineEmits<{
-  finish: [wave: number, minute: number]
+  visit: [visit: number, minute: number]
   keep: []
-  nudge: [wave: number, by: number]
+  nudge: [visit: number, by: number]
+  drop: [visit: number]
+  add: []
   volume: [lane: Schemas['PlanLane'], by: number]
   move: [key: string, by: number]
   reorder: [order: string[]]
-  part: [key: string]
+  toggle: [key: string]
 }>()
 const axis = computed<Axis>(() => ({
   from: 0,
-  to: Math.max(...props.plan.lanes.map((l) => l.wall_min), ...props.plan.waves.map((w) => w.finish_min), 30) + 4,
+  to: Math.max(...props.plan.lanes.map((l) => l.wall_min), props.plan.last_rinse_min, 30) + 6,
 }))
 const marks = computed(() => ticks(axis.value, 13))
-const waves = computed(() =>
-  props.plan.waves.map((wave) => ({ wave, lanes: props.plan.lanes.filter((l) => l.wave === wave.number) })),
-)
 const isFirst = (lane: Schemas['PlanLane']) => props.plan.lanes.find((l) => l.zone_key === lane.zone_key) === lane
 const numberOf = (lane: Schemas['PlanLane']) => props.plan.order.indexOf(lane.zone_key) + 1
+const beginsRound = (lane: Schemas['PlanLane'], at: number) => at > 0 && lane.round !== props.plan.lanes[at - 1]?.round
+
+const doings = { apply: 'applying', look: 'a look', wipe: 'wiping out', basin: 'at the basin' } as const
+const nameOf = computed(() => Object.fromEntries(props.plan.lanes.map((l) => [l.key, l.name])))
+const busy = computed(() =>
+  props.plan.busy.map((b) => ({
+    ...b,
+    style: {
+      left: `${clampPercent(toPercent(axis.value, b.start_min))}%`,
+      width: `${Math.max(toPercent(axis.value, b.end_min) - toPercent(axis.value, b.start_min), 0.25)}%`,
+    },
+  })),
+)
+const handsSay = computed(() => {
+  const applied = props.plan.busy
+    .filter((b) => b.doing === 'apply')
+    .reduce((sum, b) => sum + b.end_min - b.start_min, 0)
+  const trips = props.plan.busy.filter((b) => b.doing === 'basin').length
+  return `Hands: ${applied.toFixed(0)} min applying, ${trips} ${trips === 1 ? 'trip' : 'trips'} to the basin`
+})
 
 const field = ref<HTMLElement | null>(null)
 const dragging = ref<number | null>(null)
-const startDrag = (wave: number, event: PointerEvent) => {
+const startDrag = (visit: number, event: PointerEvent) => {
   if (props.isLocked) return
   const handle = event.currentTarget as HTMLElement
   handle.setPointerCapture(event.pointerId)
-  dragging.value = wave
+  dragging.value = visit
   const stop = useEventListener(handle, 'pointermove', (e: PointerEvent) => {
     const box = field.value?.getBoundingClientRect()
-    if (box) emit('finish', wave, toMinute(axis.value, (e.clientX - box.left) / box.width))
+    if (box) emit('visit', visit, toMinute(axis.value, (e.clientX - box.left) / box.width))
   })
   const end = () => {
     stop()
@@ -47,11 +66,16 @@ const startDrag = (wave: number, event: PointerEvent) => {
   }
   useEventListener(handle, ['pointerup', 'pointercancel'], end, { once: true })
 }
-const keyFinish = (wave: number, event: KeyboardEvent) => {
+const keyVisit = (visit: number, event: KeyboardEvent) => {
+  if (['Delete', 'Backspace'].includes(event.key) && props.plan.visits.length > 1) {
+    event.preventDefault()
+    emit('drop', visit)
+    return
+  }
   const by = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1, PageDown: -5, PageUp: 5 }[event.key]
   if (!by) return
   event.preventDefault()
-  emit('nudge', wave, by)
+  emit('nudge', visit, by)
 }
 
 /** Reordering by dragging a zone's grip: the zone under the finger is where it goes. */
@@ -99,15 +123,27 @@ const readyText = (lane: Schemas['PlanLane']) => {
   const to = late === null || late > lane.wall_min ? 'or not by the wall' : `to ${late.toFixed(0)}`
   return `ready ${early.toFixed(0)} ${to}${likely === null ? '' : `, likely ${likely.toFixed(0)}`} min`
 }
-const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
-  lane.reason ? 'stops short' : lane.rinse_min < finish - 0.5 ? `rinse ${lane.rinse_min.toFixed(0)}` : 'on the line'
+const atRinse = (lane: Schemas['PlanLane']) => {
+  const how = { rinsed: 'rinse', wiped: 'wipe out', dried: 'let dry' }[lane.ending]
+  return `${how} ${lane.rinse_min.toFixed(0)}${lane.reason ? ', short' : ''}`
+}
 </script>
 
 <template>
-  <section ref="rows" class="panel !px-0 !py-2" aria-label="Zones in order of application">
+  <section ref="rows" class="panel relative !px-0 !py-1" aria-label="Zones in order of application">
     <div class="plan-row px-4 text-sm text-soft">
-      <span class="hidden md:block print:block">Order of application</span>
-      <div ref="field" class="relative h-6">
+      <span class="hidden md:flex md:items-end md:justify-between print:block">
+        <span>In the order of hands</span>
+        <button
+          v-if="!isLocked"
+          type="button"
+          class="no-print min-h-6 underline decoration-dotted underline-offset-2"
+          @click="emit('add')"
+        >
+          one trip more
+        </button>
+      </span>
+      <div ref="field" class="relative h-[52px]">
         <span
           v-for="m in marks"
           :key="m"
@@ -116,30 +152,41 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
           >{{ m }}</span
         >
       </div>
-      <span class="hidden text-right md:block print:block">at the rinse</span>
+      <span class="hidden text-right md:block print:block">at its end</span>
     </div>
-    <div v-for="({ wave, lanes }, w) in waves" :key="wave.number" class="relative" :data-wave="wave.number">
-      <div
-        v-if="waves.length > 1"
-        class="flex flex-wrap items-center gap-x-4 border-t border-strong bg-sunk px-4 py-0.5 text-[15px]"
-      >
-        <strong>Wave {{ wave.number }}</strong>
-        <span class="text-soft">{{ w < waves.length - 1 ? 'rinse, tone, go on' : 'the last' }}</span>
-        <button
-          v-if="w > 0 && !isLocked"
-          type="button"
-          class="no-print ml-auto min-h-7 px-1 text-sm font-semibold underline underline-offset-4"
-          @click="emit('part', wave.zone_keys[0] ?? '')"
-        >
-          join with wave {{ wave.number - 1 }}
-        </button>
+    <div class="plan-row border-t border-line px-4">
+      <span class="hidden text-[15px] font-semibold md:block">Hands</span>
+      <div class="relative h-6" role="img" :aria-label="handsSay">
+        <span
+          v-for="(b, n) in busy"
+          :key="n"
+          class="absolute"
+          :class="[
+            b.doing === 'apply'
+              ? 'top-[5px] bottom-[5px] rounded-[2px] bg-strong'
+              : b.doing === 'basin'
+                ? 'top-0 bottom-0 rounded-[2px] border-2 border-ink bg-panel'
+                : b.doing === 'wipe'
+                  ? 'top-[3px] bottom-[3px] border-x-2 border-ink'
+                  : 'bottom-0 h-[4px] bg-ink',
+            { 'outline-2 outline-stop': b.is_clash },
+          ]"
+          :style="b.style"
+          :title="`${doings[b.doing]} ${b.start_min.toFixed(0)}–${b.end_min.toFixed(0)} min: ${b.lane_keys.map((k) => nameOf[k] ?? k).join(', ')}`"
+        />
       </div>
+      <span class="hidden md:block" />
+    </div>
+    <template v-for="(lane, i) in plan.lanes" :key="lane.key">
+      <p v-if="beginsRound(lane, i)" class="border-t border-strong bg-sunk px-4 py-0.5 text-[15px]">
+        <strong>Round {{ lane.round }}</strong>
+        <span class="ml-3 text-soft">what came before is rinsed and toned first</span>
+      </p>
       <div
-        v-for="lane in lanes"
-        :key="lane.key"
-        class="plan-row border-t border-line px-4 py-1"
+        class="plan-row border-t border-line px-4 py-[2px]"
         :class="{
           'opacity-40': lifted === lane.zone_key,
+          'bg-sunk': selected.includes(lane.key),
           'shadow-[inset_0_3px_0_var(--signal)]': over === lane.zone_key && over !== lifted && isFirst(lane),
         }"
         :data-zone="lane.zone_key"
@@ -149,7 +196,7 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
             <span class="num text-lg text-soft">{{ numberOf(lane) }}</span>
             <button
               type="button"
-              class="no-print flex h-12 w-6 shrink-0 touch-none items-center justify-center rounded-[4px] text-soft hover:bg-sunk hover:text-ink"
+              class="no-print flex h-11 w-6 shrink-0 touch-none items-center justify-center rounded-[4px] text-soft hover:bg-sunk hover:text-ink"
               :class="isLocked ? 'cursor-default' : 'cursor-grab'"
               :disabled="isLocked"
               :aria-label="`Move ${plan.zone_names[lane.zone_key]}: drag, or arrow keys`"
@@ -160,38 +207,39 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
             </button>
           </span>
           <span v-else class="w-9 shrink-0 text-center text-soft" aria-hidden="true">↳</span>
-          <div class="min-w-0 grow">
-            <p class="narrow line-clamp-2 text-[17px] leading-tight font-semibold" :title="lane.note || undefined">
-              {{ lane.name }}
-            </p>
-            <p v-if="lane.lightener" class="truncate text-[13px]" :title="lane.lightener">{{ lane.lightener }}</p>
-            <p class="num text-[15px] text-soft">
-              {{ levelText(lane.start_level) }} → {{ levelText(lane.target_level) }}
-              <button
-                v-if="isFirst(lane) && lane !== lanes[0] && !isLocked"
-                type="button"
-                class="no-print ml-1 min-h-6 font-normal underline decoration-dotted underline-offset-2"
-                :aria-label="`part here: a wave begins at ${plan.zone_names[lane.zone_key]}`"
-                @click="emit('part', lane.zone_key)"
-              >
-                part here
-              </button>
-            </p>
-          </div>
+          <button
+            type="button"
+            class="min-h-11 min-w-0 grow text-left"
+            :aria-pressed="selected.includes(lane.key)"
+            :aria-label="`Select ${lane.name}`"
+            :disabled="isLocked"
+            @click="emit('toggle', lane.key)"
+          >
+            <span
+              class="narrow line-clamp-1 block text-[17px] leading-tight font-semibold"
+              :title="lane.note || undefined"
+              >{{ lane.name }}</span
+            >
+            <span class="num block truncate text-[14px] leading-tight text-soft"
+              >{{ levelText(lane.start_level) }} → {{ levelText(lane.target_level)
+              }}<template v-if="lane.lightener"> · {{ lane.lightener }}</template
+              ><template v-if="lane.is_own_minutes || lane.is_own_visit"> · yours</template></span
+            >
+          </button>
           <div class="flex items-center">
             <button
               type="button"
               class="btn no-print !min-h-11 !px-3"
               :disabled="isLocked || lane.volume_strength <= 1"
               :aria-label="`${lane.name}: weaker developer`"
-              @click="emit('volume', lane, -1)"
+              @click="emit('volume', lane, -5)"
             >
               −
             </button>
-            <span class="w-[52px] text-center leading-none">
-              <span class="num text-[23px]">{{ levelText(Math.round(lane.volume_strength * 10) / 10) }}</span><span
+            <span class="w-[46px] text-center leading-none">
+              <span class="num text-[21px]">{{ levelText(Math.round(lane.volume_strength * 10) / 10) }}</span><span
                 class="block text-[11px] text-soft"
-                >{{ lane.is_own_volume ? 'vol, yours' : 'vol' }}</span
+                >{{ lane.is_own_volume ? 'yours' : 'vol' }}</span
               >
             </span>
             <button
@@ -200,14 +248,14 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
               :disabled="isLocked || lane.volume_strength >= lane.strongest_volume"
               :aria-label="`${lane.name}: stronger developer`"
               :title="`at most ${levelText(lane.strongest_volume)} vol: ${lane.limit_reason}`"
-              @click="emit('volume', lane, 1)"
+              @click="emit('volume', lane, 5)"
             >
               +
             </button>
           </div>
         </div>
         <Strip
-          class="h-[48px]"
+          class="h-[44px]"
           :axis="axis"
           :zero="lane.end_min"
           :points="lane.curve"
@@ -218,53 +266,55 @@ const atRinse = (lane: Schemas['PlanLane'], finish: number) =>
           :wall="lane.wall_min"
           :window="lane.ready_min"
           :crossings="lane.crossings"
-          :label="`${lane.name}: applied ${lane.start_min.toFixed(0)} to ${lane.end_min.toFixed(0)}, ${readyText(lane)}, rinsed at ${lane.rinse_min.toFixed(0)}, label's time ends at ${lane.wall_min.toFixed(0)} min`"
+          :label="`${lane.name}: applied ${lane.start_min.toFixed(0)} to ${lane.end_min.toFixed(0)}, ${readyText(lane)}, ${atRinse(lane)} min, label's time ends at ${lane.wall_min.toFixed(0)} min`"
         />
         <div class="flex items-center gap-3">
           <Swatch
             :now="lane.hex_at_rinse"
             :target="lane.hex_target"
-            :label="`Left at the rinse ${lane.level_at_rinse.toFixed(1)}, right wanted ${lane.target_level}`"
+            :label="`Left at its end ${lane.level_at_rinse.toFixed(1)}, right wanted ${lane.target_level}`"
           />
           <p class="leading-tight">
-            <span class="num text-[23px]">{{ lane.level_at_rinse.toFixed(1) }}</span><span
+            <span class="num text-[21px]">{{ lane.level_at_rinse.toFixed(1) }}</span><span
               class="block text-[13px]"
               :class="lane.reason ? 'font-bold' : 'text-soft'"
-              >{{ atRinse(lane, wave.finish_min) }}</span
+              >{{ atRinse(lane) }}</span
             >
           </p>
         </div>
       </div>
-      <div class="plan-row pointer-events-none absolute inset-0 !items-stretch px-4">
-        <span class="hidden md:block print:block" />
-        <div class="relative">
-          <div
-            class="pointer-events-auto absolute top-0 z-10 h-9 w-12 -translate-x-1/2 touch-none md:h-full print:h-full"
-            :class="isLocked ? 'cursor-default' : 'cursor-ew-resize'"
-            role="slider"
-            :tabindex="isLocked ? -1 : 0"
-            :aria-label="waves.length > 1 ? `Finish line of wave ${wave.number}` : 'Finish line'"
-            :aria-valuemin="wave.finish_least_min"
-            :aria-valuemax="wave.finish_most_min"
-            :aria-valuenow="wave.finish_min"
-            :aria-valuetext="`${wave.finish_min.toFixed(0)} min after the first product`"
-            :aria-disabled="isLocked"
-            :style="{ left: `${clampPercent(toPercent(axis, wave.finish_min))}%` }"
-            @pointerdown="(e) => startDrag(w, e)"
-            @keydown="(e) => keyFinish(w, e)"
+    </template>
+    <div class="plan-row pointer-events-none absolute inset-0 !items-stretch px-4 py-1">
+      <span class="hidden md:block print:block" />
+      <div class="relative">
+        <div
+          v-for="(visit, v) in plan.visits"
+          :key="visit.number"
+          class="pointer-events-auto absolute top-0 h-9 w-12 -translate-x-1/2 touch-none md:h-full print:h-full"
+          :class="[isLocked ? 'cursor-default' : 'cursor-ew-resize', dragging === v ? 'z-20' : 'z-10']"
+          role="slider"
+          :tabindex="isLocked ? -1 : 0"
+          :aria-label="plan.visits.length > 1 ? `Basin visit ${visit.number}` : 'Basin visit'"
+          :aria-valuemin="Math.floor(visit.least_min)"
+          :aria-valuemax="Math.ceil(Math.max(visit.most_min, visit.at_min))"
+          :aria-valuenow="visit.at_min"
+          :aria-valuetext="`${visit.at_min.toFixed(0)} min after the first product, ${visit.lane_keys.length} lanes`"
+          :aria-disabled="isLocked"
+          :style="{ left: `${clampPercent(toPercent(axis, visit.at_min))}%` }"
+          @pointerdown="(e) => startDrag(v, e)"
+          @keydown="(e) => keyVisit(v, e)"
+        >
+          <span
+            class="absolute inset-y-0 left-1/2 hidden -translate-x-1/2 bg-signal md:block print:block"
+            :class="dragging === v ? 'w-[5px]' : 'w-[3px]'"
+          />
+          <span
+            class="absolute top-0 left-1/2 flex h-7 -translate-x-1/2 items-center rounded-[5px] bg-signal px-2 text-sm font-bold whitespace-nowrap text-signal-ink"
+            >⇔ {{ visit.at_min.toFixed(0) }}</span
           >
-            <span
-              class="absolute inset-y-0 left-1/2 hidden -translate-x-1/2 bg-signal md:block print:block"
-              :class="dragging === w ? 'w-[5px]' : 'w-[3px]'"
-            />
-            <span
-              class="absolute top-0 left-1/2 flex h-7 -translate-x-1/2 items-center rounded-[5px] bg-signal px-2 text-sm font-bold whitespace-nowrap text-signal-ink"
-              >⇔ {{ wave.finish_min.toFixed(0) }}</span
-            >
-          </div>
         </div>
-        <span class="hidden md:block print:block" />
       </div>
+      <span class="hidden md:block print:block" />
     </div>
   </section>
 </template>

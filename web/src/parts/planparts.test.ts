@@ -4,6 +4,7 @@ import type { Schemas } from '../api/client'
 import { point } from '../testing'
 import AimCards from './AimCards.vue'
 import PlanLanes from './PlanLanes.vue'
+import PlanTools from './PlanTools.vue'
 import Stepper from './Stepper.vue'
 import StrandChart from './StrandChart.vue'
 import TonerIdea from './TonerIdea.vue'
@@ -11,16 +12,17 @@ import VerdictCard from './VerdictCard.vue'
 
 const aim = (name: Schemas['Aim'], more: Partial<Schemas['AimOut']> = {}): Schemas['AimOut'] => ({
   aim: name,
-  finish_min: 90,
-  spread_levels: 0.1,
-  strongest_volume: 20,
-  contact_load_volume_min: 4000,
-  contact_min: 45,
-  bowl_count: 5,
-  wave_count: 1,
+  same_as: null,
+  why: null,
+  last_rinse_min: 90,
+  chair_min: 160,
+  visit_count: 2,
+  strengths: [20],
+  bowl_count: 3,
   short_count: 0,
-  visits: 1,
-  chair_min: 170,
+  spread_levels: 0.1,
+  contact_load_volume_min: 4000,
+  sessions: 1,
   lanes: [
     {
       name: 'Crown',
@@ -34,25 +36,34 @@ const aim = (name: Schemas['Aim'], more: Partial<Schemas['AimOut']> = {}): Schem
   ],
   ...more,
 })
-const lane = (key: string, wave: number, more: Partial<Schemas['PlanLane']> = {}): Schemas['PlanLane'] => ({
+const lane = (key: string, visit: number, more: Partial<Schemas['PlanLane']> = {}): Schemas['PlanLane'] => ({
   key,
   zone_key: key.split('.')[0] ?? key,
   part: 'whole',
   name: key,
   lightener: '',
-  wave,
+  side: '',
+  round: 1,
+  visit,
   start_level: 4,
   target_level: 8,
   volume_strength: 20,
   is_own_volume: false,
+  is_own_minutes: false,
+  is_own_visit: false,
+  is_delicate: false,
   strongest_volume: 20,
   limit_reason: 'delicate hair',
   start_min: 0,
   end_min: 8,
   wall_min: 50,
   rinse_min: 45,
+  ending: 'rinsed',
+  minutes_on: 45,
   ready_min: { early: 30, likely: 45, late: null },
   level_at_rinse: 8,
+  level_low: 7.5,
+  level_high: 8.5,
   hex_at_rinse: '#b99360',
   hex_target: '#b99360',
   reason: null,
@@ -64,46 +75,47 @@ const lane = (key: string, wave: number, more: Partial<Schemas['PlanLane']> = {}
 const plan = {
   order: ['crown', 'top', 'nape'],
   zone_names: { crown: 'Crown', top: 'Top', nape: 'Nape' },
-  waves: [
-    {
-      number: 1,
-      zone_keys: ['crown', 'top'],
-      start_min: 0,
-      finish_min: 45,
-      finish_least_min: 20,
-      finish_most_min: 50,
-      is_own_finish: false,
-    },
-    {
-      number: 2,
-      zone_keys: ['nape'],
-      start_min: 60,
-      finish_min: 100,
-      finish_least_min: 80,
-      finish_most_min: 110,
-      is_own_finish: false,
-    },
+  round_starts: [],
+  last_rinse_min: 100,
+  visits: [
+    { number: 1, round: 1, at_min: 45, lane_keys: ['crown', 'crown.root', 'top'], least_min: 20, most_min: 50 },
+    { number: 2, round: 1, at_min: 100, lane_keys: ['nape'], least_min: 80, most_min: 110 },
+  ],
+  busy: [
+    { doing: 'apply', start_min: 0, end_min: 8, lane_keys: ['crown'], is_clash: false },
+    { doing: 'basin', start_min: 45, end_min: 52, lane_keys: ['crown'], is_clash: false },
   ],
   lanes: [lane('crown', 1), lane('crown.root', 1, { reason: 'too slow' }), lane('top', 1), lane('nape', 2)],
 } as unknown as Schemas['PlanOut']
 
 describe('the parts of a plan', () => {
-  it('takes an aim with one tap and says what it costs', async () => {
+  it('takes an aim with one tap, shows those alike once, and says what each costs', async () => {
     const cards = mount(AimCards, {
       props: {
-        aims: [aim('gentle', { visits: 2, short_count: 1 }), aim('quick', { visits: null })],
+        aims: [
+          aim('simple', { why: '20 vol on all; 30 would save 6 min.' }),
+          aim('gentle', { same_as: 'simple' }),
+          aim('even', { sessions: 2, short_count: 1 }),
+          aim('quick', { sessions: null }),
+        ],
         taken: 'gentle',
         isLocked: false,
       },
     })
-    expect(cards.text()).toContain('2 visits; 1 of 1 short today')
-    expect(cards.text()).toContain('Not in six visits')
-    await cards.findAll('button')[1]!.trigger('click')
+    const buttons = cards.findAll('[role=group] button[aria-pressed]')
+    expect(buttons.map((b) => b.attributes('aria-pressed'))).toEqual(['true', 'false', 'false'])
+    expect(buttons[0]!.text()).toContain('Gentle the same')
+    expect(buttons[0]!.text()).toContain('2 h 40')
+    expect(cards.text()).toContain('30 would save 6 min')
+    await buttons[2]!.trigger('click')
     expect(cards.emitted('take')).toEqual([['quick']])
+    await cards.find('button[aria-expanded]').trigger('click')
+    expect(cards.text()).toContain('2 sessions; 1 of 1 short today')
+    expect(cards.text()).toContain('Not in six sessions')
   })
 
-  it('gives each wave its line, and steps it by keys', async () => {
-    const lanes = mount(PlanLanes, { props: { plan, isLocked: false } })
+  it('gives each trip its line, and steps and drops it by keys', async () => {
+    const lanes = mount(PlanLanes, { props: { plan, isLocked: false, selected: [] } })
     const lines = lanes.findAll('[role=slider]')
     expect(lines.map((l) => l.attributes('aria-valuenow'))).toEqual(['45', '100'])
     await lines[1]!.trigger('keydown', { key: 'ArrowRight' })
@@ -112,19 +124,50 @@ describe('the parts of a plan', () => {
       [1, 1],
       [0, 5],
     ])
+    await lines[0]!.trigger('keydown', { key: 'Delete' })
+    expect(lanes.emitted('drop')).toEqual([[0]])
+    expect(lanes.find('[aria-label^="Hands: 8 min applying, 1 trip"]').exists()).toBe(true)
+  })
+
+  it('sets several lanes by one hand, and says what is no strength', async () => {
+    const tools = mount(PlanTools, { props: { plan, selected: ['crown', 'top'] } })
+    const strength = tools.find('input[aria-label="Strength, or a ladder"]')
+    await strength.setValue('20 30')
+    await tools.findAll('form')[0]!.trigger('submit')
+    expect(tools.emitted('ladder')).toEqual([
+      [
+        ['crown', 'top'],
+        [20, 30],
+      ],
+    ])
+    await strength.setValue('25')
+    await tools.findAll('form')[0]!.trigger('submit')
+    expect(tools.emitted('own')).toEqual([['volumes', ['crown', 'top'], 25]])
+    await strength.setValue('strong')
+    await tools.findAll('form')[0]!.trigger('submit')
+    expect(tools.text()).toContain('must be from 0.5 to 40 vol')
+    await tools
+      .findAll('button')
+      .find((b) => b.text() === 'Roots')
+      ?.trigger('click')
+    await tools
+      .findAll('button')
+      .find((b) => b.text() === 'All')!
+      .trigger('click')
+    expect(tools.emitted('select')!.at(-1)![0]).toHaveLength(4)
   })
 
   it('moves a zone by its grip, once for all its lanes', async () => {
-    const lanes = mount(PlanLanes, { props: { plan, isLocked: false } })
+    const lanes = mount(PlanLanes, { props: { plan, isLocked: false, selected: [] } })
     const grips = lanes.findAll('button[aria-label^="Move "]')
     expect(grips).toHaveLength(3)
     await grips[1]!.trigger('keydown', { key: 'ArrowUp' })
     expect(lanes.emitted('move')).toEqual([['top', -1]])
-    expect(lanes.text()).toContain('stops short')
+    expect(lanes.text()).toContain('rinse 45, short')
   })
 
   it('stops a developer at what is allowed', () => {
-    const lanes = mount(PlanLanes, { props: { plan, isLocked: false } })
+    const lanes = mount(PlanLanes, { props: { plan, isLocked: false, selected: [] } })
     const stronger = lanes.find('button[aria-label="crown: stronger developer"]')
     expect(stronger.attributes('disabled')).toBeDefined()
     expect(stronger.attributes('title')).toContain('delicate hair')

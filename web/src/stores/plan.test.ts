@@ -15,34 +15,38 @@ vi.mock('../api/queries', () => ({
 const look = vi.mocked(previewPlan)
 const write = vi.mocked(writePlan)
 
-const wave = (number: number, more: Partial<Schemas['WavePlan']> = {}) => ({
+const visit = (number: number, at_min: number): Schemas['BasinVisit'] => ({
   number,
-  zone_keys: number === 1 ? ['a', 'b'] : ['c'],
-  start_min: 0,
-  finish_min: 60 * number,
-  finish_least_min: 45,
-  finish_most_min: 90 * number,
-  is_own_finish: false,
-  ...more,
+  round: 1,
+  at_min,
+  lane_keys: number === 1 ? ['a', 'b'] : ['c'],
+  least_min: 20,
+  most_min: 120,
 })
 const plan = (more: Partial<Schemas['PlanOut']> = {}) =>
   ({
     revision: 3,
     lightener_key: 'chalk',
     order: ['a', 'b', 'c'],
-    wave_starts: ['a', 'c'],
+    visit_mins: [],
+    round_starts: [],
     volumes: { b: 25 },
+    minutes: {},
+    own_visits: {},
+    keeps_order: false,
+    delicate_way: 'weaker_last',
+    hands: 1,
     has_additive: false,
     aim: 'even',
     step: 'whole',
     bowl_style: 'fresh',
     toner_key: '',
     is_proposed: true,
-    waves: [wave(1), wave(2)],
+    visits: [visit(1, 60), visit(2, 100)],
     bowls: [],
     lanes: [
-      { key: 'a', volume_strength: 20, strongest_volume: 30, is_own_volume: false },
-      { key: 'b', volume_strength: 25, strongest_volume: 40, is_own_volume: true },
+      { key: 'a', volume_strength: 20, strongest_volume: 30, is_own_volume: false, minutes_on: 40 },
+      { key: 'b', volume_strength: 25, strongest_volume: 40, is_own_volume: true, minutes_on: 35 },
     ],
     ...more,
   }) as unknown as Schemas['PlanOut']
@@ -64,45 +68,54 @@ describe('the plan being made', () => {
     const made = started()
     expect(made.choice.value).toEqual({
       lightener_key: 'chalk',
-      finish_mins: [],
-      wave_starts: null,
+      visit_mins: [],
+      round_starts: [],
       has_additive: false,
       volumes: { b: 25 },
+      minutes: {},
+      visits: {},
       order: ['a', 'b', 'c'],
+      keeps_order: false,
+      delicate_way: 'weaker_last',
+      hands: 1,
       aim: 'even',
       step: 'whole',
       bowl_style: 'fresh',
       toner_key: '',
     })
-    made.accept(plan({ is_proposed: false, waves: [wave(1, { is_own_finish: true }), wave(2)], revision: 4 }))
-    expect(made.choice.value).toMatchObject({ finish_mins: [60], wave_starts: ['a', 'c'] })
+    made.accept(plan({ is_proposed: false, visit_mins: [60, 104], revision: 4 }))
+    expect(made.choice.value).toMatchObject({ visit_mins: [60, 104] })
   })
 
-  it('holds the line to where it can stand', async () => {
+  it('drags one line and leaves the others where they are', async () => {
     look.mockResolvedValue(plan())
     const made = started()
-    made.setFinish(0, 200)
-    expect(made.choice.value.finish_mins).toEqual([90])
-    made.setFinish(0, 3.2)
-    expect(made.choice.value.finish_mins).toEqual([45])
-    // the second line keeps the first where it stands, and the partings
-    made.setFinish(1, 101.6)
-    expect(made.choice.value).toMatchObject({ finish_mins: [45, 102], wave_starts: ['a', 'c'] })
-    made.setFinish(0, 50)
-    expect(made.choice.value.finish_mins).toEqual([50]) // what follows a line that moves is proposed anew
-    await flushPromises()
+    made.setVisit(0, 71.6)
+    expect(made.choice.value.visit_mins).toEqual([72, 100])
+    made.setVisit(0, 120) // past the other: it is the same line still
+    expect(made.choice.value.visit_mins).toEqual([100, 120])
+    made.setVisit(0, 55)
+    expect(made.choice.value.visit_mins).toEqual([55, 100])
+    await made.letGo()
+    made.setVisit(1, 90)
+    expect(made.choice.value.visit_mins).toEqual([55, 90])
+    await made.letGo()
+    await made.dropVisit(0)
+    expect(made.choice.value.visit_mins).toEqual([90])
+    await made.addVisit()
+    expect(made.choice.value.visit_mins).toEqual([90, 105])
   })
 
   it('asks for the newest look only, and once at a time', async () => {
     const answers: ((p: Schemas['PlanOut']) => void)[] = []
     look.mockImplementation(() => new Promise((done) => answers.push(done)))
     const made = started()
-    for (const minute of [50, 55, 61, 70]) made.setFinish(0, minute)
+    for (const minute of [50, 55, 61, 70]) made.setVisit(0, minute)
     expect(look).toHaveBeenCalledTimes(1)
     answers[0]!(plan({ finish_min: 50 }))
     await flushPromises()
     expect(look).toHaveBeenCalledTimes(2)
-    expect(look.mock.calls[1]![1].finish_mins).toEqual([70])
+    expect(look.mock.calls[1]![1].visit_mins).toEqual([70, 100])
     answers[1]!(plan({ finish_min: 70 }))
     await flushPromises()
     expect(made.shown.value?.finish_min).toBe(70)
@@ -113,7 +126,7 @@ describe('the plan being made', () => {
     let answer!: (p: Schemas['PlanOut']) => void
     look.mockImplementation(() => new Promise((done) => (answer = done)))
     const made = started()
-    made.setFinish(0, 50)
+    made.setVisit(0, 50)
     await made.keep()
     expect(made.shown.value?.revision).toBe(4)
     answer(plan({ revision: 3, finish_min: 50 }))
@@ -130,22 +143,37 @@ describe('the plan being made', () => {
     expect(write).not.toHaveBeenCalled()
     await vi.advanceTimersByTimeAsync(700)
     expect(write).toHaveBeenCalledTimes(1)
-    expect(write.mock.calls[0]![1].finish_mins).toEqual([62])
+    expect(write.mock.calls[0]![1].visit_mins).toEqual([62, 100])
   })
 
-  it('steps a developer within what is allowed', async () => {
+  it('steps a developer by fives within what is allowed', async () => {
     const made = started()
     const [first] = plan().lanes
-    await made.setVolume(first!, 1)
-    expect(made.choice.value.volumes).toEqual({ a: 21, b: 25 })
-    await made.setVolume(first!, 1) // the second tap comes before the answer to the first
-    expect(made.choice.value.volumes.a).toBe(22)
-    await made.change({ volumes: { a: 30 } })
-    await made.setVolume(first!, 1)
-    expect(made.choice.value.volumes.a).toBe(30)
+    await made.setVolume(first!, 5)
+    expect(made.choice.value.volumes).toEqual({ a: 25, b: 25 })
+    await made.setVolume(first!, 5) // the second tap comes before the answer to the first
+    expect(made.choice.value.volumes?.a).toBe(30)
+    await made.setVolume(first!, 5)
+    expect(made.choice.value.volumes?.a).toBe(30)
+    await made.change({ volumes: { a: 22 } })
+    await made.setVolume(first!, -5)
+    expect(made.choice.value.volumes?.a).toBe(20)
     await made.change({ volumes: { a: 1 } })
-    await made.setVolume(first!, -1)
-    expect(made.choice.value.volumes.a).toBe(1)
+    await made.setVolume(first!, -5)
+    expect(made.choice.value.volumes?.a).toBe(1)
+  })
+
+  it('sets several lanes at once, by a ladder, and locks and frees them', async () => {
+    const made = started()
+    await made.setOwn('volumes', ['a', 'b'], 30)
+    expect(made.choice.value.volumes).toEqual({ a: 30, b: 30 })
+    await made.ladder(['a', 'b', 'c', 'd'], [20, 30])
+    expect(made.choice.value.volumes).toEqual({ a: 20, b: 20, c: 30, d: 30 })
+    await made.setOwn('minutes', ['a'], 25)
+    await made.lock(['b'])
+    expect(made.choice.value.minutes).toEqual({ a: 25, b: 35 })
+    await made.free(['a', 'b', 'c', 'd'])
+    expect(made.choice.value).toMatchObject({ volumes: {}, minutes: {}, visits: {} })
   })
 
   it('writes one choice at a time, and then the newest', async () => {
@@ -153,12 +181,12 @@ describe('the plan being made', () => {
     write.mockImplementation(() => new Promise((done) => answers.push(done)))
     const made = started()
     const [first] = plan().lanes
-    const writes = [1, 1, 1].map((by) => made.setVolume(first!, by))
+    const writes = [5, 5, 5].map((by) => made.setVolume(first!, by))
     expect(write).toHaveBeenCalledTimes(1)
     answers[0]!(plan({ revision: 4 }))
     await flushPromises()
     expect(write).toHaveBeenCalledTimes(2)
-    expect(write.mock.calls[1]![1]).toMatchObject({ revision: 4, volumes: { a: 23 } })
+    expect(write.mock.calls[1]![1]).toMatchObject({ revision: 4, volumes: { a: 30 } })
     answers[1]!(plan({ revision: 5 }))
     await Promise.all(writes)
     expect(write).toHaveBeenCalledTimes(2)
@@ -181,13 +209,12 @@ describe('the plan being made', () => {
     expect(write.mock.calls.at(-1)![1].order).toEqual(['a', 'b', 'c'])
   })
 
-  it('parts waves and joins them again', async () => {
+  it('parts the head and joins it again', async () => {
     const made = started()
     await made.part('b')
-    expect(made.choice.value.wave_starts).toEqual(['c', 'b'])
-    made.accept(plan({ revision: 9 }))
-    await made.part('c')
-    expect(made.choice.value.wave_starts).toEqual([])
+    expect(made.choice.value.round_starts).toEqual(['b'])
+    await made.part('b')
+    expect(made.choice.value.round_starts).toEqual([])
   })
 
   it('keeps nothing of a what-if until it is said so', async () => {

@@ -7,7 +7,11 @@ const NUDGE_KEEP_MS = 600
 const HISTORY_MAX = 40
 
 /** Everything a technician sets on a plan, without the revision it was set at. */
-export type Choice = Omit<Schemas['PlanIn'], 'revision' | 'wave_starts'> & { wave_starts: string[] | null }
+export type Choice = Omit<Schemas['PlanIn'], 'revision'>
+/** What is set for lanes by hand. */
+export type OwnOf = 'volumes' | 'minutes' | 'visits'
+const PROPOSED = { visit_mins: [], round_starts: [], volumes: {}, minutes: {}, visits: {} }
+const TRIP_APART_MIN = 15
 
 /** The plan being made: kept on the server after each change, with undo; a drag only looks, until it is let go. */
 export function usePlan(id: string, isLocked: Ref<boolean>) {
@@ -18,14 +22,15 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
   const isWhatIf = ref(false)
   const choice = ref<Choice>({
     lightener_key: '',
-    finish_mins: [],
-    wave_starts: null,
+    ...PROPOSED,
     has_additive: false,
-    volumes: {},
     order: [],
-    aim: 'even',
+    keeps_order: false,
+    aim: 'simple',
     step: 'whole',
-    bowl_style: 'fresh',
+    bowl_style: 'usual',
+    delicate_way: 'weaker_last',
+    hands: 1,
     toner_key: '',
   })
   const past = ref<Choice[]>([])
@@ -38,14 +43,19 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
 
   const choiceOf = (plan: Schemas['PlanOut']): Choice => ({
     lightener_key: plan.lightener_key,
-    finish_mins: plan.waves.slice(0, plan.waves.findLastIndex((w) => w.is_own_finish) + 1).map((w) => w.finish_min),
-    wave_starts: plan.is_proposed ? null : plan.wave_starts,
+    visit_mins: plan.visit_mins,
+    round_starts: plan.round_starts,
     has_additive: plan.has_additive,
     volumes: plan.volumes,
+    minutes: plan.minutes,
+    visits: plan.own_visits,
     order: plan.order,
+    keeps_order: plan.keeps_order,
     aim: plan.aim,
     step: plan.step,
     bowl_style: plan.bowl_style,
+    delicate_way: plan.delicate_way,
+    hands: plan.hands,
     toner_key: plan.toner_key,
   })
   const accept = (plan: Schemas['PlanOut']) => {
@@ -137,51 +147,102 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
     choice.value = { ...choice.value, ...part }
     return keep()
   }
-  /** Drags one wave's line; the partings and the other waves' own lines stay as they are. */
-  const setFinish = (wave: number, minute: number) => {
-    const plan = shown.value
-    const at = plan?.waves[wave]
-    if (!plan || !at) return
-    const own = [...choice.value.finish_mins]
-    // a later wave follows an earlier one: it is proposed anew behind the line that moves
-    const lines = plan.waves.slice(0, wave + 1).map((w, i) => own[i] ?? w.finish_min)
-    lines[wave] = Math.min(at.finish_most_min, Math.max(at.finish_least_min, Math.round(minute)))
-    choice.value = { ...choice.value, finish_mins: lines, wave_starts: choice.value.wave_starts ?? plan.wave_starts }
+  /** Lines as they stand: the technician's own, or where the proposal has its trips to the basin. */
+  const lines = () => {
+    const own = choice.value.visit_mins ?? []
+    return own.length ? own : (shown.value?.visits ?? []).map((v) => v.at_min)
+  }
+  let held: { lines: number[]; at: number } | null = null
+  /** Takes hold of a trip's line; until it is let go the others stay where they are. */
+  const hold = (visit: number) => {
+    const at = shown.value?.visits[visit]?.at_min ?? 0
+    const own = lines()
+    held = { lines: own, at: own.reduce((best, t, i) => (Math.abs(t - at) < Math.abs(own[best]! - at) ? i : best), 0) }
+  }
+  const moveTo = (minute: number) => {
+    if (!held) return
+    const moved = [...held.lines]
+    moved[held.at] = Math.max(1, Math.round(minute))
+    choice.value = { ...choice.value, visit_mins: moved.sort((a, b) => a - b) }
     void look()
   }
-  const nudge = (wave: number, by: number) => {
-    const at = shown.value?.waves[wave]
-    if (!at || isLocked.value) return
-    setFinish(wave, (choice.value.finish_mins[wave] ?? at.finish_min) + by)
+  const setVisit = (visit: number, minute: number) => {
+    if (!held) hold(visit)
+    moveTo(minute)
+  }
+  const letGo = () => {
+    held = null
+    return keep()
+  }
+  const nudge = (visit: number, by: number) => {
+    if (isLocked.value || !shown.value?.visits[visit]) return
+    if (!held) hold(visit)
+    if (held) {
+      held.lines = [...held.lines]
+      held.lines[held.at] = (held.lines[held.at] ?? 0) + by
+      moveTo(held.lines[held.at]!)
+    }
     window.clearTimeout(timer)
-    timer = window.setTimeout(() => void keep(), NUDGE_KEEP_MS)
+    timer = window.setTimeout(() => void letGo(), NUDGE_KEEP_MS)
+  }
+  /** One trip to the basin more, after the last; or this one less. */
+  const addVisit = () => change({ visit_mins: [...lines(), Math.round(Math.max(...lines(), 20)) + TRIP_APART_MIN] })
+  const dropVisit = (visit: number) => {
+    hold(visit)
+    const rest = held!.lines.filter((_, i) => i !== held!.at)
+    held = null
+    return change({ visit_mins: rest })
   }
   const setVolume = (lane: Schemas['PlanLane'], by: number) => {
-    const now = choice.value.volumes[lane.key] ?? Math.round(lane.volume_strength) // taps come faster than answers
-    const volume = Math.min(lane.strongest_volume, Math.max(1, now + by))
-    return change({ volumes: { ...choice.value.volumes, [lane.key]: volume } })
+    const now = choice.value.volumes?.[lane.key] ?? Math.round(lane.volume_strength) // taps come faster than answers
+    const step = by > 0 ? Math.floor(now / by + 1) * by : Math.ceil(now / -by - 1) * -by // on to the next full five
+    return setOwn('volumes', [lane.key], Math.min(lane.strongest_volume, Math.max(1, step)))
   }
-  /** Zones in another order; waves and lines are found anew. */
+  /** The same of something for several lanes at once; null to have it proposed again. */
+  const setOwn = (what: OwnOf, keys: readonly string[], value: number | null) => {
+    const own: Record<string, number> = { ...choice.value[what] }
+    for (const key of keys)
+      if (value === null) delete own[key]
+      else own[key] = value
+    return change({ [what]: own })
+  }
+  /** Strengths from the first of some lanes to the last: "10 20 30" parts them in three. */
+  const ladder = (keys: readonly string[], strengths: readonly number[]) => {
+    const own = { ...choice.value.volumes }
+    keys.forEach((key, i) => (own[key] = strengths[Math.floor((i * strengths.length) / keys.length)]!))
+    return change({ volumes: own })
+  }
+  /** These lanes as they stand; what is changed for others moves them no more. */
+  const lock = (keys: readonly string[]) => {
+    const of = (shown.value?.lanes ?? []).filter((l) => keys.includes(l.key))
+    const volumes = { ...choice.value.volumes, ...Object.fromEntries(of.map((l) => [l.key, l.volume_strength])) }
+    const minutes = { ...choice.value.minutes, ...Object.fromEntries(of.map((l) => [l.key, l.minutes_on])) }
+    return change({ volumes, minutes })
+  }
+  const free = (keys: readonly string[]) => {
+    const without = (own: Record<string, number> | undefined) =>
+      Object.fromEntries(Object.entries(own ?? {}).filter(([key]) => !keys.includes(key)))
+    const { volumes, minutes, visits } = choice.value
+    return change({ volumes: without(volumes), minutes: without(minutes), visits: without(visits) })
+  }
+  /** Zones in another order; trips are found anew. */
   const reorder = (order: string[]) => {
-    if (order.join() === choice.value.order.join()) return Promise.resolve()
-    return change({ order, wave_starts: null, finish_mins: [] })
+    if (order.join() === choice.value.order?.join()) return Promise.resolve()
+    return change({ order, keeps_order: true, round_starts: [], visit_mins: [] })
   }
   const move = (key: string, by: number) => {
-    const order = [...choice.value.order]
+    const order = [...(choice.value.order ?? [])]
     const index = order.indexOf(key)
     if (index < 0 || index + by < 0 || index + by >= order.length) return Promise.resolve()
     order.splice(index, 1)
     order.splice(index + by, 0, key)
     return reorder(order)
   }
-  /** A wave begins at this zone, or no longer does. */
+  /** The head is parted before this zone, or no longer is: what comes before is rinsed and toned first. */
   const part = (key: string) => {
-    const plan = shown.value
-    if (!plan) return Promise.resolve()
-    const first = plan.waves[0]?.zone_keys[0]
-    const starts = plan.wave_starts.filter((k) => k !== first)
+    const starts = choice.value.round_starts ?? []
     const next = starts.includes(key) ? starts.filter((k) => k !== key) : [...starts, key]
-    return change({ wave_starts: next, finish_mins: [] })
+    return change({ round_starts: next, visit_mins: [], keeps_order: true })
   }
   const undo = async () => {
     const last = past.value[past.value.length - 1]
@@ -214,17 +275,24 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
     isWhatIf,
     accept,
     body,
-    setFinish,
+    setVisit,
+    letGo,
     nudge,
+    addVisit,
+    dropVisit,
     keep,
     change,
     setVolume,
+    setOwn,
+    ladder,
+    lock,
+    free,
     reorder,
     move,
     part,
     undo,
     whatIf,
-    proposeAll: () => change({ volumes: {}, finish_mins: [], wave_starts: null }),
+    proposeAll: () => change({ ...PROPOSED }),
     canUndo: computed(() => past.value.length > 0 && !isLocked.value),
   }
 }

@@ -204,11 +204,11 @@ const takeProposal = (p: Schemas['DeveloperProposal']) =>
     { zone_key: p.zone_key, volume_strength: p.proposed_volume, reason: p.reason },
     `${p.zone_name}: ${levelText(p.proposed_volume)} vol.`,
   )
-/** Waves with more than one zone on: they can be rinsed in one tap, whatever the advice says. */
-const openWaves = computed(() => {
+/** Trips with more than one zone on: they can be rinsed in one tap, whatever the advice says. */
+const openVisits = computed(() => {
   const on = lanes.value.filter((l) => l.phase === 'processing')
-  return [...new Set(on.map((l) => l.wave))]
-    .map((wave) => ({ wave, keys: on.filter((l) => l.wave === wave).map((l) => l.key) }))
+  return [...new Set(on.map((l) => l.visit))]
+    .map((visit) => ({ visit, keys: on.filter((l) => l.visit === visit).map((l) => l.key) }))
     .filter((w) => w.keys.length > 1)
 })
 const rinseWave = (zone_keys: string[]) => acts.act('WaveRinsed', { zone_keys }, `${zone_keys.length} zones rinsed.`)
@@ -339,14 +339,14 @@ onBeforeUnmount(() => window.clearTimeout(renewing))
         </button>
         <button type="button" class="btn" @click="isLogOpen = true">Who did what</button>
         <button
-          v-for="w in openWaves"
-          :key="w.wave"
+          v-for="w in openVisits"
+          :key="w.visit"
           type="button"
           class="btn"
           :disabled="acts.isBusy.value"
           @click="rinseWave(w.keys)"
         >
-          Rinse {{ openWaves.length > 1 ? `wave ${w.wave}` : 'all that is on' }}
+          Rinse {{ openVisits.length > 1 ? `trip ${w.visit}` : 'all that is on' }}
           <span class="num font-normal text-soft">{{ w.keys.length }} zones</span>
         </button>
         <p class="hidden grow text-sm text-soft md:block">Keys: 1–9 open a zone, space does what is due, U undoes.</p>

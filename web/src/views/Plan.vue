@@ -5,12 +5,12 @@ import { RouterLink, useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { compareAims, keepVersion, queries, readFile, takePlan } from '../api/queries'
 import { saveText } from '../lib/files'
-import { dayName, levelText } from '../lib/time'
-import { bowlStyles, steps } from '../lib/words'
+import { dayName, duration, levelText } from '../lib/time'
+import { bowlStyles, delicateWays, orderWays, steps } from '../lib/words'
 import AimCards from '../parts/AimCards.vue'
-import Choice from '../parts/Choice.vue'
 import MixingList from '../parts/MixingList.vue'
 import PlanLanes from '../parts/PlanLanes.vue'
+import PlanTools from '../parts/PlanTools.vue'
 import PlanVersions from '../parts/PlanVersions.vue'
 import TonerIdea from '../parts/TonerIdea.vue'
 import Wait from '../parts/Wait.vue'
@@ -53,7 +53,7 @@ const notes = computed(() => grouped(lanes.value.map((l) => ({ text: l.note, nam
 const kept = computed(() => grouped((shown.value?.kept ?? []).map((k) => ({ text: k.reason, name: k.name }))))
 const isUsualOrder = computed(() => {
   const wanted = shown.value?.proposed_order.map((p) => p.key) ?? []
-  return wanted.join() === choice.value.order.join()
+  return wanted.join() === choice.value.order?.join()
 })
 const orderReasons = computed(() =>
   (shown.value?.proposed_order ?? [])
@@ -61,10 +61,12 @@ const orderReasons = computed(() =>
     .map((p) => `${shown.value?.zone_names[p.key]}: ${p.reason}`),
 )
 
-/** The three aims, asked for anew whenever what they rest on has changed. */
+/** The aims, asked for anew whenever what they rest on has changed. */
 const aimKey = computed(() => {
-  const { lightener_key, has_additive, step, bowl_style, order } = choice.value
-  return JSON.stringify([lightener_key, has_additive, step, bowl_style, order, shown.value?.move_text])
+  const { lightener_key, has_additive, step, bowl_style, order, keeps_order, delicate_way, hands, round_starts } =
+    choice.value
+  const on = [lightener_key, has_additive, step, bowl_style, order, keeps_order, delicate_way, hands, round_starts]
+  return JSON.stringify([...on, shown.value?.move_text])
 })
 const aims = useQuery(
   computed(() => ({
@@ -74,7 +76,25 @@ const aims = useQuery(
     placeholderData: (before: Schemas['AimOut'][] | undefined) => before,
   })),
 )
-const takeAim = (aim: Schemas['Aim']) => plan.change({ aim, volumes: {}, finish_mins: [], wave_starts: null })
+const takeAim = (aim: Schemas['Aim']) => plan.change({ aim, volumes: {}, minutes: {}, visits: {}, visit_mins: [] })
+
+const selected = ref<string[]>([])
+watch(lanes, (now) => {
+  const keys = now.map((l) => l.key)
+  if (selected.value.some((k) => !keys.includes(k))) selected.value = selected.value.filter((k) => keys.includes(k))
+})
+const toggle = (key: string) => {
+  selected.value = selected.value.includes(key) ? selected.value.filter((k) => k !== key) : [...selected.value, key]
+}
+const hasDelicate = computed(() => lanes.value.some((l) => l.is_delicate) && lanes.value.some((l) => !l.is_delicate))
+const orderNow = computed(
+  () => shown.value?.orders.find((o) => o.order.join() === choice.value.order?.join())?.way ?? 'own',
+)
+const setOrder = (way: string) => {
+  const found = shown.value?.orders.find((o) => o.way === way)
+  if (found) void plan.change({ order: found.order, keeps_order: true, visit_mins: [], round_starts: [] })
+}
+const value = (e: Event) => (e.target as HTMLSelectElement).value
 
 const started = computed(() =>
   board.data.value?.board.lanes.filter((l) => l.phase !== 'waiting').map((l) => new Date(l.started_at).getTime()),
@@ -114,14 +134,12 @@ const restore = (version: Schemas['VersionOut']) => {
   const kept = version.choice as unknown as PlanChoice
   const order = choice.value.order
   // zones read or left out since then: what was chosen for those that are still here comes back, the rest is proposed
-  const isSameHead = [...kept.order].sort().join() === [...order].sort().join()
+  const isSameHead = [...(kept.order ?? [])].sort().join() === [...(order ?? [])].sort().join()
   const volumes = Object.fromEntries(
-    Object.entries(kept.volumes).filter(([lane]) => order.includes(lane.split('.')[0] ?? lane)),
+    Object.entries(kept.volumes ?? {}).filter(([lane]) => order?.includes(lane.split('.')[0] ?? lane)),
   )
   void plan.change(
-    isSameHead
-      ? { ...kept, wave_starts: kept.wave_starts ?? null }
-      : { ...kept, order, volumes, wave_starts: null, finish_mins: [] },
+    isSameHead ? kept : { ...kept, order, volumes, minutes: {}, visits: {}, round_starts: [], visit_mins: [] },
   )
   notices.say(`Back to version ${version.number}.`, () => void plan.undo())
 }
@@ -133,10 +151,9 @@ const saveFile = () =>
 const booked = computed(() => {
   const p = shown.value
   if (!p) return ''
-  const needed = `${p.chair_min.toFixed(0)} min in the chair`
-  if (p.booked_min === null) return needed
+  if (p.booked_min === null) return ''
   const left = p.booked_min - p.chair_min
-  return `${needed}, ${p.booked_min.toFixed(0)} booked${left < 0 ? `: ${(-left).toFixed(0)} too few` : ''}`
+  return `${duration(p.booked_min)} booked${left < 0 ? `: ${(-left).toFixed(0)} min too few` : ''}`
 })
 /** The plan as one page for the trolley: the more lanes and bowls, the smaller. */
 const printZoom = computed(() => {
@@ -144,8 +161,8 @@ const printZoom = computed(() => {
   if (!p) return 0.75
   const height =
     210 +
-    p.lanes.length * 56 +
-    p.waves.length * 30 +
+    p.lanes.length * 50 +
+    p.visits.length * 6 +
     p.bowls.length * 27 +
     (short.value.length + notes.value.length) * 46
   return Math.min(0.76, 1020 / height)
@@ -180,29 +197,81 @@ const print = () => window.print()
             :value="choice.lightener_key"
             class="field"
             :disabled="isLocked"
-            @change="(e) => plan.change({ lightener_key: (e.target as HTMLSelectElement).value, finish_mins: [] })"
+            :title="
+              lightener
+                ? `1 : ${lightener.developer_parts}, label ${lightener.label_max_min} min, to ${lightener.max_volume} vol, ${lightener.max_volume_on_scalp} on the scalp`
+                : undefined
+            "
+            @change="(e) => plan.change({ lightener_key: value(e), visit_mins: [] })"
           >
-            <option v-for="l in shelf.data.value?.lighteners ?? []" :key="l.key" :value="l.key">{{ l.name }}</option>
+            <option v-for="l in shelf.data.value?.lighteners ?? []" :key="l.key" :value="l.key">
+              {{ l.name }}, {{ l.label_max_min }} min
+            </option>
           </select>
         </div>
-        <p v-if="lightener" class="pb-1 text-sm text-soft">
-          1 : {{ lightener.developer_parts }} · label {{ lightener.label_max_min }} min<br />
-          to {{ lightener.max_volume }} vol, {{ lightener.max_volume_on_scalp }} on the scalp
-        </p>
-        <fieldset class="contents" :disabled="isLocked">
-          <Choice
-            legend="Developers"
-            :options="steps"
-            :model-value="choice.step === 'exact' ? null : (choice.step ?? null)"
-            @update:model-value="(step) => plan.change({ step })"
-          />
-          <Choice
-            legend="Bowls"
-            :options="bowlStyles"
-            :model-value="choice.bowl_style ?? null"
-            @update:model-value="(bowl_style) => plan.change({ bowl_style })"
-          />
-        </fieldset>
+        <div>
+          <label class="label" for="order-way">Order</label>
+          <select
+            id="order-way"
+            class="field"
+            :value="choice.keeps_order ? orderNow : 'proposed'"
+            :disabled="isLocked"
+            @change="(e) => (value(e) === 'proposed' ? plan.change({ keeps_order: false }) : setOrder(value(e)))"
+          >
+            <option value="proposed">As proposed</option>
+            <option v-for="(name, way) in orderWays" :key="way" :value="way">{{ name }}</option>
+            <option v-if="choice.keeps_order && orderNow === 'own'" value="own">My own</option>
+          </select>
+        </div>
+        <div v-if="hasDelicate">
+          <label class="label" for="delicate-way">Delicate hair</label>
+          <select
+            id="delicate-way"
+            class="field"
+            :value="choice.delicate_way"
+            :disabled="isLocked"
+            @change="(e) => plan.change({ delicate_way: value(e) as Schemas['DelicateWay'] })"
+          >
+            <option v-for="w in delicateWays" :key="w.value" :value="w.value">{{ w.name }}</option>
+          </select>
+        </div>
+        <div>
+          <label class="label" for="step">Developers</label>
+          <select
+            id="step"
+            class="field"
+            :value="choice.step"
+            :disabled="isLocked"
+            @change="(e) => plan.change({ step: value(e) as Schemas['VolumeStep'] })"
+          >
+            <option v-for="w in steps" :key="w.value" :value="w.value">{{ w.name }}</option>
+          </select>
+        </div>
+        <div>
+          <label class="label" for="bowls">Bowls</label>
+          <select
+            id="bowls"
+            class="field"
+            :value="choice.bowl_style"
+            :disabled="isLocked"
+            @change="(e) => plan.change({ bowl_style: value(e) as Schemas['BowlStyle'] })"
+          >
+            <option v-for="w in bowlStyles" :key="w.value" :value="w.value">{{ w.name }}</option>
+          </select>
+        </div>
+        <div>
+          <label class="label" for="hands">Hands</label>
+          <select
+            id="hands"
+            class="field"
+            :value="String(choice.hands)"
+            :disabled="isLocked"
+            @change="(e) => plan.change({ hands: Number(value(e)) })"
+          >
+            <option value="1">Alone</option>
+            <option value="2">With an assistant</option>
+          </select>
+        </div>
         <label class="flex min-h-12 items-center gap-3"
           ><input
             :checked="choice.has_additive"
@@ -237,33 +306,26 @@ const print = () => window.print()
 
       <AimCards
         v-if="aims.data.value && !isLocked"
-        class="no-print mb-3"
+        class="no-print mb-2"
         :aims="aims.data.value"
-        :taken="choice.aim ?? 'even'"
+        :taken="choice.aim ?? 'simple'"
         :is-locked="isLocked"
         @take="takeAim"
       />
 
       <div class="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
         <p class="grow">
-          <span class="num text-[30px] leading-none">{{ shown.finish_min.toFixed(0) }}</span> min to the last line
+          <span class="num text-[30px] leading-none">{{ duration(shown.chair_min) }}</span> in the chair
           <span class="text-soft"
-            >{{ shown.is_proposed ? 'as proposed' : 'with your changes' }} · to
-            {{ levelText(Math.round(shown.strongest_volume * 10) / 10) }} vol · spread
-            {{ shown.spread_levels.toFixed(1) }} level · load {{ shown.contact_load_volume_min.toFixed(0) }} vol·min ·
-            {{ booked }}</span
+            >{{ shown.is_proposed ? 'as proposed' : 'with your changes' }} · last rinse after
+            {{ shown.last_rinse_min.toFixed(0) }} min · {{ shown.bowls.length }}
+            {{ shown.bowls.length === 1 ? 'bowl' : 'bowls'
+            }}<template v-if="shown.promised_level !== null && shown.likely_level !== null">
+              · promise {{ shown.promised_level.toFixed(1) }}, likely {{ shown.likely_level.toFixed(1) }}</template
+            ><template v-if="booked"> · {{ booked }}</template></span
           >
         </p>
         <template v-if="!isLocked">
-          <button
-            v-if="!isUsualOrder"
-            type="button"
-            class="btn no-print !min-h-11"
-            :title="orderReasons.join('; ')"
-            @click="plan.reorder(shown.proposed_order.map((p) => p.key))"
-          >
-            Propose the order
-          </button>
           <button v-if="!shown.is_proposed" type="button" class="btn no-print !min-h-11" @click="plan.proposeAll()">
             Propose all anew
           </button>
@@ -300,23 +362,60 @@ const print = () => window.print()
           >
         </p>
       </section>
-      <PlanLanes
-        v-else
-        :plan="shown"
-        :is-locked="isLocked"
-        @finish="plan.setFinish"
-        @keep="plan.keep"
-        @nudge="plan.nudge"
-        @volume="plan.setVolume"
-        @move="plan.move"
-        @reorder="plan.reorder"
-        @part="plan.part"
-      />
+      <template v-else>
+        <PlanTools
+          v-if="!isLocked"
+          :plan="shown"
+          :selected="selected"
+          @select="(keys) => (selected = keys)"
+          @own="plan.setOwn"
+          @ladder="plan.ladder"
+          @lock="plan.lock"
+          @free="plan.free"
+          @part="plan.part"
+        />
+        <PlanLanes
+          :plan="shown"
+          :is-locked="isLocked"
+          :selected="selected"
+          @visit="plan.setVisit"
+          @keep="plan.letGo"
+          @nudge="plan.nudge"
+          @add="plan.addVisit"
+          @drop="plan.dropVisit"
+          @volume="plan.setVolume"
+          @move="plan.move"
+          @reorder="plan.reorder"
+          @toggle="toggle"
+        />
+      </template>
 
       <ul
-        v-if="short.length || shown.left_out.length || kept.length || notes.length || orderReasons.length"
+        v-if="
+          short.length ||
+          shown.again.length ||
+          shown.left_out.length ||
+          kept.length ||
+          notes.length ||
+          orderReasons.length
+        "
         class="mt-3 flex flex-col gap-1.5 text-[15px]"
       >
+        <li
+          v-if="shown.again.length"
+          class="rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-1.5"
+          data-testid="again"
+        >
+          <strong>A second round today, where the label allows it:</strong>
+          {{
+            shown.again
+              .map(
+                (l) =>
+                  `${l.name} ${l.start_level.toFixed(1)} → ${l.level_at_rinse.toFixed(1)} with ${levelText(l.volume_strength)} vol`,
+              )
+              .join(', ')
+          }}; last rinse after {{ shown.last_rinse_min.toFixed(0) }} min. The review offers it when the hair is read.
+        </li>
         <li v-for="lane in short" :key="lane.key" class="rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-1.5">
           <strong>{{ lane.name }}</strong> reaches {{ lane.level_at_rinse.toFixed(1) }} of
           {{ levelText(lane.target_level) }}. {{ lane.reason }}
