@@ -143,7 +143,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
           one trip more
         </button>
       </span>
-      <div ref="field" class="relative h-[52px]">
+      <div ref="field" class="relative h-[46px]">
         <span
           v-for="m in marks"
           :key="m"
@@ -276,7 +276,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
           />
           <p class="leading-tight">
             <span class="num text-[21px]">{{ lane.level_at_rinse.toFixed(1) }}</span><span
-              class="block text-[13px]"
+              class="block text-[13px] whitespace-nowrap"
               :class="lane.reason ? 'font-bold' : 'text-soft'"
               >{{ atRinse(lane) }}</span
             >
@@ -328,7 +328,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
 }
 @media (min-width: 768px), print {
   .plan-row {
-    grid-template-columns: 318px minmax(0, 1fr) 132px;
+    grid-template-columns: 318px minmax(0, 1fr) 156px;
   }
 }
 @media print {

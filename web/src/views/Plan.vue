@@ -78,6 +78,8 @@ const aims = useQuery(
 )
 const takeAim = (aim: Schemas['Aim']) => plan.change({ aim, volumes: {}, minutes: {}, visits: {}, visit_mins: [] })
 
+const isSetting = ref(false)
+const isSeveral = ref(false)
 const selected = ref<string[]>([])
 watch(lanes, (now) => {
   const keys = now.map((l) => l.key)
@@ -189,7 +191,86 @@ const print = () => window.print()
         {{ service.data.value ? dayName(service.data.value.starts_at) : '' }} · {{ lightener?.name }} · label
         {{ lightener?.label_max_min }} min · {{ service.data.value?.wish }}
       </p>
-      <div class="no-print mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
+      <p v-if="problem" class="mb-3 rounded-[5px] bg-stop px-4 py-3 font-semibold text-stop-ink" role="alert">
+        {{ problem }}
+      </p>
+      <p
+        v-if="shown.move_text"
+        class="mb-3 rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-2"
+        aria-label="From the strand tests"
+      >
+        <strong class="mr-1">{{ shown.move_text }}.</strong>
+        <template v-if="shown.moves.length">
+          {{
+            shown.moves
+              .map((m) => `${m.lane_name} ${levelText(m.expected_volume)} → ${levelText(m.volume)} vol`)
+              .join(', ')
+          }}.
+        </template>
+        <RouterLink class="no-print ml-1 underline underline-offset-4" :to="{ name: 'strands', params: { id } }"
+          >The strands</RouterLink
+        >
+      </p>
+
+      <AimCards
+        v-if="aims.data.value && !isLocked"
+        class="no-print mb-2"
+        :aims="aims.data.value"
+        :taken="choice.aim ?? 'simple'"
+        :is-locked="isLocked"
+        @take="takeAim"
+      />
+
+      <div class="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+        <p class="grow">
+          <span class="num text-[30px] leading-none">{{ duration(shown.chair_min) }}</span> in the chair
+          <span class="text-soft"
+            >{{ shown.is_proposed ? 'as proposed' : 'with your changes' }} · {{ lightener?.name }} · last rinse after
+            {{ shown.last_rinse_min.toFixed(0) }} min · {{ shown.bowls.length }}
+            {{ shown.bowls.length === 1 ? 'bowl' : 'bowls'
+            }}<template v-if="shown.promised_level !== null && shown.likely_level !== null">
+              · promise {{ shown.promised_level.toFixed(1) }}, likely {{ shown.likely_level.toFixed(1) }}</template
+            ><template v-if="booked"> · {{ booked }}</template></span
+          >
+        </p>
+        <template v-if="!isLocked">
+          <button
+            type="button"
+            class="btn no-print !min-h-11"
+            aria-controls="plan-settings"
+            :aria-expanded="isSetting"
+            @click="isSetting = !isSetting"
+          >
+            Product and hands
+          </button>
+          <button
+            type="button"
+            class="btn no-print !min-h-11"
+            :aria-expanded="isSeveral"
+            @click="isSeveral = !isSeveral"
+          >
+            Several at once
+          </button>
+          <button v-if="!shown.is_proposed" type="button" class="btn no-print !min-h-11" @click="plan.proposeAll()">
+            Propose all anew
+          </button>
+          <button
+            type="button"
+            class="btn no-print !min-h-11"
+            :class="{ 'btn-act': isWhatIf }"
+            :aria-pressed="isWhatIf"
+            @click="plan.whatIf(!isWhatIf)"
+          >
+            What if
+          </button>
+        </template>
+      </div>
+      <section
+        v-if="isSetting"
+        id="plan-settings"
+        class="no-print mb-2 flex flex-wrap items-end gap-x-4 gap-y-2 rounded-[7px] bg-panel px-4 py-3"
+        aria-label="Product, order and hands"
+      >
         <div class="w-60 max-w-full">
           <label class="label" for="lightener">Lightener</label>
           <select
@@ -282,67 +363,10 @@ const print = () => window.print()
           />
           Bond additive</label
         >
-      </div>
-      <p v-if="problem" class="mb-3 rounded-[5px] bg-stop px-4 py-3 font-semibold text-stop-ink" role="alert">
-        {{ problem }}
-      </p>
-      <p
-        v-if="shown.move_text"
-        class="mb-3 rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-2"
-        aria-label="From the strand tests"
-      >
-        <strong class="mr-1">{{ shown.move_text }}.</strong>
-        <template v-if="shown.moves.length">
-          {{
-            shown.moves
-              .map((m) => `${m.lane_name} ${levelText(m.expected_volume)} → ${levelText(m.volume)} vol`)
-              .join(', ')
-          }}.
-        </template>
-        <RouterLink class="no-print ml-1 underline underline-offset-4" :to="{ name: 'strands', params: { id } }"
-          >The strands</RouterLink
-        >
-      </p>
-
-      <AimCards
-        v-if="aims.data.value && !isLocked"
-        class="no-print mb-2"
-        :aims="aims.data.value"
-        :taken="choice.aim ?? 'simple'"
-        :is-locked="isLocked"
-        @take="takeAim"
-      />
-
-      <div class="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
-        <p class="grow">
-          <span class="num text-[30px] leading-none">{{ duration(shown.chair_min) }}</span> in the chair
-          <span class="text-soft"
-            >{{ shown.is_proposed ? 'as proposed' : 'with your changes' }} · last rinse after
-            {{ shown.last_rinse_min.toFixed(0) }} min · {{ shown.bowls.length }}
-            {{ shown.bowls.length === 1 ? 'bowl' : 'bowls'
-            }}<template v-if="shown.promised_level !== null && shown.likely_level !== null">
-              · promise {{ shown.promised_level.toFixed(1) }}, likely {{ shown.likely_level.toFixed(1) }}</template
-            ><template v-if="booked"> · {{ booked }}</template></span
-          >
-        </p>
-        <template v-if="!isLocked">
-          <button v-if="!shown.is_proposed" type="button" class="btn no-print !min-h-11" @click="plan.proposeAll()">
-            Propose all anew
-          </button>
-          <button
-            type="button"
-            class="btn no-print !min-h-11"
-            :class="{ 'btn-act': isWhatIf }"
-            :aria-pressed="isWhatIf"
-            @click="plan.whatIf(!isWhatIf)"
-          >
-            What if
-          </button>
-        </template>
         <RouterLink v-if="!shown.move_text" class="btn no-print !min-h-11" :to="{ name: 'strands', params: { id } }"
           >Strand bench</RouterLink
         >
-      </div>
+      </section>
       <p
         v-if="isWhatIf"
         class="no-print mb-3 flex flex-wrap items-center gap-3 rounded-[5px] border-2 border-dashed border-ink bg-panel px-4 py-2"
@@ -364,7 +388,7 @@ const print = () => window.print()
       </section>
       <template v-else>
         <PlanTools
-          v-if="!isLocked"
+          v-if="!isLocked && (isSeveral || selected.length)"
           :plan="shown"
           :selected="selected"
           @select="(keys) => (selected = keys)"

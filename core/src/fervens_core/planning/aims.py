@@ -91,6 +91,10 @@ def compare_aims(request: PlanRequest) -> tuple[AimPlan, ...]:
     return tuple(found)
 
 
+def _plain(plan: Plan) -> tuple[str, ...]:
+    return tuple(f"{v:g}" for v in plan.strengths)
+
+
 def _why(aim: Aim, plans: dict[Aim, Plan]) -> Message | None:
     """What a plan gains: simple beside quick, the others beside simple; None where nothing can be told."""
     own, other = plans[aim], plans[Aim.QUICK if aim is Aim.SIMPLE else Aim.SIMPLE]
@@ -99,8 +103,8 @@ def _why(aim: Aim, plans: dict[Aim, Plan]) -> Message | None:
     saved = other.finish_min - own.finish_min
     if aim is Aim.SIMPLE:
         if saved > -SAVED_LEAST_MIN or own.strengths == other.strengths:
-            return say("aim_why-simple", strengths=own.strengths, bowls=len(own.bowls))
-        return say("aim_why-simple_beside", strengths=own.strengths, other=other.strengths, minutes=-saved)
+            return say("aim_why-simple", strengths=_plain(own), bowls=len(own.bowls))
+        return say("aim_why-simple_beside", strengths=_plain(own), other=_plain(other), minutes=-saved)
     if aim is Aim.GENTLE:
         less = 1.0 - own.contact_load_volume_min / max(other.contact_load_volume_min, 1e-9)
         return say("aim_why-gentle", share=less) if less > 0.02 else None

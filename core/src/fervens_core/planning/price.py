@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from fervens_core.base import Floats
+from fervens_core.base import ON_TARGET_LEVELS, Floats
 from fervens_core.head import Hair, Thickness
 from fervens_core.planning.request import Aim
 
@@ -17,6 +17,8 @@ READ_LEVELS = 0.25
 """Beyond a quarter level a lane may read short (technicians read to halves)."""
 BENT_LEVELS = 0.5
 """[MODEL] what an eye can tell weighs more the more of it is missing; past half a level every further one the same."""
+SHORT_LEVELS = 0.5
+"""[MODEL] a lane that reads short may take a session of its own: that weighs as much as half a level more."""
 DARK_LEVEL, TENDER_PER_LEVEL, COARSE_TENDER_SHARE = 4.0, 0.75, 0.6
 """[MODEL]"""
 HARSHER_VOLUME = 10.0
@@ -71,6 +73,7 @@ def missed_min(prices: Prices, target: Floats, level: Floats) -> Floats:
     short = np.maximum(target - level, 0.0)
     over = np.maximum(level - target - OVER_FREE_LEVELS, 0.0)
     told = np.maximum(short - CLOSE_LEVELS, 0.0) + 1.5 * np.maximum(short - READ_LEVELS, 0.0)
+    told = told + np.where(short > ON_TARGET_LEVELS, SHORT_LEVELS, 0.0)
     bent = np.where(short < BENT_LEVELS, short**2, 2.0 * BENT_LEVELS * short - BENT_LEVELS**2)
     result: Floats = prices.level * (told + bent) + prices.over * (over + 2.0 * over**2)
     return result

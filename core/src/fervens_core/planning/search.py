@@ -21,7 +21,8 @@ from fervens_core.planning.request import PlanRequest
 from fervens_core.planning.weigh import Scales, Weighed
 
 ORDER_WORTH_MIN = 10.0
-IMPROVED_MOST, PROMISING_SHARE = 3, 1.2
+IMPROVED_MOST, PROMISING_SHARE, SMALL_LANES = 3, 1.2, 6
+"""[MODEL] how many starts are worth improving; small heads are quick enough for all."""
 SEED_TOLERANCES = (0.1, 0.5)
 SEED_SHARES = (0.85, 0.6)
 """[MODEL] no lane is waited for longer than these shares of what its label leaves it."""
@@ -169,18 +170,12 @@ class Search(Scales):
             later = (in_it.min() if in_it.size else here[j]) - here[j]
             at_wall[j, j] += later
             after_wall[j, j:] += later
-        pairs = [here[None]]
-        for j in range(k - 1 if k <= PAIRED_MOST else 0):
-            both = np.repeat(here[None], len(_PAIRS), axis=0)
-            both[:, j : j + 2] += _PAIRS
-            pairs.append(both)
         holds = [h for h in self.holds(HOLDS) if h != found.hold]
         same = [
             one.reshape(-1, k),
             rest.reshape(-1, k),
             at_wall,
             after_wall,
-            *pairs,
             *([] if tip is None else [tip[None]]),
         ]
         same.append(np.repeat(here[None], len(holds), axis=0))
@@ -201,6 +196,18 @@ class Search(Scales):
         hold[len(sets) - len(holds) : len(sets)] = holds
         return VisitSets(np.vstack(at), hold, np.vstack(of))
 
+    def _pair_moves(self, found: Found) -> VisitSets:
+        """Two lines that follow each other moved, each by its own step."""
+        here = np.array(found.visits)
+        moved = [here[None]]
+        for j in range(here.size - 1):
+            both = np.repeat(here[None], len(_PAIRS), axis=0)
+            both[:, j : j + 2] += _PAIRS
+            moved.append(both)
+        sets = np.vstack(moved)
+        columns = np.repeat(np.array(found.columns, dtype=int)[None], len(sets), axis=0)
+        return VisitSets(sets, np.full(len(sets), found.hold), columns)
+
     def starts(self) -> list[Found]:
         """Schedules to begin from, the cheapest for each number of visits."""
         tried = self.weigh(self.seeds())
@@ -215,9 +222,16 @@ class Search(Scales):
         while True:
             tried = self.weigh(self._moves(found, tip))
             i = int(np.argmin(tried.prices))
-            if tried.prices[i] >= found.price - 1e-6:
-                return found
             k = len(found.visits)
+            if tried.prices[i] >= found.price - 1e-6:
+                if not 1 < k <= PAIRED_MOST:
+                    return found
+                tried, tip = self.weigh(self._pair_moves(found)), None
+                i = int(np.argmin(tried.prices))
+                if tried.prices[i] >= found.price - 1e-6:
+                    return found
+                found = self.found(tried, i)
+                continue
             own = tried.prices[: k * _ONE.size].reshape(k, _ONE.size)
             steps = np.where(own.min(axis=1) < found.price - 1e-6, _ONE[own.argmin(axis=1)], 0.0)
             tip = np.array(found.visits) + steps
@@ -265,8 +279,9 @@ def search(request: PlanRequest, entries: Sequence[Entry], *, start_min: float =
         return min(own, key=_worth)
     begun = sorted(((f, s) for s in searches for f in s.starts()), key=_worth)
     best = begun[0][1].improved(begun[0][0]), begun[0][1]
-    for f, s in begun[1:IMPROVED_MOST]:
-        if f.price < best[0].price * PROMISING_SHARE:
+    is_small = len(entries) <= SMALL_LANES
+    for f, s in begun[1 : None if is_small else IMPROVED_MOST]:
+        if is_small or f.price < best[0].price * PROMISING_SHARE:
             best = min(best, (s.improved(f), s), key=_worth)
     return best
 

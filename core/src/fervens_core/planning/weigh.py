@@ -201,6 +201,10 @@ class Scales:
         costs[:, :, :, k] = self.wiped[:, :, None] + np.where(
             self.ready[:, :, None] <= room[:, None] + 1e-6, 0.0, NEVER
         )
+        off = timelines.ends[:, None] + self.ready[:, :, None]
+        for column in at.T:  # who is at the basin is not wiped out meanwhile
+            is_there = (off > column - 0.5) & (off < column + self.request.pace.rinse_min)
+            costs[:, :, :, k] += np.where(is_there, NEVER, 0.0)
         if self.is_join.any():
             self._join(costs, (i, j, v), levels, rest, minutes, timelines)
         if self.is_delicate.any() and not self.is_delicate.all():
