@@ -100,7 +100,8 @@ def test_8_a_fine_hairline(way):
     plan, _ = planned(heads.fine_hairline(delicate_way=way))
     line = [x for x in plan.lanes if x.zone.is_delicate]
     others = [x for x in plan.lanes if not x.zone.is_delicate]
-    usual = sum(x.minutes_on for x in others) / len(others)
+    # what the others are on, or nine tenths of the label where they need less: docs/models/schedule.md
+    usual = max(sum(x.minutes_on for x in others) / len(others), 45.0)
     for lane in line:
         assert lane.volume_strength <= 20
         assert lane.minutes_on <= 0.6 * usual + 0.5

@@ -70,14 +70,14 @@ def to_plan(page):
 
 
 def rows(page):
-    return page.locator("div.plan-row p.narrow")
+    return page.locator("div.plan-row span.narrow")
 
 
 def volumes(page):
     """Developer of each lane of the plan, vol."""
-    found = page.locator("div.plan-row").filter(has=page.locator("p.narrow")).all()
+    found = page.locator("div.plan-row").filter(has=page.locator("span.narrow")).all()
     return {
-        row.locator("p.narrow").inner_text(): float(row.locator("span.num.text-\\[23px\\]").first.inner_text())
+        row.locator("span.narrow").inner_text(): float(row.locator("span.num.text-\\[21px\\]").first.inner_text())
         for row in found
     }
 
@@ -238,7 +238,7 @@ def test_porous_lightened_ends_get_twenty_at_most_however_it_is_tried(signed_in)
         page.wait_for_timeout(150)
     expect(stronger).to_be_disabled()
     row = page.locator("div.plan-row").filter(has_text="Crown ends")
-    expect(row.locator("span.num.text-\\[23px\\]").first).to_have_text("20")
+    expect(row.locator("span.num.text-\\[21px\\]").first).to_have_text("20")
     assert volumes(page)["Crown lengths"] > 20.0
     to_the_chair(page)
     act = page.get_by_role("region", name="Next", exact=True)

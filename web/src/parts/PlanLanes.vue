@@ -211,7 +211,6 @@ const atRinse = (lane: Schemas['PlanLane']) => {
             type="button"
             class="min-h-11 min-w-0 grow text-left"
             :aria-pressed="selected.includes(lane.key)"
-            :aria-label="`Select ${lane.name}`"
             :disabled="isLocked"
             @click="emit('toggle', lane.key)"
           >

@@ -18,6 +18,8 @@ from fervens_core.planning.request import DelicateWay, Pace
 
 JOIN_MOST_MIN, JOIN_LEAST_MIN = 30.0, 10.0
 """Roots join their lengths for 10 to 30 min (common practice, no source)."""
+HEAD_LABEL_SHARE = 0.9
+"""[MODEL] the head's minutes are what its other zones are on, or nine tenths of the label where they need less."""
 DELICATE_SHARE = 0.6
 """[MODEL] delicate hair is never on for more of the head's minutes, unless the technician says so."""
 LIGHTER_BY = 1.0
@@ -44,6 +46,7 @@ class Task:
         block: the visit its lanes are meant for, or -1 for any.
         is_join: goes on once others of its strand work. most_min: longest it may be on.
         is_held: delicate, held back from the visit it is meant for. need_min: processing it needs at least.
+        after: the lane it joins: it begins when that one is on; -1 for none.
     """
 
     rows: tuple[int, ...]
@@ -55,6 +58,7 @@ class Task:
     most_min: float = math.inf
     is_held: bool = False
     need_min: float = 0.0
+    after: int = -1
 
 
 @dataclass(frozen=True, slots=True)
@@ -138,7 +142,9 @@ def _main_task(
     return Task(rows, minutes, change, minutes / sections, block, is_held=is_held, need_min=need)
 
 
-def _join_task(entries: Sequence[Entry], row: int, table: LaneTable, pace: Pace, block: int, follow_min: float) -> Task:
+def _join_task(
+    entries: Sequence[Entry], row: int, after: int, table: LaneTable, pace: Pace, block: int, follow_min: float
+) -> Task:
     """Args: follow_min: of the joins of its block after it, half of which it is on longer than it needs."""
     e = entries[row]
     longest = float(table.longest_min[row])
@@ -147,7 +153,9 @@ def _join_task(entries: Sequence[Entry], row: int, table: LaneTable, pace: Pace,
     if e.zone.part is Part.ROOT:
         most = min(most, JOIN_MOST_MIN)
     most = max(most, e.application_min + JOIN_LEAST_MIN)
-    return Task((row,), e.application_min, pace.join_change_min, e.section_min, block, is_join=True, most_min=most)
+    return Task(
+        (row,), e.application_min, pace.join_change_min, e.section_min, block, is_join=True, most_min=most, after=after
+    )
 
 
 def _block_minutes(entries: Sequence[Entry], table: LaneTable, units: Sequence[_Unit], pace: Pace) -> float:
@@ -278,7 +286,10 @@ def _in_blocks(
             tasks += [_main_task(entries, table, m, pace, of, is_held=held) for m in u.mains]
         joins = [r for u in block for r in u.joins]
         minutes = [entries[r].application_min + pace.join_change_min for r in joins]
-        tasks += [_join_task(entries, r, table, pace, number, sum(minutes[i + 1 :])) for i, r in enumerate(joins)]
+        waiting = _waiting_for(entries)
+        tasks += [
+            _join_task(entries, r, waiting[r], table, pace, number, sum(minutes[i + 1 :])) for i, r in enumerate(joins)
+        ]
     return Turns(tuple(tasks), len(blocks), tuple(firsts), is_told)
 
 
@@ -322,17 +333,20 @@ def lay_out(
     starts, ends = np.zeros((len(entries), m)), np.zeros((len(entries), m))
     free, reached = np.full((hands, m), start_min), np.zeros((hands, m), dtype=int)
     on_sum, on_count = np.zeros(m), 0
+    least_label = min((e.label_max_min for e in entries), default=0.0)
     for task in turns.tasks:
         who = np.argmin(free, axis=0) if hands > 1 else np.zeros(m, dtype=int)
         begin, number = free[who, every], reached[who, every]
         if task.is_join:
             joins = at[every, sets.columns[:, task.block]] - task.most_min
             begin = np.where(np.isfinite(joins), np.maximum(begin, joins), begin)
+            begin = np.maximum(begin, ends[task.after])
         elif task.is_held:
             meant = at >= (begin + task.minutes + task.need_min)[:, None]
             visit = np.where(meant, at, np.inf).min(axis=1)
             visit = np.where(np.isfinite(visit), visit, last)
-            held = visit - DELICATE_SHARE * on_sum / max(on_count, 1)
+            usual = np.maximum(on_sum / max(on_count, 1), HEAD_LABEL_SHARE * least_label)
+            held = visit - DELICATE_SHARE * usual
             begin = np.where(np.isfinite(held) & is_held_back, np.maximum(begin, held), begin)
         waits = np.minimum(hold, task.minutes - 1e-6) + 1e-9
         due = at[every, number]

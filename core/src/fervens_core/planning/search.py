@@ -21,7 +21,7 @@ from fervens_core.planning.request import PlanRequest
 from fervens_core.planning.weigh import Scales, Weighed
 
 ORDER_WORTH_MIN = 10.0
-IMPROVED_MOST, PROMISING_SHARE, SMALL_LANES = 3, 1.2, 6
+IMPROVED_MOST, PROMISING_SHARE, SMALL_LANES = 3, 1.2, 7
 """[MODEL] how many starts are worth improving; small heads are quick enough for all."""
 SEED_TOLERANCES = (0.1, 0.5)
 SEED_SHARES = (0.85, 0.6)
@@ -137,7 +137,21 @@ class Search(Scales):
             waiting &= ~((ready <= at + 1e-6) | first)
             if not waiting.any():
                 break
-        return VisitSets(visits, hold, no_blocks)
+        if len(self.entries) > SMALL_LANES:
+            return VisitSets(visits, hold, no_blocks)
+        # few lanes: every pair of visits by fives as well
+        last = float(timelines.ends.max() + self.table.label.max())
+        minutes = np.arange(self.start_min + 15.0, last, 5.0)
+        one, two = np.triu_indices(minutes.size)
+        pairs = np.column_stack([minutes[one], np.where(one == two, np.inf, minutes[two])])
+        rest = np.full((len(pairs), max(visits.shape[1] - 2, 0)), np.inf)
+        pairs = np.column_stack([pairs, rest])
+        lines = np.column_stack([visits, np.full((m, pairs.shape[1] - visits.shape[1]), np.inf)])
+        return VisitSets(
+            np.vstack([lines, pairs]),
+            np.append(hold, np.zeros(len(pairs))),
+            np.zeros((m + len(pairs), 0), dtype=int),
+        )
 
     def _block_seeds(self) -> VisitSets:
         holds = self.holds(SEED_HOLDS)

@@ -18,6 +18,7 @@ from fervens_core.lift import effort_to_level
 from fervens_core.planning.entry import PROCESSING_MIN_MIN, Entry, LaneTable, strengths_of
 from fervens_core.planning.hands import (
     DELICATE_SHARE,
+    HEAD_LABEL_SHARE,
     JOIN_LEAST_MIN,
     NO_BLOCK,
     Timelines,
@@ -269,6 +270,7 @@ class Scales:
         best = np.argmin(least, axis=2)
         wiped = np.minimum(self.ready.min(axis=1), self.table.label)[others, None] + application[others]
         usual = np.take_along_axis(np.dstack([on[others], wiped]), best[:, :, None], axis=2)[:, :, 0].mean(axis=0)
+        usual = np.maximum(usual, HEAD_LABEL_SHARE * float(self.table.label.min()))
         rows = np.flatnonzero(self.is_delicate)
         over = np.maximum(on[rows] - DELICATE_SHARE * usual[None, :, None], 0.0)
         costs[rows, :, :, :k] += np.where(over > 0.05, HURRIED_MIN + 8.0 * over, 0.0)[:, None]
