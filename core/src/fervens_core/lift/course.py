@@ -1,6 +1,6 @@
 """The course of a lane: what its product goes through (drying, heat, opened foils, a new application) as working time.
 
-Lift is first-order in working time, so whatever happens to the product only changes how fast that time runs.
+Both stages of lift run in working time, so whatever happens to the product only changes how fast that time runs.
 docs/models/course.md.
 """
 
