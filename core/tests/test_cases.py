@@ -1,10 +1,13 @@
 """Heads a master would sign untouched: bounds of common practice (no source) on what is proposed."""
 
 import itertools
+import json
 
 import heads
 import pytest
+from fervens_cli.__main__ import main
 
+from fervens_core.formats import ServiceFile, write_service_file
 from fervens_core.head import Part
 from fervens_core.planning import Aim, DelicateWay, chair_time, head_sessions, make_plan, sessions_needed, total_min
 
@@ -147,3 +150,62 @@ def test_14_porous_ends_stay_at_20(visits):
     ends = [x for x in plan.lanes if x.zone.part is Part.ENDS]
     assert len(ends) == 6
     assert max(x.volume_strength for x in ends) <= 20
+
+
+ASKED = {
+    "aim", "chair_min", "last_rinse_min", "sessions", "strengths", "basin_visits", "bowls", "lanes", "price", "verdict",
+}  # fmt: skip
+ASKED_OF_A_LANE = {
+    "key", "volume_strength", "strongest_volume", "start_min", "end_min", "rinse_min", "minutes_on", "wall_min",
+    "level_at_rinse", "level_low", "level_high", "target_level",
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(
+    "made",
+    [
+        heads.four_quarters, heads.six_even, heads.retouch, heads.whole_head, heads.open_pieces, heads.bands,
+        heads.long_regrowth, heads.fine_hairline, heads.old_green, heads.black_tint, heads.two_lighteners,
+        heads.porous_ends,
+    ],
+    ids=lambda made: made.__name__,
+)  # fmt: skip
+def test_the_command_gives_the_same_plan(made, tmp_path, capsys):
+    request = made()
+    file = ServiceFile(
+        client="Case",
+        zones=request.zones,
+        lightener=request.lightener,
+        developers=request.bottles,
+        other_lighteners=request.others,
+    )
+    path = tmp_path / "case.json"
+    path.write_text(json.dumps(write_service_file(file)))
+    assert main(["plan", str(path), "--json"]) == 0
+    found = json.loads(capsys.readouterr().out)
+    plan, chair = planned(request)
+    assert set(found) >= ASKED
+    assert all(set(x) >= ASKED_OF_A_LANE for x in found["lanes"])
+    assert found["chair_min"] == pytest.approx(chair, abs=0.1)
+    assert [(x["key"], x["volume_strength"]) for x in found["lanes"]] == [
+        (x.zone.key, x.volume_strength) for x in plan.lanes
+    ]
+    assert [v["at_min"] for v in found["basin_visits"]] == pytest.approx([v.at_min for v in plan.visits], abs=0.001)
+    assert found["verdict"]["promised_level"] <= found["verdict"]["likely_level"]
+    assert sum(v for k, v in found["price"].items() if k != "total") == pytest.approx(found["price"]["total"], abs=0.1)
+
+
+def test_the_command_plans_another_aim_and_refuses_one_that_is_none(tmp_path, capsys):
+    request = heads.six_even()
+    file = ServiceFile(client="Case", zones=request.zones, lightener=request.lightener, developers=request.bottles)
+    path = tmp_path / "case.json"
+    path.write_text(json.dumps(write_service_file(file)))
+    answers = {}
+    for aim in Aim:
+        assert main(["plan", str(path), "--aim", aim.value, "--json"]) == 0
+        answers[aim] = json.loads(capsys.readouterr().out)
+        assert answers[aim]["aim"] == aim.value
+    assert min(a["chair_min"] for a in answers.values()) == answers[Aim.QUICK]["chair_min"]
+    assert max(answers[Aim.GENTLE]["strengths"]) <= 20
+    assert main(["plan", str(path), "--aim", "cheap"]) == 2
+    assert "--aim: must be one of simple, gentle, even, quick, got 'cheap'" in capsys.readouterr().err
