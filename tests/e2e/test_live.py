@@ -207,7 +207,7 @@ def test_a_new_developer_is_proposed_when_the_head_lifts_otherwise_than_planned(
         read_at(page, level)
         expect(page.get_by_role("heading", name=name, exact=True)).to_have_count(0)
     card = page.get_by_role("region", name="Developers proposed anew").get_by_role("group")
-    expect(card.first).to_contain_text(re.compile(r"less than expected: [\d.]+ → [\d.]+ vol for"))
+    expect(card.first).to_contain_text(re.compile(r"(less than expected|moves it): [\d.]+ → [\d.]+ vol for"))
     count = card.count()
     said = card.first.inner_text()
     card.first.get_by_role("button", name=re.compile("^Take")).click()

@@ -53,9 +53,10 @@ def test_one_client_from_first_reading_to_filed_record(signed_in):
     page.get_by_role("button", name="To the chair").click()
 
     # chair: both zones on, the first read and rinsed, the second rinsed
+    page.get_by_role("heading", name=re.compile("^Mix the bowl for Crown")).wait_for()
+    page.get_by_role("button", name="Mixed", exact=True).click()  # one bowl for both: the same strength
     for name in ("Crown", "Top"):
-        page.get_by_role("heading", name=f"Mix the bowl for {name}").wait_for()
-        page.get_by_role("button", name="Mixed", exact=True).click()
+        page.get_by_role("heading", name=f"Start {name}").wait_for()
         page.get_by_role("button", name="First section on").click()
         page.get_by_role("button", name="Last section on").click()
         expect(page.get_by_role("button", name=f"{name}").first).to_be_visible()

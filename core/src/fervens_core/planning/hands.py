@@ -215,7 +215,7 @@ def turns_of(
 ) -> tuple[Turns, ...]:
     """Orders of hands worth trying, the one that was told first.
 
-    Delicate zones by their way; where parts join, block by block. Unless the order is kept, also what needs longest
+    Where parts join, block by block. Unless the order is kept, delicate zones by their way, and also what needs longest
     first, and in blocks single zones two by two.
     """
     waiting = _waiting_for(entries)
@@ -228,7 +228,7 @@ def turns_of(
         orders.append(_by_two(entries, told) if waiting else _longest_first(table, told))
     found: dict[object, Turns] = {}
     for units in orders:
-        if has_sound:
+        if has_sound and not keeps_order:
             units.sort(key=lambda u: u.is_delicate != is_first)
         if not waiting:
             tasks = [
