@@ -68,8 +68,9 @@ def _parts(page: Page) -> None:
 
 def _weigh(page: Page) -> None:
     page.get_by_role("button", name="Weigh bowl 1", exact=True).click()
-    for i in range(3):
-        page.get_by_role("button", name="Pour", exact=True).nth(i).click()
+    pours = page.get_by_role("button", name="Pour", exact=True)
+    for i in range(pours.count()):
+        pours.nth(i).click()
         page.wait_for_timeout(1500)
     page.get_by_text("vol, 1 :").wait_for()
 

@@ -21,7 +21,7 @@ from fervens_core.planning.request import PlanRequest
 from fervens_core.planning.weigh import Scales, Weighed
 
 ORDER_WORTH_MIN = 10.0
-IMPROVED_MOST, PROMISING_SHARE, SMALL_LANES = 3, 1.2, 7
+IMPROVED_MOST, PROMISING_SHARE, SMALL_LANES, SMALL_IMPROVED_MOST = 3, 1.2, 7, 8
 """[MODEL] how many starts are worth improving; small heads are quick enough for all."""
 SEED_TOLERANCES = (0.1, 0.5)
 SEED_SHARES = (0.85, 0.6)
@@ -223,11 +223,14 @@ class Search(Scales):
         return VisitSets(sets, np.full(len(sets), found.hold), columns)
 
     def starts(self) -> list[Found]:
-        """Schedules to begin from, the cheapest for each number of visits."""
+        """Schedules to begin from, the cheapest for each number of visits and each set of strengths."""
         tried = self.weigh(self.seeds())
-        known: dict[int, Found] = {}
+        known: dict[object, Found] = {}
         for i in np.argsort(tried.prices, kind="stable").tolist():
-            known.setdefault(int(np.isfinite(tried.timelines.visits[i]).sum()), self.found(tried, i))
+            count = int(np.isfinite(tried.timelines.visits[i]).sum())
+            key = count, frozenset(tried.chosen[:, i].tolist())
+            if key not in known:
+                known[key] = self.found(tried, i)
         return list(known.values())
 
     def improved(self, found: Found) -> Found:
@@ -294,7 +297,7 @@ def search(request: PlanRequest, entries: Sequence[Entry], *, start_min: float =
     begun = sorted(((f, s) for s in searches for f in s.starts()), key=_worth)
     best = begun[0][1].improved(begun[0][0]), begun[0][1]
     is_small = len(entries) <= SMALL_LANES
-    for f, s in begun[1 : None if is_small else IMPROVED_MOST]:
+    for f, s in begun[1 : SMALL_IMPROVED_MOST if is_small else IMPROVED_MOST]:
         if is_small or f.price < best[0].price * PROMISING_SHARE:
             best = min(best, (s.improved(f), s), key=_worth)
     return best
