@@ -198,7 +198,7 @@ def main() -> None:
 
     ilse = service("Ilse Varga", "Pale straw under the blue wash of act two; no brass in the follow spot.", "cool",
         [zone(k, 4, 8.5) for k in back] + [zone("nape", 4.5, 8), zone("fringe", 4.5, 8)], TESTED | {"age_years": 31})  # fmt: skip
-    head = Head(ilse, seed=4, until_min=56, extent=1.02, rate=1.35)
+    head = Head(ilse, seed=4, until_min=56, extent=1.02, rate=1.26)
     head.consult(["delicate", "professional_use"])
     head.lighten()
     write("ilse-mid-lift", ilse)

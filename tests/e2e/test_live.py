@@ -161,15 +161,15 @@ def test_walls_are_warned_and_counted_on_with_a_fixed_clock(device, monkeypatch)
 
     def to_wall():
         text = row.get_attribute("aria-label") or ""
-        found = re.search(r"wall (?:in )?(\d+)", text)
+        found = re.search(r"wall (?:in )?(\d+)(?::(\d\d))?", text)
         assert found, text
-        return int(found[1])
+        return int(found[1]) + int(found[2] or 0) / 60
 
     on(to_wall() - 11)
     page.evaluate("() => { window.called = [] }")
-    on(1.6)  # ten minutes before: called, though muted
+    on(1.4)  # ten minutes before: called, though muted
     assert page.evaluate("() => window.called.length") > 0
-    on(6.9)
+    on(6.6)
     expect(row).to_have_attribute("aria-label", re.compile(r"wall in [23]:\d\d"))
     on(4)
     expect(page.get_by_role("heading", name=re.compile("Rinse .* now"))).to_be_visible()

@@ -164,9 +164,9 @@ def test_the_chair_by_keyboard_alone(signed_in):
     page.get_by_role("heading", name="Rinse Low back").wait_for()
     page.locator("body").click(position={"x": 5, "y": 400})
     before = logged("Ilse Varga")
-    page.keyboard.press("Space")  # due in a minute, not yet
+    page.keyboard.press("Space")  # due in two minutes, not yet
     page.wait_for_timeout(300)
-    let_pass("Ilse Varga", 2)
+    let_pass("Ilse Varga", 2.5)
     page.wait_for_timeout(1_100)  # a board is kept for a second, by the server, and on the device
     page.evaluate("localStorage.clear()")
     page.reload()
@@ -187,7 +187,7 @@ def test_the_chair_by_keyboard_alone(signed_in):
 
 def test_undo_takes_back_the_act_that_is_still_on_its_way_and_none_before_it(signed_in):
     page = signed_in
-    let_pass("Ilse Varga", 2)
+    let_pass("Ilse Varga", 2.5)
     open_service(page, "Ilse Varga", "chair")
     page.get_by_role("heading", name="Rinse Low back").wait_for()
     page.get_by_role("timer", name=re.compile("to the wall")).wait_for()
