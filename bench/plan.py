@@ -27,6 +27,7 @@ from fervens_core.head import (
 from fervens_core.planning import Aim, Plan, PlanRequest, compare_aims, head_sessions, plan_from, sessions_needed
 
 SEED, HEADS, REPEATS = 20261126, 200, 11
+DEARER_MIN = 2.0
 BOTTLES = tuple(
     Developer(f"d{v}", f"{v} vol", v, DeveloperUse.TONING if v < 10 else DeveloperUse.BOTH)
     for v in (5, 7, 10, 20, 30, 40)
@@ -111,6 +112,13 @@ def main() -> None:
         short = sum(x.short_levels > 0.5 for x in lanes) / len(lanes)
         price = statistics.median(p.price.total for p in plans)
         print(f"  {name:<16} {told}   {short:5.1%}   price {price:5.0f}")
+    for name, plans in found.items():
+        gaps = [a.price.total - b.price.total for a, b in zip(found["ours"], plans, strict=True)]
+        if name != "ours":
+            dearer = sum(g > DEARER_MIN for g in gaps)
+            print(
+                f"ours is dearer than {name} by over {DEARER_MIN:g} min on {dearer} heads, by {max(gaps):.0f} at most"
+            )
     strengths = [len(p.strengths) for p in found["ours"]]
     best = [min(plans[i].finish_min for n, plans in found.items() if n != "ours") for i in range(count)]
     ratio = statistics.median(p.finish_min for p in found["ours"]) / statistics.median(best)
@@ -124,7 +132,7 @@ def main() -> None:
     for lanes in (12, 40):
         request = random_head(random.Random(SEED + lanes), lanes)
         plan = plan_from(request)
-        own = _chosen(request, visit_mins=tuple(v.at_min for v in plan.visits))
+        own = _chosen(request, visit_mins=tuple(v.asked_min for v in plan.visits))
         for name, wanted in (("a whole plan", request), ("a line dragged", own)):
             median, worst = timed(lambda wanted=wanted: plan_from(wanted))  # type: ignore[misc]
             print(f"  {len(plan.lanes):3d} lanes, {name:<15} {median:6.1f} ({worst:6.1f})")

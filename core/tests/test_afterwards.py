@@ -19,6 +19,7 @@ from fervens_core.followup import (
     as_strands,
     grown_mm,
     handout,
+    has_regrowth,
     head_since,
     last_formulas,
     learnt_lift_factor,
@@ -27,7 +28,8 @@ from fervens_core.followup import (
     studio_numbers,
 )
 from fervens_core.followup.next_visit import days_to_regrowth
-from fervens_core.head import Hair, History, Porosity, ReadingMode, Thickness, Tone, lanes_of
+from fervens_core.head import Hair, History, Part, Porosity, ReadingMode, StrandPart, Thickness, Tone, lanes_of
+from fervens_core.lift import LiftFactors, level_at
 from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
@@ -138,7 +140,9 @@ def test_a_virgin_head_comes_back_with_its_root_grown_and_its_lengths_light():
     assert back.root_part.hair == Hair(4.0)
     assert back.root_part.to_mm == pytest.approx(24.0, abs=0.2)
     assert (back.hair.start_level, back.hair.history) == (8.0, History.LIGHTENED)
-    assert back.target_level == 8.5
+    assert back.target_level == 8.0  # half a level short is on target: only what grew is lightened
+    (short,) = head_since([zone("back", 4, 8.5)], {"back": 7.5}, 61)
+    assert short.target_level == 8.5
     assert {x.part.value for x in lanes_of((back,))} >= {"root", "regrowth"}
 
 
@@ -158,6 +162,20 @@ def test_a_zone_that_was_not_touched_grows_without_a_root():
     (same,) = head_since([zone("back", 4, 8)], {}, 61)
     assert same.root_part is None
     assert same.length_mm > 250.0
+
+
+def test_depth_that_was_kept_is_kept_the_next_time():
+    kept = replace(zone("back", 5, 9, length_mm=300.0), parts=(StrandPart(Hair(5.0), 0.0, 50.0, is_left_out=True),))
+    off_scalp = zone("back", 5, 9, length_mm=300.0, off_scalp_mm=25.0)
+    for then, grown in ((kept, 74.0), (off_scalp, 49.0)):
+        (now,) = head_since([then], {"back": 9.0}, 61)
+        assert now.root_part.is_left_out
+        assert now.root_part.to_mm == pytest.approx(grown, abs=0.3)
+        assert lanes_of((now,)) == () or all(x.part is Part.LENGTHS for x in lanes_of((now,)))
+    (roots,) = head_since([zone("back", 5, 9, length_mm=300.0)], {"back": 9.0}, 61)
+    assert not roots.root_part.is_left_out
+    assert has_regrowth([roots])
+    assert not has_regrowth(head_since([kept, off_scalp], {"back": 9.0}, 61))
 
 
 def test_no_days_no_root():
@@ -180,6 +198,32 @@ def test_last_times_formula_is_corrected_by_how_it_lifted():
     assert "1.0 short" in told(weak.says)
     assert f"{weak.corrected_volume:.0f} vol" in told(weak.says)
     assert "came to the target" in told(fair.says)
+
+
+@pytest.mark.parametrize(
+    ("extent", "level", "minutes", "volume", "longer"),
+    [(1.0, 7.0, 22.0, 25.0, True), (0.9, 7.0, 35.0, 30.0, False), (1.0, 8.75, 40.0, 20.0, False)],
+)
+def test_other_minutes_come_before_another_strength(extent, level, minutes, volume, longer):
+    (last,) = last_formulas([replace(worn(extent, level), minutes=minutes)], POWDER)
+    assert last.corrected_volume % 5.0 == 0.0
+    if longer:
+        assert last.corrected_volume == volume
+        assert last.corrected_minutes > minutes
+    elif level > 8.0:
+        assert last.corrected_volume == 25.0
+        assert last.corrected_minutes < minutes
+    else:
+        assert last.corrected_volume >= 25.0
+        assert last.is_within_reach
+    start = worn().zone.hair.start_level
+    reached = level_at(
+        np.array(last.corrected_minutes),
+        start_level=start,
+        volume_strength=last.corrected_volume,
+        factors=LiftFactors(extent, 1.0),
+    )
+    assert float(reached) == pytest.approx(8.0, abs=0.05)
 
 
 def test_last_times_readings_move_the_next_plan():

@@ -10,7 +10,7 @@ from fervens_core.base import LimitError
 from fervens_core.chair import Chair, achieved_level, make_board
 from fervens_core.chair.advice import Act
 from fervens_core.colour import hair_hex
-from fervens_core.head import Hair, Lightener, ReadingMode
+from fervens_core.head import Foils, Hair, Lightener, ReadingMode
 from fervens_core.lift import Strand, StrandReading, level_at
 from fervens_core.log import (
     ApplicationFinished,
@@ -23,6 +23,7 @@ from fervens_core.log import (
     Rinsed,
     fold,
 )
+from fervens_core.log.events import data_from_json
 
 ZONES = {z.key: z for z in (zone("back", 3, 8, foil_count=5), zone("top", 3, 8, foil_count=5))}
 BASE = [event(0, ConsultationFinished()), event(1, PlanTaken(("back", "top"), (22.0, 26.0), 60.0))]
@@ -107,6 +108,40 @@ def test_a_slow_hand_moves_the_forecast_not_the_wall():
     lane = board(BACK_ON[:4], 20).lanes[0]
     assert lane.zero_at == at(20)
     assert lane.wall_min == pytest.approx(50 - 17)
+
+
+def test_the_first_foils_have_been_on_for_longer_and_are_looked_at_first():
+    back = board(BACK_ON, 20).lanes[0]
+    own = ZONES["back"]
+    assert back.span_min == pytest.approx(6.0 * 4 / 5)  # five foils in six minutes: four went on before the last
+    later = board(BACK_ON, 20 + back.span_min).lanes[0]
+    assert back.level_first.likely == pytest.approx(later.level_now.likely)
+    assert back.hex_first == later.hex_now
+    (single,) = (replace(own, foil_count=1, pace_min_per_foil=own.application_min),)
+    alone = make_board(Chair(fold(BACK_ON), {**ZONES, "back": single}, POWDER, at(20))).lanes[0]
+    assert alone.span_min == 0.0
+    assert alone.window_min.early == pytest.approx(back.window_min.early + back.span_min)
+    assert alone.window_min.late == back.window_min.late
+    assert back.advice.foils is Foils.FIRST
+    assert alone.advice.foils is Foils.LAST
+    assert back.advice.due_min <= alone.advice.due_min
+    seen = board([*BACK_ON, read(19.5, 6.5)], 20).lanes[0]
+    assert seen.advice.foils is Foils.LAST
+
+
+def test_a_reading_says_which_foils():
+    def taught(minute, foils):
+        log = [*BACK_ON, event(minute, ReadingTaken("back", 6.5, ReadingMode.WIPED, foils=foils))]
+        return board(log, 30).lanes[0]
+
+    span = board(BACK_ON, 20).lanes[0].span_min
+    first, last, as_first = taught(20, Foils.FIRST), taught(20, Foils.LAST), taught(20 + span, Foils.LAST)
+    # (a foil that is opened later cools later)
+    assert first.level_now.likely == pytest.approx(as_first.level_now.likely, abs=0.08)
+    assert first.level_now.likely < last.level_now.likely - 0.16  # they had longer to come so far
+    assert first.readings[0].foils is Foils.FIRST
+    before = {"zone_key": "back", "level": 6.5, "mode": "wiped"}
+    assert data_from_json("ReadingTaken", before, 2).foils is Foils.LAST  # as logs before had it
 
 
 def test_readings_after_the_rinse_say_what_was_reached():

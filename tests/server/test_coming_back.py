@@ -61,6 +61,11 @@ def test_the_next_visit_follows_from_how_it_ended(owner):
     dark = [z | {"start_level": 2, "target_level": 10} for z in ZONES]
     far = run(owner, zones=dark, levels=(5, 5), client=owner.post("/clients", {"name": "Far"}, 201), toner=False)
     assert owner.get(f"/services/{far}/next")["visits_left"] >= 2
+    kept = [z | {"off_scalp_mm": 40} for z in ZONES]
+    pieces = run(owner, zones=kept, levels=(8, 8), client=owner.post("/clients", {"name": "Kept"}, 201))
+    refresh = owner.get(f"/services/{pieces}/next")["proposal"]
+    assert "tone" in refresh["reason"]
+    assert 45 <= refresh["expected_min"] <= 120  # a tone's time, not hours of roots
     open_one = to_plan(owner, client=owner.post("/clients", {"name": "Open"}, 201))["id"]
     assert owner.get(f"/services/{open_one}/next", 409)["code"] == "not_filed"
 
@@ -84,7 +89,8 @@ def test_a_second_visit_starts_from_the_first(owner):
     assert [s["key"] for s in service["strands"]] == ["last-crown", "last-nape"]
     formulas = {f["name"]: f for f in history["formulas"]}
     assert formulas["Crown"]["volume_strength"] == 20
-    assert formulas["Nape"]["corrected_volume"] > 20  # it stopped half a level short
+    nape = formulas["Nape"]  # it stopped half a level short: longer, not stronger
+    assert (nape["corrected_volume"], nape["corrected_minutes"] > nape["minutes"]) == (20, True)
     assert history["services"][0]["worked"] == "Fine bowls; even roots"
     assert history["loads"][0]["minutes"] == pytest.approx(35, abs=0.5)
 

@@ -7,6 +7,7 @@ import datetime as dt
 from apps.services.loading import Loaded, kept_parts
 from apps.services.schemas import ConflictOut, UndoOut
 from fervens_core.base import Message, Value, say, term
+from fervens_core.head import Foils
 from fervens_core.log import (
     ApplicationStarted,
     BowlMixed,
@@ -59,7 +60,13 @@ def _read(zone: Value, data: ReadingTaken) -> Message:
     how: Value = term(data.mode)
     if data.lab:
         how = say("event-named_reader", name=data.instrument) if data.instrument else say("event-reader")
-    said = [say("event-read", level=data.level)]
+    said = [
+        (
+            say("event-read_first", level=data.level)
+            if data.foils is Foils.FIRST
+            else say("event-read", level=data.level)
+        )
+    ]
     if data.is_kept:
         said.insert(0, say("event-not_lightened"))
     if data.warmth:

@@ -2922,7 +2922,11 @@ export interface components {
         Aim: "simple" | "gentle" | "even" | "quick";
         /**
          * BasinVisit
-         * @description One trip to the basin, min; `least_min` and `most_min`: how far it can be moved for every lane in it.
+         * @description One trip to the basin, min.
+         *
+         *     Args:
+         *         at_min: when. asked_min: when it was asked for: it waits for the section under the brush; who lays the plan out
+         *             again asks for the same. least_min, most_min: how far it can be moved for every lane in it.
          */
         BasinVisit: {
             /** Number */
@@ -2931,6 +2935,8 @@ export interface components {
             round: number;
             /** At Min */
             at_min: number;
+            /** Asked Min */
+            asked_min: number;
             /** Lane Keys */
             lane_keys: string[];
             /** Least Min */
@@ -3648,6 +3654,8 @@ export interface components {
             mode: string;
             /** Hex */
             hex: string;
+            /** @default last */
+            foils: components["schemas"]["Foils"];
         };
         /**
          * DeveloperProposal
@@ -3666,6 +3674,12 @@ export interface components {
             reason: string;
         };
         /**
+         * Foils
+         * @description Which sections of a lane were read: those that went on first, or last.
+         * @enum {string}
+         */
+        Foils: "first" | "last";
+        /**
          * Lane
          * @description One lane of the board; minutes count from `zero_at`, the end of its application (expected, if not ended).
          *
@@ -3673,7 +3687,9 @@ export interface components {
          *         zone_name, part: of a part of a zone that is read in parts, apart; part is empty for a whole zone.
          *         lightener: name of what it is lightened with.
          *         is_forecast: the application has not ended yet; times are the plan's.
-         *         window_min: when the target should be reached. visit: the trip to the basin it is planned for, from 1; 0 for
+         *         window_min: when the target should be reached, by the first sections at the earliest, by the last at the latest.
+         *         span_min: the first sections have been on for so much longer; level_first, hex_first: how they should look now.
+         *             visit: the trip to the basin it is planned for, from 1; 0 for
          *             older logs.
          *         wall_min: the label's time of what is on now. warn_mins: when its wall is warned of, min after zero_at.
          *         stop_reason: why it must be rinsed whatever its level, or None. notes: what is special about it now.
@@ -3718,8 +3734,13 @@ export interface components {
             end_min: number;
             window_min: components["schemas"]["Window"];
             level_now: components["schemas"]["LevelBand"];
+            level_first: components["schemas"]["LevelBand"];
+            /** Span Min */
+            span_min: number;
             /** Hex Now */
             hex_now: string;
+            /** Hex First */
+            hex_first: string;
             /** Hex Target */
             hex_target: string;
             undertone_now: components["schemas"]["Undertone"];
@@ -3768,7 +3789,7 @@ export interface components {
          *     Args:
          *         act: what to do. due_min: when, in min after application (may be past). text: said in a few words.
          *         then: what comes at `due_min` when the lane is left until then: read or rinse.
-         *         stops_at: the level a lane that stops short comes to.
+         *         stops_at: the level a lane that stops short comes to. foils: which sections a look is for.
          */
         LaneAdvice: {
             act: components["schemas"]["Act"];
@@ -3780,6 +3801,8 @@ export interface components {
             then: components["schemas"]["Act"];
             /** Stops At */
             stops_at?: number | null;
+            /** @default last */
+            foils: components["schemas"]["Foils"];
         };
         /**
          * LevelBand
@@ -4678,6 +4701,7 @@ export interface components {
          *         rest, rest_amount: hue of old dye or ash that shows, or None, and how much, 0 to 1.
          *         is_kept: of a part that no lightener went on; its first reading takes it in among what is toned.
          *         instrument: what measured it, as it calls itself; empty when read by eye.
+         *         foils: the sections that were read: those that went on first have been on for longer.
          */
         ReadingTaken: {
             /** Zone Key */
@@ -4699,6 +4723,7 @@ export interface components {
             is_kept?: boolean;
             /** Instrument */
             instrument?: string;
+            foils?: components["schemas"]["Foils"];
         };
         /**
          * ReadingTakenIn
@@ -4710,6 +4735,7 @@ export interface components {
          *         rest, rest_amount: hue of old dye or ash that shows, or None, and how much, 0 to 1.
          *         is_kept: of a part that no lightener went on; its first reading takes it in among what is toned.
          *         instrument: what measured it, as it calls itself; empty when read by eye.
+         *         foils: the sections that were read: those that went on first have been on for longer.
          */
         ReadingTakenIn: {
             /**

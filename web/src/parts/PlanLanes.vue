@@ -289,14 +289,14 @@ const atRinse = (lane: Schemas['PlanLane']) => {
         <div
           v-for="(visit, v) in plan.visits"
           :key="visit.number"
-          class="pointer-events-auto absolute top-0 h-9 w-12 -translate-x-1/2 touch-none md:h-full print:h-full"
+          class="group pointer-events-auto absolute top-0 h-9 w-12 -translate-x-1/2 touch-none !outline-none md:h-full print:h-full"
           :class="[isLocked ? 'cursor-default' : 'cursor-ew-resize', dragging === v ? 'z-20' : 'z-10']"
           role="slider"
           :tabindex="isLocked ? -1 : 0"
           :aria-label="plan.visits.length > 1 ? `Basin visit ${visit.number}` : 'Basin visit'"
           :aria-valuemin="Math.floor(visit.least_min)"
           :aria-valuemax="Math.ceil(Math.max(visit.most_min, visit.at_min))"
-          :aria-valuenow="visit.at_min"
+          :aria-valuenow="Math.round(visit.at_min)"
           :aria-valuetext="`${visit.at_min.toFixed(0)} min after the first product, ${visit.lane_keys.length} lanes`"
           :aria-disabled="isLocked"
           :style="{ left: `${clampPercent(toPercent(axis, visit.at_min))}%` }"
@@ -308,7 +308,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
             :class="dragging === v ? 'w-[5px]' : 'w-[3px]'"
           />
           <span
-            class="absolute top-0 left-1/2 flex h-7 -translate-x-1/2 items-center rounded-[5px] bg-signal px-2 text-sm font-bold whitespace-nowrap text-signal-ink"
+            class="absolute top-0 left-1/2 flex h-7 -translate-x-1/2 items-center rounded-[5px] bg-signal px-2 text-sm font-bold whitespace-nowrap text-signal-ink outline-offset-2 outline-ink group-focus-visible:outline-[3px]"
             >⇔ {{ visit.at_min.toFixed(0) }}</span
           >
         </div>

@@ -78,8 +78,16 @@ const plan = {
   round_starts: [],
   last_rinse_min: 100,
   visits: [
-    { number: 1, round: 1, at_min: 45, lane_keys: ['crown', 'crown.root', 'top'], least_min: 20, most_min: 50 },
-    { number: 2, round: 1, at_min: 100, lane_keys: ['nape'], least_min: 80, most_min: 110 },
+    {
+      number: 1,
+      round: 1,
+      at_min: 45,
+      asked_min: 45,
+      lane_keys: ['crown', 'crown.root', 'top'],
+      least_min: 20,
+      most_min: 50,
+    },
+    { number: 2, round: 1, at_min: 100, asked_min: 100, lane_keys: ['nape'], least_min: 80, most_min: 110 },
   ],
   busy: [
     { doing: 'apply', start_min: 0, end_min: 8, lane_keys: ['crown'], is_clash: false },

@@ -19,6 +19,7 @@ const visit = (number: number, at_min: number): Schemas['BasinVisit'] => ({
   number,
   round: 1,
   at_min,
+  asked_min: at_min,
   lane_keys: number === 1 ? ['a', 'b'] : ['c'],
   least_min: 20,
   most_min: 120,

@@ -150,12 +150,12 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
   /** Lines as they stand: the technician's own, or where the proposal has its trips to the basin. */
   const lines = () => {
     const own = choice.value.visit_mins ?? []
-    return own.length ? own : (shown.value?.visits ?? []).map((v) => v.at_min)
+    return own.length ? own : (shown.value?.visits ?? []).map((v) => v.asked_min)
   }
   let held: { lines: number[]; at: number } | null = null
   /** Takes hold of a trip's line; until it is let go the others stay where they are. */
   const hold = (visit: number) => {
-    const at = shown.value?.visits[visit]?.at_min ?? 0
+    const at = shown.value?.visits[visit]?.asked_min ?? 0
     const own = lines()
     held = { lines: own, at: own.reduce((best, t, i) => (Math.abs(t - at) < Math.abs(own[best]! - at) ? i : best), 0) }
   }

@@ -170,8 +170,15 @@ const doLane = async (code: string, lane: Schemas['Lane']) => {
     await acts.act('Rinsed', { zone_key }, `${lane.name} rinsed.`)
   }
 }
-const read = async (lane: Schemas['Lane'], level: number, mode: Read['mode'], lab: number[], instrument = '') => {
-  const values = { zone_key: lane.key, level, mode, ...(lab.length ? { lab, instrument } : {}) }
+const read = async (
+  lane: Schemas['Lane'],
+  level: number,
+  mode: Read['mode'],
+  lab: number[],
+  instrument: string,
+  foils: Schemas['Foils'],
+) => {
+  const values = { zone_key: lane.key, level, mode, foils, ...(lab.length ? { lab, instrument } : {}) }
   if (await acts.act('ReadingTaken', values, `${lane.name} read at ${level}.`)) opened.value = null
 }
 const note = (lane: Schemas['Lane'], values: Noted) =>
@@ -365,7 +372,7 @@ onBeforeUnmount(() => window.clearTimeout(renewing))
         :is-busy="acts.isBusy.value"
         :now="clock.now"
         @close="opened = null"
-        @read="(level, mode, lab, instrument) => openLane && read(openLane, level, mode, lab, instrument)"
+        @read="(...what) => openLane && read(openLane, ...what)"
         @note="(values) => openLane && note(openLane, values)"
         @option="(option, isLabelRead) => openLane && doOption(openLane, option, isLabelRead)"
         @rinse="openLane && rinse(openLane)"

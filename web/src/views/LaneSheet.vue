@@ -23,13 +23,14 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{
   close: []
-  read: [level: number, mode: Read['mode'], lab: number[], instrument?: string]
+  read: [level: number, mode: Read['mode'], lab: number[], instrument: string, foils: Schemas['Foils']]
   note: [values: Noted]
   option: [option: Schemas['LaneOption'], isLabelRead: boolean]
   rinse: []
   apply: [code: string]
 }>()
 const mode = ref<Schemas['ReadingMode']>('wiped')
+const foils = ref<Schemas['Foils']>('last')
 const shown = ref<Schemas['Lane'] | null>(null)
 watch(
   () => props.lane,
@@ -38,6 +39,7 @@ watch(
     shown.value = lane
     if (lane.key === before?.key) return
     mode.value = lane.phase === 'rinsed' ? 'dry' : 'wiped'
+    foils.value = lane.phase === 'processing' && lane.advice?.foils === 'first' ? 'first' : 'last'
   },
 )
 const start = computed(() => shown.value?.start_level ?? null)
@@ -52,6 +54,13 @@ const toWall = computed(() =>
   shown.value ? shown.value.wall_min - (props.now - new Date(shown.value.zero_at).getTime()) / 60_000 : 0,
 )
 const isOn = computed(() => shown.value?.phase === 'processing' || shown.value?.phase === 'applying')
+const hasFirst = computed(() => shown.value?.phase === 'processing' && shown.value.span_min >= 3)
+const looks = computed(() => {
+  const lane = shown.value
+  if (!lane) return null
+  const isFirst = hasFirst.value && foils.value === 'first'
+  return { hex: isFirst ? lane.hex_first : lane.hex_now, level: isFirst ? lane.level_first : lane.level_now, isFirst }
+})
 const canRead = computed(() => shown.value?.phase === 'processing' || shown.value?.phase === 'rinsed')
 const learnt = computed(() => {
   const lane = shown.value
@@ -103,15 +112,23 @@ const learnt = computed(() => {
         Last section on: start its clock
       </button>
       <template v-if="canRead">
-        <p class="text-lg">
+        <Choice
+          v-if="hasFirst"
+          v-model="foils"
+          legend="Which foils"
+          :options="[
+            { value: 'first', name: `First on, ${shown.span_min.toFixed(0)} min longer` },
+            { value: 'last', name: 'Last on' },
+          ]"
+        />
+        <p v-if="looks" class="text-lg">
           Should look like
-          <span
-            class="swatch inline-block h-6 w-12 rounded-[3px] align-[-5px]"
-            :style="{ background: shown.hex_now }"
-          />
-          <strong class="num ml-2 text-xl">{{ shown.level_now.likely.toFixed(1) }}</strong>, {{ shown.undertone_now }}
-          <span class="text-soft"
-            >(between {{ shown.level_now.slow.toFixed(1) }} and {{ shown.level_now.fast.toFixed(1) }})</span
+          <span class="swatch inline-block h-6 w-12 rounded-[3px] align-[-5px]" :style="{ background: looks.hex }" />
+          <strong class="num ml-2 text-xl">{{ looks.level.likely.toFixed(1) }}</strong><template v-if="!looks.isFirst"
+            >, {{ shown.undertone_now }}</template
+          >
+          <span class="text-soft">
+            (between {{ looks.level.slow.toFixed(1) }} and {{ looks.level.fast.toFixed(1) }})</span
           >
         </p>
         <Choice v-model="mode" legend="How it is read" :options="modes" />
@@ -130,14 +147,14 @@ const learnt = computed(() => {
           :undertones="palette.data.value.undertones"
           :model-value="null"
           is-large
-          @update:model-value="(level) => emit('read', level, mode, [])"
+          @update:model-value="(level) => emit('read', level, mode, [], '', hasFirst ? foils : 'last')"
         />
         <ReaderRead
           v-if="hasReader"
           :service-id="serviceId"
           :lane-key="shown.key"
           :is-busy="isBusy"
-          @note="(level, lab, instrument) => emit('read', level, mode, lab, instrument)"
+          @note="(level, lab, instrument) => emit('read', level, mode, lab, instrument, hasFirst ? foils : 'last')"
         />
         <button
           v-if="shown.phase === 'processing'"
@@ -182,8 +199,9 @@ const learnt = computed(() => {
           <li v-for="r in shown.readings" :key="r.event_id" class="flex items-center gap-3 border-t border-line py-1.5">
             <span class="swatch h-7 w-12 rounded-[3px]" :style="{ background: r.hex }" />
             <span class="num text-lg">{{ levelText(r.level) }}</span><span class="text-soft"
-              >{{ modeName(r.mode) }}, {{ clockText(new Date(new Date(shown.zero_at).getTime() + r.minute * 60_000)) }},
-              after {{ r.minute.toFixed(0) }} min</span
+              >{{ r.foils === 'first' ? 'first foils, ' : '' }}{{ modeName(r.mode) }},
+              {{ clockText(new Date(new Date(shown.zero_at).getTime() + r.minute * 60_000)) }}, after
+              {{ r.minute.toFixed(0) }} min</span
             >
           </li>
         </ul>

@@ -6,10 +6,10 @@ import type { Schemas } from '../api/client'
 import { compareAims, keepVersion, queries, readFile, takePlan } from '../api/queries'
 import { saveText } from '../lib/files'
 import { dayName, duration, levelText } from '../lib/time'
-import { bowlStyles, delicateWays, orderWays, steps } from '../lib/words'
 import AimCards from '../parts/AimCards.vue'
 import MixingList from '../parts/MixingList.vue'
 import PlanLanes from '../parts/PlanLanes.vue'
+import PlanSettings from '../parts/PlanSettings.vue'
 import PlanTools from '../parts/PlanTools.vue'
 import PlanVersions from '../parts/PlanVersions.vue'
 import TonerIdea from '../parts/TonerIdea.vue'
@@ -39,7 +39,6 @@ watch(saved.data, (p) => p && plan.accept(p), { immediate: true })
 const lanes = computed(() => shown.value?.lanes ?? [])
 const lightener = computed(() => shelf.data.value?.lighteners.find((l) => l.key === choice.value.lightener_key))
 const short = computed(() => lanes.value.filter((l) => l.reason))
-/** Notes that several lanes share are said once. */
 /** What is said of several lanes alike, once, with their names. */
 const grouped = (said: readonly { text: string; name: string }[]) => {
   const by = new Map<string, string[]>()
@@ -88,15 +87,6 @@ watch(lanes, (now) => {
 const toggle = (key: string) => {
   selected.value = selected.value.includes(key) ? selected.value.filter((k) => k !== key) : [...selected.value, key]
 }
-const hasDelicate = computed(() => lanes.value.some((l) => l.is_delicate) && lanes.value.some((l) => !l.is_delicate))
-const orderNow = computed(
-  () => shown.value?.orders.find((o) => o.order.join() === choice.value.order?.join())?.way ?? 'own',
-)
-const setOrder = (way: string) => {
-  const found = shown.value?.orders.find((o) => o.way === way)
-  if (found) void plan.change({ order: found.order, keeps_order: true, visit_mins: [], round_starts: [] })
-}
-const value = (e: Event) => (e.target as HTMLSelectElement).value
 
 const started = computed(() =>
   board.data.value?.board.lanes.filter((l) => l.phase !== 'waiting').map((l) => new Date(l.started_at).getTime()),
@@ -265,108 +255,16 @@ const print = () => window.print()
           </button>
         </template>
       </div>
-      <section
+      <PlanSettings
         v-if="isSetting"
         id="plan-settings"
-        class="no-print mb-2 flex flex-wrap items-end gap-x-4 gap-y-2 rounded-[7px] bg-panel px-4 py-3"
-        aria-label="Product, order and hands"
-      >
-        <div class="w-60 max-w-full">
-          <label class="label" for="lightener">Lightener</label>
-          <select
-            id="lightener"
-            :value="choice.lightener_key"
-            class="field"
-            :disabled="isLocked"
-            :title="
-              lightener
-                ? `1 : ${lightener.developer_parts}, label ${lightener.label_max_min} min, to ${lightener.max_volume} vol, ${lightener.max_volume_on_scalp} on the scalp`
-                : undefined
-            "
-            @change="(e) => plan.change({ lightener_key: value(e), visit_mins: [] })"
-          >
-            <option v-for="l in shelf.data.value?.lighteners ?? []" :key="l.key" :value="l.key">
-              {{ l.name }}, {{ l.label_max_min }} min
-            </option>
-          </select>
-        </div>
-        <div>
-          <label class="label" for="order-way">Order</label>
-          <select
-            id="order-way"
-            class="field"
-            :value="choice.keeps_order ? orderNow : 'proposed'"
-            :disabled="isLocked"
-            @change="(e) => (value(e) === 'proposed' ? plan.change({ keeps_order: false }) : setOrder(value(e)))"
-          >
-            <option value="proposed">As proposed</option>
-            <option v-for="(name, way) in orderWays" :key="way" :value="way">{{ name }}</option>
-            <option v-if="choice.keeps_order && orderNow === 'own'" value="own">My own</option>
-          </select>
-        </div>
-        <div v-if="hasDelicate">
-          <label class="label" for="delicate-way">Delicate hair</label>
-          <select
-            id="delicate-way"
-            class="field"
-            :value="choice.delicate_way"
-            :disabled="isLocked"
-            @change="(e) => plan.change({ delicate_way: value(e) as Schemas['DelicateWay'] })"
-          >
-            <option v-for="w in delicateWays" :key="w.value" :value="w.value">{{ w.name }}</option>
-          </select>
-        </div>
-        <div>
-          <label class="label" for="step">Developers</label>
-          <select
-            id="step"
-            class="field"
-            :value="choice.step"
-            :disabled="isLocked"
-            @change="(e) => plan.change({ step: value(e) as Schemas['VolumeStep'] })"
-          >
-            <option v-for="w in steps" :key="w.value" :value="w.value">{{ w.name }}</option>
-          </select>
-        </div>
-        <div>
-          <label class="label" for="bowls">Bowls</label>
-          <select
-            id="bowls"
-            class="field"
-            :value="choice.bowl_style"
-            :disabled="isLocked"
-            @change="(e) => plan.change({ bowl_style: value(e) as Schemas['BowlStyle'] })"
-          >
-            <option v-for="w in bowlStyles" :key="w.value" :value="w.value">{{ w.name }}</option>
-          </select>
-        </div>
-        <div>
-          <label class="label" for="hands">Hands</label>
-          <select
-            id="hands"
-            class="field"
-            :value="String(choice.hands)"
-            :disabled="isLocked"
-            @change="(e) => plan.change({ hands: Number(value(e)) })"
-          >
-            <option value="1">Alone</option>
-            <option value="2">With an assistant</option>
-          </select>
-        </div>
-        <label class="flex min-h-12 items-center gap-3"
-          ><input
-            :checked="choice.has_additive"
-            type="checkbox"
-            class="size-6"
-            :disabled="isLocked"
-            @change="(e) => plan.change({ has_additive: (e.target as HTMLInputElement).checked })"
-          />
-          Bond additive</label
-        >
-        <RouterLink v-if="!shown.move_text" class="btn no-print !min-h-11" :to="{ name: 'strands', params: { id } }"
-          >Strand bench</RouterLink
-        >
-      </section>
+        :service-id="id"
+        :choice="choice"
+        :plan="shown"
+        :lighteners="shelf.data.value?.lighteners ?? []"
+        :is-locked="isLocked"
+        @change="plan.change"
+      />
       <p
         v-if="isWhatIf"
         class="no-print mb-3 flex flex-wrap items-center gap-3 rounded-[5px] border-2 border-dashed border-ink bg-panel px-4 py-2"

@@ -8,6 +8,7 @@ from enum import StrEnum
 import numpy as np
 
 from fervens_core.base import ON_TARGET_LEVELS, Message, say
+from fervens_core.head import Foils
 from fervens_core.lift import Outlook
 
 FIRST_LOOK_LEAST_MIN, FIRST_LOOK_MOST_MIN = 8.0, 20.0
@@ -23,6 +24,8 @@ RINSE_SOON_MIN = 0.75
 CHANCE_SHORT = 0.25
 SHORT_IN_DOUBT_BEFORE_MIN = 15.0
 LAST_LOOK_BEFORE_WALL_MIN = 3.0
+SPAN_LEAST_MIN = 3.0
+"""[MODEL] first and last sections are told apart where so many minutes lie between them."""
 
 
 class Act(StrEnum):
@@ -42,7 +45,7 @@ class LaneAdvice:
     Args:
         act: what to do. due_min: when, in min after application (may be past). text: said in a few words.
         then: what comes at `due_min` when the lane is left until then: read or rinse.
-        stops_at: the level a lane that stops short comes to.
+        stops_at: the level a lane that stops short comes to. foils: which sections a look is for.
     """
 
     act: Act
@@ -50,6 +53,7 @@ class LaneAdvice:
     text: Message
     then: Act = Act.READ
     stops_at: float | None = None
+    foils: Foils = Foils.LAST
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,6 +84,7 @@ def advise(
     target_level: float,
     reading_count: int,
     last_reading_min: float | None = None,
+    span_min: float = 0.0,
 ) -> LaneAdvice:
     """Advice for a lane that is processing.
 
@@ -90,6 +95,7 @@ def advise(
     Args:
         outlook: what is believed of the lane. now_min, wall_min: min after application; the wall is the label's time.
         last_reading_min: when it was last read, min after application.
+        span_min: the first sections have been on for so much longer: they are looked at first.
     """
     if now_min >= wall_min:
         return LaneAdvice(Act.STOP, wall_min, say("advice-label_up"))
@@ -108,14 +114,18 @@ def advise(
         if ahead.sure >= SURE or ahead.rinse_min <= last + LOOK_GAP_MIN:
             return LaneAdvice(Act.LEAVE, ahead.rinse_min, say("advice-leave_sure"), Act.RINSE)
     look = min(ahead.look_by_min, ahead.rinse_min)
+    is_first = reading_count == 0 and span_min >= SPAN_LEAST_MIN
     if reading_count == 0:
         look = min(max(look, FIRST_LOOK_LEAST_MIN), FIRST_LOOK_MOST_MIN)
+        if is_first:  # they come to where the last will be later
+            look = max(min(look, ahead.look_by_min - span_min), FIRST_LOOK_LEAST_MIN - span_min, 0.0)
     else:
         look = max(look, last + LOOK_GAP_MIN)
     latest = max(wall_min - LAST_LOOK_BEFORE_WALL_MIN, 0.0)
     if reading_count > 0 and look > latest:
         return LaneAdvice(Act.LEAVE, ahead.rinse_min, say("advice-leave_to_label"), Act.RINSE)
-    look = min(look, latest)
+    look, foils = min(look, latest), Foils.FIRST if is_first else Foils.LAST
     if now_min >= look:
-        return LaneAdvice(Act.READ, look, say("advice-read"))
-    return LaneAdvice(Act.LEAVE, look, say("advice-leave"))
+        text = say("advice-read_first") if is_first else say("advice-read")
+        return LaneAdvice(Act.READ, look, text, foils=foils)
+    return LaneAdvice(Act.LEAVE, look, say("advice-leave"), foils=foils)

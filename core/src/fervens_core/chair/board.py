@@ -20,6 +20,7 @@ from fervens_core.chair.lanes import (
     lane_wall,
     lost_share,
     minutes_between,
+    span_min,
 )
 from fervens_core.chair.paint import (
     Crossing,
@@ -33,7 +34,7 @@ from fervens_core.chair.paint import (
 )
 from fervens_core.chair.replan import DeveloperProposal, propose_developers
 from fervens_core.colour import Undertone, hair_lab, lab_to_hex, undertone
-from fervens_core.head import Covering, Elasticity, Part, ScalpFeel, Zone, lane_label
+from fervens_core.head import Covering, Elasticity, Foils, Part, ScalpFeel, Zone, lane_label
 from fervens_core.lift import Belief, Outlook
 from fervens_core.log import LaneState, MixedBowl, Phase, Step, TakenReading
 from fervens_core.planning import BowlStyle, PlanRequest
@@ -54,6 +55,7 @@ class BoardReading:
     level: float
     mode: str
     hex: str
+    foils: Foils = Foils.LAST
 
 
 @dataclass(frozen=True, slots=True)
@@ -64,7 +66,9 @@ class Lane:
         zone_name, part: of a part of a zone that is read in parts, apart; part is empty for a whole zone.
         lightener: name of what it is lightened with.
         is_forecast: the application has not ended yet; times are the plan's.
-        window_min: when the target should be reached. visit: the trip to the basin it is planned for, from 1; 0 for
+        window_min: when the target should be reached, by the first sections at the earliest, by the last at the latest.
+        span_min: the first sections have been on for so much longer; level_first, hex_first: how they should look now.
+            visit: the trip to the basin it is planned for, from 1; 0 for
             older logs.
         wall_min: the label's time of what is on now. warn_mins: when its wall is warned of, min after zero_at.
         stop_reason: why it must be rinsed whatever its level, or None. notes: what is special about it now.
@@ -89,7 +93,10 @@ class Lane:
     end_min: float
     window_min: Window
     level_now: LevelBand
+    level_first: LevelBand
+    span_min: float
     hex_now: str
+    hex_first: str
     hex_target: str
     undertone_now: Undertone
     curve: tuple[CurvePoint, ...]
@@ -197,6 +204,7 @@ def _advice(chair: Chair, lane: LaneState, outlook: Outlook, times: LaneTimes, w
         target_level=chair.zones[lane.key].target_level,
         reading_count=len(taken),
         last_reading_min=max(taken) if taken else None,
+        span_min=span_min(chair.zones[lane.key], lane),
     )
     return _short_help(chair, lane, given) if given.act is Act.SHORT else given
 
@@ -224,15 +232,15 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
     end = rinsed if rinsed is not None else max(wall, min(now_min, wall + PAST_WALL_MAX_MIN), 1.0)
     grid = minute_grid(end)
     outlook = belief.outlook(index)
-    bands = outlook.level_bands(np.append(grid, min(now_min, end)))
-    likely = bands[1]
+    span = span_min(zone, lane) if lane.started_at and len(lane.applications) < 2 else 0.0
+    bands = outlook.level_bands(np.append(grid, [min(now_min, end), min(now_min, end) + span]))
+    n, likely = grid.size, bands[1]
     target = zone.target_level
     lost = max((lost_share(chair, lane, a) for a in lane.applications), default=0.0)
     labs = hair_lab(zone.hair.colour_start, np.concatenate([likely, [target], [r.level for r in lane.readings]]))
     colours = lab_to_hex(labs)
-    n = grid.size
     learnt, expected = belief.factors(index), belief.lanes[index].factors
-    level_now = float(likely[-1]) if lane.started_at else zone.hair.start_level
+    level_now = float(likely[n]) if lane.started_at else zone.hair.start_level
     visits = dict(zip(chair.state.plan.zone_keys, chair.state.plan.visits, strict=False)) if chair.state.plan else {}
     return Lane(
         key=lane.key,
@@ -250,14 +258,17 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
         is_forecast=times.is_forecast,
         wall_min=wall,
         end_min=float(end),
-        window_min=window_of(outlook.ready_window(target)),
-        level_now=LevelBand(float(bands[0, -1]), level_now, float(bands[2, -1])),
+        window_min=window_of(outlook.ready_window(target), span),
+        level_now=LevelBand(float(bands[0, n]), level_now, float(bands[2, n])),
+        level_first=LevelBand(*(float(x) for x in bands[:, n + 1])),
+        span_min=span,
         hex_now=colours[n],
-        hex_target=colours[n + 1],
+        hex_first=colours[n + 1],
+        hex_target=colours[n + 2],
         undertone_now=undertone(level_now),
         curve=curve_points(grid, bands[:, :n], colours[:n]),
         crossings=crossings(zone.hair.start_level, grid, likely[:n]),
-        readings=tuple(_board_reading(r, times.zero, h) for r, h in zip(lane.readings, colours[n + 2 :], strict=True)),
+        readings=tuple(_board_reading(r, times.zero, h) for r, h in zip(lane.readings, colours[n + 3 :], strict=True)),
         rinsed_min=rinsed,
         achieved_level=achieved_level(lane),
         advice=_advice(chair, lane, outlook, times, wall),
@@ -287,7 +298,9 @@ def _part_told(zone: Zone) -> Message | str:
 
 
 def _board_reading(taken: TakenReading, zero: datetime, colour: str) -> BoardReading:
-    return BoardReading(taken.event_id, minutes_between(zero, taken.at), taken.level, taken.mode.value, colour)
+    return BoardReading(
+        taken.event_id, minutes_between(zero, taken.at), taken.level, taken.mode.value, colour, taken.foils
+    )
 
 
 def _view(chair: Chair, lane: Lane) -> LaneView:

@@ -6,7 +6,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 
-from fervens_core.head import Covering, Lightener, ReadingMode, Zone, lightener_among
+from fervens_core.head import Covering, Foils, Lightener, ReadingMode, Zone, lightener_among
 from fervens_core.lift import (
     Application,
     Belief,
@@ -102,6 +102,14 @@ def lane_times(chair: Chair) -> list[LaneTimes]:
             times.insert(index, LaneTimes(start, end, True))
             free = after(end, USUAL_PACE.change_min)
     return times
+
+
+def span_min(zone: Zone, lane: LaneState) -> float:
+    """How much longer the first section of a lane has been on than its last, min: by its clocks, else as planned."""
+    took = zone.application_min
+    if lane.started_at and lane.finished_at:
+        took = minutes_between(lane.started_at, lane.finished_at)
+    return max(took - took / zone.foil_count, 0.0)
 
 
 def product_age_min(chair: Chair, lane: LaneState, applied: Applied, at: datetime) -> float:
@@ -200,7 +208,8 @@ def head_belief(chair: Chair, times: list[LaneTimes] | None = None) -> Belief:
             if lane.finished_at is None or taken.at > chair.now:
                 continue
             ended = min(taken.at, lane.rinsed_at) if lane.rinsed_at else taken.at
-            minutes = min(max(minutes_between(lane.finished_at, ended), 0.0), 240.0)
+            longer = span_min(zones[lane.key], lane) if taken.foils is Foils.FIRST else 0.0
+            minutes = min(max(minutes_between(lane.finished_at, ended) + longer, 0.0), 240.0)
             is_through = chair.lightener_of(lane.key).is_dark and lane.rinsed_at is None
             readings.append(Reading(index, minutes, taken.level, taken.mode, is_through_dark=is_through))
     return learn(before, tuple(readings))

@@ -41,10 +41,14 @@ class LevelBand:
     fast: float
 
 
-def window_of(minutes: tuple[float, float, float]) -> Window:
-    """A window from (early, likely, late) minutes in which infinity means never."""
+def window_of(minutes: tuple[float, float, float], span_min: float = 0.0) -> Window:
+    """A window from (early, likely, late) minutes in which infinity means never.
+
+    Args:
+        span_min: the first sections are there so much sooner.
+    """
     early, likely, late = (m if math.isfinite(m) else None for m in minutes)
-    return Window(early, likely, late)
+    return Window(early if early is None else max(early - span_min, 0.0), likely, late)
 
 
 @dataclass(frozen=True, slots=True)

@@ -10,7 +10,7 @@ from fervens_core.followup.filed import (
 )
 from fervens_core.followup.learnt import LaneFact, Learnt, Pace, learnt_lift_factor, studio_numbers
 from fervens_core.followup.next_visit import REMINDER_DAYS, REST_DAYS, NextVisit, grown_mm, propose_visit, reminder_text
-from fervens_core.followup.recall import LastFormula, WornLane, as_strands, head_since, last_formulas
+from fervens_core.followup.recall import LastFormula, WornLane, as_strands, has_regrowth, head_since, last_formulas
 from fervens_core.followup.take_home import handout
 
 __all__ = [
@@ -30,6 +30,7 @@ __all__ = [
     "as_strands",
     "grown_mm",
     "handout",
+    "has_regrowth",
     "head_since",
     "lane_label",
     "last_formulas",

@@ -2,10 +2,13 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 
-from fervens_core.base import Message, check_range, say
+import numpy as np
+
+from fervens_core.base import ON_TARGET_LEVELS, Message, check_range, say
 from fervens_core.followup.next_visit import grown_mm
 from fervens_core.head import (
     GROWTH_MM_PER_MONTH,
@@ -28,7 +31,6 @@ from fervens_core.lift import (
     Strand,
     StrandReading,
     time_to_level,
-    volume_for,
 )
 from fervens_core.safety import strongest_volume
 
@@ -126,11 +128,19 @@ def head_since(
     return tuple(_since(z, zones, reached, min(grown, 300.0)) for z in zones)
 
 
+def has_regrowth(zones: Sequence[Zone]) -> bool:
+    """Whether something grew that is lightened again: no zone whose depth at the scalp was kept."""
+    kinds = [k for z in zones for k in (z, z.pieces) if k is not None]
+    return any(p.is_root and not p.is_left_out for k in kinds for p in k.parts)
+
+
 def _since(zone: Zone, zones: Sequence[Zone], reached: Mapping[str, float], grown: float) -> Zone:
     natural = _natural(zone, zones)
     length = min(zone.length_mm + grown, 1500.0)
     hair, parts = _kind_since(zone, zone.key, natural, zone, reached, grown)
     target = max(zone.target_level, hair.start_level) if hair != zone.hair else zone.target_level
+    if hair != zone.hair and target - hair.start_level <= ON_TARGET_LEVELS:
+        target = hair.start_level  # it came to its wish: what grew is taken to it, the rest left alone
     pieces = zone.pieces
     if pieces is not None:
         own, own_parts = _kind_since(pieces, f"{zone.key}.pieces", natural, zone, reached, grown)
@@ -143,6 +153,7 @@ def _kind_since(
 ) -> tuple[Hair, tuple[StrandPart, ...]]:
     """One kind of hair of a zone as it comes back: what grew is its root, what was apart has moved down with it."""
     root = next((p for p in kind.parts if p.is_root), None)
+    is_kept = root is not None and root.is_left_out
     old_root = next((reached[k] for k in (f"{key}.root", f"{key}.regrowth") if k in reached), None)
     lengths = _worn(kind.hair, reached.get(key, old_root if root else None))
     length = min(zone.length_mm + grown, 1500.0)
@@ -163,7 +174,9 @@ def _kind_since(
     is_worn = lengths.start_level - natural.start_level > 0.25
     room = moved[0].from_mm if moved else length
     if fresh >= LEAST_MM and is_worn and room >= LEAST_MM:
-        moved.insert(0, StrandPart(hair=natural, to_mm=round(min(fresh, room), 1)))
+        # depth that was kept on purpose, or hair that was begun off the scalp, stays as it grows
+        is_kept = is_kept or (root is None and zone.off_scalp_mm > 0.0)
+        moved.insert(0, StrandPart(hair=natural, to_mm=round(min(fresh, room), 1), is_left_out=is_kept))
     return lengths, tuple(moved)
 
 
@@ -199,30 +212,41 @@ def as_strands(
 
 SAME_VOLUME = 1.5
 """Less of a change than this in vol is none."""
+STRENGTH_STEP, WEAKEST_VOLUME = 5.0, 10.0
+"""Strengths are proposed in fives (docs/decisions/0016), none weaker than what lightens natural hair."""
+SOONEST_MIN = 12.0
+"""[MODEL] a lane that would be there sooner with the same developer gets a weaker one."""
 
 
 def _corrected(w: WornLane, lightener: Lightener, elasticity: Elasticity) -> tuple[float, float, bool]:
-    """Developer, minutes and whether they reach the target: the same minutes if a developer does it within its limit,
-    else the strongest allowed for as long as it takes, up to the label's time."""
+    """Developer, minutes and whether they reach the target: other minutes with the same developer where they do it
+    within one application's label, else the nearest in fives within its limit, else the strongest for the longest."""
     start, target = w.zone.hair.start_level, w.zone.target_level
     factors = LiftFactors(min(max(w.extent, 0.2), 2.0), min(max(w.rate, 0.2), 5.0))
     weaker = ADDITIVE_STRENGTH_FACTOR if w.has_additive else 1.0
     most, _ = strongest_volume(w.zone, lightener, elasticity)
     longest = max(lightener.label_max_min - w.zone.application_min, 1.0)
-    minutes = min(max(w.minutes, 1.0), longest)
-    if (
-        abs(w.level - target) <= LIFT_LEAST
-        and w.minutes <= longest
-        and w.applications == 1
-        and w.volume_strength <= most
-    ):
+    is_there = abs(w.level - target) <= LIFT_LEAST
+    if is_there and w.minutes <= longest and w.applications == 1 and w.volume_strength <= most:
         return w.volume_strength, w.minutes, True
-    needed = round(volume_for(target, minutes, start_level=start, factors=factors) / weaker)
-    if needed <= most:
-        return max(float(needed), 0.5), minutes, True
-    needs = time_to_level(target, start_level=start, volume_strength=most * weaker, factors=factors)
-    is_within_reach = needs is not None and needs <= longest
-    return most, needs if needs is not None and is_within_reach else longest, is_within_reach
+
+    def needs(volume: float) -> float:
+        found = time_to_level(target, start_level=start, volume_strength=volume * weaker, factors=factors)
+        return math.inf if found is None else found
+
+    same = min(w.volume_strength, most)
+    if w.level > target + LIFT_LEAST:
+        weakest = [v for v in _fives(0.0, same) if v >= WEAKEST_VOLUME]
+        volume = next((v for v in (same, *reversed(weakest)) if needs(v) >= SOONEST_MIN), min([same, *weakest]))
+    else:
+        volume = next((v for v in (same, *_fives(same, most), most) if needs(v) <= longest), most)
+    minutes = needs(volume)
+    return volume, min(max(minutes, 1.0), longest), minutes <= longest
+
+
+def _fives(low: float, high: float) -> list[float]:
+    """Strengths a hand weighs between two, vol."""
+    return [v for v in np.arange(0.0, 40.0 + STRENGTH_STEP, STRENGTH_STEP).tolist() if low < v < high]
 
 
 def last_formulas(

@@ -104,10 +104,12 @@ def _event_schema(shared: dict[str, Any]) -> dict[str, Any]:
     }
     arms = []
     for kind, data in KINDS.items():
+        schema = dict(json_schema(data))
+        shared |= schema.pop("$defs", {})
         own: dict[str, Any] = {
             "kind": {"const": kind},
             "version": {"const": version_of(kind)},
-            "data": json_schema(data),
+            "data": schema,
         }
         required = ["at_min", "by", "kind"] + (["data"] if own["data"].get("required") else [])
         arms.append({"type": "object", "properties": common | own, "required": required, "additionalProperties": False})

@@ -39,7 +39,7 @@ from fervens_core.head.products import (
     TonerShade,
     lightener_among,
 )
-from fervens_core.head.reading import ReadingMode
+from fervens_core.head.reading import Foils, ReadingMode
 from fervens_core.head.usual import USUAL_HEAD
 from fervens_core.head.zones import (
     AGAIN,
@@ -75,6 +75,7 @@ __all__ = [
     "DyeHue",
     "Elasticity",
     "Findings",
+    "Foils",
     "Hair",
     "History",
     "HomeCare",

@@ -12,3 +12,10 @@ class ReadingMode(StrEnum):
     WIPED = "wiped"
     RINSED_WET = "rinsed_wet"
     DRY = "dry"
+
+
+class Foils(StrEnum):
+    """Which sections of a lane were read: those that went on first, or last."""
+
+    FIRST = "first"
+    LAST = "last"

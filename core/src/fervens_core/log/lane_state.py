@@ -8,7 +8,7 @@ from enum import StrEnum
 from typing import Any
 
 from fervens_core.base import ConflictError, CoreError, Message
-from fervens_core.head import Covering, DyeHue, Elasticity, ReadingMode, ScalpFeel
+from fervens_core.head import Covering, DyeHue, Elasticity, Foils, ReadingMode, ScalpFeel
 from fervens_core.log.events import Event
 from fervens_core.log.lift_events import (
     ApplicationFinished,
@@ -49,6 +49,7 @@ class TakenReading:
     warmth: float = 0.0
     rest: DyeHue | None = None
     rest_amount: float = 0.0
+    foils: Foils = Foils.LAST
 
 
 @dataclass(frozen=True, slots=True)
@@ -199,7 +200,7 @@ def advance_lane(lane: LaneState, event: Event) -> LaneState:
         case ReadingTaken():
             require(phase in (Phase.PROCESSING, Phase.RINSED), "nothing_to_read")
             amount = data.rest_amount if data.rest else 0.0
-            seen = TakenReading(event.event_id, at, data.level, data.mode, data.warmth, data.rest, amount)
+            seen = TakenReading(event.event_id, at, data.level, data.mode, data.warmth, data.rest, amount, data.foils)
             return replace(lane, readings=(*lane.readings, seen))
         case ProbeRead():
             require(phase is Phase.RINSED, "not_rinsed.probe")

@@ -23,7 +23,7 @@ from fervens_core.base import (
     contract,
     say,
 )
-from fervens_core.head import Covering, DyeHue, Elasticity, ReadingMode, ScalpFeel, ServiceKind
+from fervens_core.head import Covering, DyeHue, Elasticity, Foils, ReadingMode, ScalpFeel, ServiceKind
 
 PlanMinutes = Annotated[Number, Within(0.0, 900.0, "min")]
 BowlGrams = Annotated[Number, Within(0.1, 2000.0, "g")]
@@ -231,9 +231,10 @@ class ReadingTaken:
         rest, rest_amount: hue of old dye or ash that shows, or None, and how much, 0 to 1.
         is_kept: of a part that no lightener went on; its first reading takes it in among what is toned.
         instrument: what measured it, as it calls itself; empty when read by eye.
+        foils: the sections that were read: those that went on first have been on for longer.
     """
 
-    VERSION: ClassVar[int] = 2
+    VERSION: ClassVar[int] = 3
 
     zone_key: Key
     level: Level
@@ -244,6 +245,7 @@ class ReadingTaken:
     rest_amount: Share = 0.0
     is_kept: Flag = False
     instrument: Annotated[str, Text(60, is_optional=True)] = ""
+    foils: Foils = Foils.LAST
 
     def __post_init__(self) -> None:
         check_lab(self.lab)

@@ -43,7 +43,7 @@ def _quick(request: PlanRequest, others: list[Plan]) -> Plan:
     for other in sorted(others, key=lambda p: p.finish_min):
         if not other.visits or other.finish_min >= best.finish_min - 1e-6:
             continue
-        visits = tuple(v.at_min for v in other.visits)
+        visits = tuple(v.asked_min for v in other.visits)
         on_them = plan_from(replace(request, choice=replace(request.choice, visit_mins=visits)))
         best = on_them if on_them.finish_min <= other.finish_min + 1e-6 else other
     return best

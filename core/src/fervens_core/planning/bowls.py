@@ -129,6 +129,11 @@ class _Portion:
     end_min: float
 
 
+def bowl_use_min(lightener: Lightener, style: BowlStyle) -> float:
+    """How long a bowl is used at most, min."""
+    return lightener.bowl_life_min * _AGE[style]
+
+
 def lift_lost_share(age_min: float, life_min: float) -> float:
     """How much less far a bowl of some age lifts: 0 within its life, then 1 % a minute, at most half."""
     return min(max(age_min - life_min, 0.0) * STALE_LIFT_LOSS_PER_MIN, 0.5)
@@ -137,7 +142,7 @@ def lift_lost_share(age_min: float, life_min: float) -> float:
 def _portions(serving: Serving, mix_per_foil_g: float, style: BowlStyle) -> list[_Portion]:
     mass = serving.zone.foil_count * section_mix_g(serving.zone, mix_per_foil_g)
     minutes = serving.end_min - serving.start_min
-    longest = serving.lightener.bowl_life_min * _AGE[style]
+    longest = bowl_use_min(serving.lightener, style)
     count = max(1, math.ceil(round(minutes / longest, 6))) if style is not BowlStyle.LARGE else 1
     edges = np.linspace(serving.start_min, serving.end_min, count + 1).tolist()
     return [_Portion(serving, mass / count, edges[i], edges[i + 1]) for i in range(count)]
@@ -148,7 +153,7 @@ def _longest(portions: list[_Portion], style: BowlStyle) -> dict[tuple[str, floa
     found = {}
     for mix in dict.fromkeys(p.serving.mix for p in portions):
         own = [p for p in portions if p.serving.mix == mix]
-        most = own[0].serving.lightener.bowl_life_min * _AGE[style]
+        most = bowl_use_min(own[0].serving.lightener, style)
         found[mix] = most
         if style is BowlStyle.USUAL:
             span, longest_portion = own[-1].end_min - own[0].start_min, max(p.end_min - p.start_min for p in own)

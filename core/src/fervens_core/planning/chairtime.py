@@ -6,6 +6,7 @@ from dataclasses import dataclass
 
 from fervens_core.base import Message, say
 from fervens_core.head import Density, Part, Zone
+from fervens_core.planning.entry import application_min
 from fervens_core.planning.plan import Plan
 from fervens_core.planning.request import USUAL_PACE, Pace, PlanRequest
 
@@ -35,11 +36,10 @@ def chair_time(plan: Plan, request: PlanRequest) -> tuple[ChairItem, ...]:
     if not plan.lanes:
         return ()
     pace = request.pace
-    application = sum(x.end_min - x.start_min for x in plan.lanes if not x.zone.piece) if plan.lanes else 0.0
+    application = sum(application_min(request, x.zone) for x in plan.lanes)
     application = min(application / request.choice.hands, plan.finish_min)
     trips = sum(1 for v in plan.visits[:-1] if v.at_min < max(x.end_min for x in plan.lanes))
-    between = pace.rinse_min * trips
-    application = max(application - between, 0.0)
+    between = min(pace.rinse_min * trips, plan.finish_min - application)
     drying = max((_DRYING[z.density] for z in request.zones), default=_DRYING[Density.MEDIUM])
     toned = sum(x.zone.application_min for x in plan.lanes if x.zone.part is not Part.ROOT)
     items = [

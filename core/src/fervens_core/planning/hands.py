@@ -7,7 +7,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -32,8 +32,11 @@ RETOUCHED = (Part.ROOT, Part.REGROWTH, Part.BAND, Part.ENDS)
 """Parts of sections that are made or left in place: between two zones there is little to do."""
 NO_BLOCK = -1
 JOIN_SHORT_LEVELS, JOIN_NEED_MOST_MIN = 0.3, 25.0
-BLOCK_SPARES_MIN = (0.0, 8.0)
-"""[MODEL] zones are parted by visit so that roots just join in time, or with the trip to the basin to spare."""
+SETTLING = 4
+"""Two pairs of hands are laid out so often at most, each time with the trips as they had to wait before."""
+BLOCK_SPARES_MIN, BLOCK_SHARES = (0.0, 8.0), (0.75, 0.55)
+"""[MODEL] zones are parted by visit so that roots just join in time, with the trip to the basin to spare, or within a
+share of the label, where lengths that have little way to go would lift too far while they wait for roots."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -150,8 +153,8 @@ def _join_task(
     longest = float(table.longest_min[row])
     most = e.application_min + (longest if math.isfinite(longest) else e.label_max_min)
     most += follow_min / 2.0
-    if e.zone.part is Part.ROOT:
-        most = min(most, JOIN_MOST_MIN)
+    if e.zone.part is Part.ROOT:  # the trip may have to wait for a section
+        most = min(most, JOIN_MOST_MIN - max(x.section_min for x in entries))
     most = max(most, e.application_min + JOIN_LEAST_MIN)
     return Task(
         (row,), e.application_min, pace.join_change_min, e.section_min, block, is_join=True, most_min=most, after=after
@@ -189,10 +192,9 @@ def _pairs(entries: Sequence[Entry], units: Sequence[_Unit]) -> list[list[_Unit]
 
 
 def _blocks(
-    entries: Sequence[Entry], table: LaneTable, units: list[_Unit], pace: Pace, spare_min: float
+    entries: Sequence[Entry], table: LaneTable, units: list[_Unit], pace: Pace, label: float
 ) -> list[list[_Unit]]:
-    """Zones by visit: as many together as the label of the first lets join, with some minutes to spare; evened out."""
-    label = min(e.label_max_min for e in entries) - spare_min
+    """Zones by visit: as many together as can join within some minutes of the first section; evened out."""
     pairs = _pairs(entries, units)
     groups: list[list[list[_Unit]]] = []
     for pair in pairs:
@@ -238,8 +240,9 @@ def turns_of(
             ]
             found.setdefault(tuple(t.rows for t in tasks), Turns(tuple(tasks), 0, (), units is told))
             continue
-        for spare in BLOCK_SPARES_MIN:
-            blocks = _blocks(entries, table, units, pace, spare)
+        label = min(e.label_max_min for e in entries)
+        for most in (*(label - s for s in BLOCK_SPARES_MIN), *(label * s for s in BLOCK_SHARES)):
+            blocks = _blocks(entries, table, units, pace, most)
             turns = _in_blocks(entries, table, pace, blocks, is_held=held, is_told=units is told)
             found.setdefault(tuple((t.rows, t.block) for t in turns.tasks), turns)
     return tuple(found.values())
@@ -323,6 +326,18 @@ def lay_out(
     Hands are in one place: a visit waits for the section under the brush, and the lane goes on after it. While the
     client is at the basin nobody applies.
     """
+    found = _laid_out(turns, entries, sets, pace=pace, hands=hands, start_min=start_min)
+    for _ in range(SETTLING if hands > 1 else 0):  # who waits for the one holds up the other
+        before = found.visits
+        found = _laid_out(turns, entries, replace(sets, at=before), pace=pace, hands=hands, start_min=start_min)
+        if np.array_equal(found.visits, before):
+            break
+    return found
+
+
+def _laid_out(
+    turns: Turns, entries: Sequence[Entry], sets: VisitSets, *, pace: Pace, hands: int, start_min: float
+) -> Timelines:
     hold, is_held_back = np.abs(sets.hold_min), sets.hold_min >= 0.0
     m, k = sets.at.shape
     rinse, every = pace.rinse_min, np.arange(m)

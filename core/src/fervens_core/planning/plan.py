@@ -30,9 +30,10 @@ from fervens_core.lift import (
 )
 from fervens_core.planning.bowls import PlannedBowl, Serving, plan_bowls
 from fervens_core.planning.entry import Entry, LeftOut, entries_of
+from fervens_core.planning.finder import WIPED, Found
 from fervens_core.planning.price import NOTHING, Price, prices_for
 from fervens_core.planning.request import PlanRequest
-from fervens_core.planning.search import WIPED, Found, search, search_again
+from fervens_core.planning.search import search, search_again
 
 ROUND_TONE_MIN = 8.0
 """[MODEL] where the head is parted on purpose: toner on what was rinsed, before the next goes on."""
@@ -98,11 +99,17 @@ class LanePlan:
 
 @dataclass(frozen=True, slots=True)
 class BasinVisit:
-    """One trip to the basin, min; `least_min` and `most_min`: how far it can be moved for every lane in it."""
+    """One trip to the basin, min.
+
+    Args:
+        at_min: when. asked_min: when it was asked for: it waits for the section under the brush; who lays the plan out
+            again asks for the same. least_min, most_min: how far it can be moved for every lane in it.
+    """
 
     number: int
     round: int
     at_min: float
+    asked_min: float
     lane_keys: tuple[str, ...]
     least_min: float
     most_min: float
@@ -201,6 +208,7 @@ class _Row:
     end: float
     rinse: float
     volume: float
+    asked: float
     is_wiped: bool = False
 
 
@@ -248,11 +256,13 @@ def _rows(request: PlanRequest, entries: Sequence[Entry], found: Found, number: 
     rows = []
     for i, e in enumerate(entries):
         start, end, rinse = float(found.starts[i]), float(found.ends[i]), float(found.rinses[i])
+        is_wiped = found.visit[i] == WIPED
+        asked = rinse if is_wiped else found.asked[found.visit[i]]
         own = request.choice.minutes.get(e.zone.key)
         if own is not None:
             wall = (end if e.counts_from_end else start) + e.label_max_min
-            rinse = min(max(start + own, end + 1.0), wall)
-        rows.append(_Row(e, number, start, end, rinse, float(found.volumes[i]), found.visit[i] == WIPED))
+            rinse = asked = min(max(start + own, end + 1.0), wall)
+        rows.append(_Row(e, number, start, end, rinse, float(found.volumes[i]), asked, is_wiped))
     return rows
 
 
@@ -316,24 +326,26 @@ def _told(
     for at in sorted({(r.round, r.rinse) for r in rows if not r.is_wiped} | lasts):
         if not moments or at[0] != moments[-1][0] or at[1] - moments[-1][1] > 1e-6:
             moments.append(at)
+    asked = {(r.round, r.rinse): r.asked for r in rows if not r.is_wiped}
     number_of = {m: i for i, m in enumerate(moments, start=1)}
     planned = []
     for i, r in enumerate(rows):
         visit = min(number_of.items(), key=lambda p: (p[0][0] != r.round, p[0][1] < r.rinse - 1e-6, p[0][1]))[1]
         planned.append(_lane(request, r, visit, windows[i].tolist(), levels[i].tolist(), lost))
     visits = tuple(
-        _visit(n, m, [x for x in planned if x.visit == n and x.ending is Ending.RINSED])
+        _visit(n, m, asked.get(m, m[1]), [x for x in planned if x.visit == n and x.ending is Ending.RINSED])
         for n, m in enumerate(moments, start=1)
     )
     bowled = prices_for(request.choice.aim).bowl * len(bowls)
     return Plan(tuple(planned), visits, tuple(left_out), bowls, belief, move, replace(price, bowls=bowled))
 
 
-def _visit(number: int, moment: tuple[int, float], lanes: Sequence[LanePlan]) -> BasinVisit:
+def _visit(number: int, moment: tuple[int, float], asked_min: float, lanes: Sequence[LanePlan]) -> BasinVisit:
     return BasinVisit(
         number=number,
         round=moment[0],
         at_min=moment[1],
+        asked_min=asked_min,
         lane_keys=tuple(x.zone.key for x in lanes),
         least_min=max((x.end_min for x in lanes), default=moment[1]),
         most_min=min((x.wall_min for x in lanes), default=moment[1]),

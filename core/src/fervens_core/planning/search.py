@@ -8,98 +8,62 @@ from __future__ import annotations
 import itertools
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 import numpy as np
 
 from fervens_core.base import Floats
 from fervens_core.lift import level_to_effort
 from fervens_core.planning.entry import PROCESSING_MIN_MIN, Entry, LaneTable
+from fervens_core.planning.finder import Finder, Found, cheapness
 from fervens_core.planning.hands import VisitSets, turns_of
-from fervens_core.planning.price import NOTHING, Price
+from fervens_core.planning.ownlines import on_own_lines, promising
 from fervens_core.planning.request import PlanRequest
-from fervens_core.planning.weigh import Scales, Weighed
+from fervens_core.planning.weigh import NEVER, Weighed
 
 ORDER_WORTH_MIN = 10.0
-IMPROVED_MOST, PROMISING_SHARE, SMALL_LANES, SMALL_IMPROVED_MOST = 3, 1.2, 7, 8
-"""[MODEL] how many starts are worth improving; small heads are quick enough for all."""
+PROMISING_SHARE, EACH_LEAST = 1.1, 3
+EFFORTS = ((8, 12, 3, 4), (14, 8, 3, 3), (26, 4, 2, 2), (math.inf, 3, 1, 1))
+"""Up to so many lanes, so many starts are moved so many times, and so many of the best of them to the end; at least
+three starts of each order of hands."""
+SMALL_LANES = 7
 SEED_TOLERANCES = (0.1, 0.5)
 SEED_SHARES = (0.85, 0.6)
 """[MODEL] no lane is waited for longer than these shares of what its label leaves it."""
 HOLDS = (0.0, 4.0, 10.0, 25.0, -4.0, -25.0)
 SEED_HOLDS = (0.0, 4.0, 25.0, -4.0)
-SEED_EARLY_MIN = (1.0, 3.0, 6.0, 10.0, 15.0, 20.0)
-WIPED = -1
+OWN_HOLDS = (4.0, 0.0, 25.0, -4.0)
+"""What her own lines are laid out with, the cheapest of them."""
+SEED_EARLY_MIN = (1.0, 4.0, 8.0, 13.0, 20.0, 28.0)
+SEED_ROWS = 2
+"""Where parts join, so many rows of trips go on from one block to the next."""
 _ONE = np.array([w * x for x in (1.0, 2.0, 3.0, 5.0, 7.0, 10.0, 14.0) for w in (-1.0, 1.0)])
 _PAIRS = np.array(list(itertools.product((-7.0, -3.0, -1.0, 1.0, 3.0, 7.0), repeat=2)))
-PAIRED_MOST = 3
-_REST = np.array([w * x for x in (1.0, 3.0, 7.0) for w in (-1.0, 1.0)])
+PAIRED_MOST, MANY_VISITS = 3, 5
+_REST = np.array([w * x for x in (1.0, 2.0, 3.0, 7.0) for w in (-1.0, 1.0)])
+_ONE_OF_MANY, _REST_OF_MANY, FINE_VISITS = _ONE[[0, 1, 4, 5, 8, 9]], _REST[4:6], 10
+"""With more visits than this, fewer steps are tried for each."""
+NEAR_MOST = 6
+"""So many of the sets around a schedule have their strengths exchanged as well."""
 
 
-@dataclass(frozen=True, slots=True)
-class Found:
-    """One schedule: per lane its start, end, rinse and strength, and the visits; min and vol.
-
-    Args:
-        visit: of each lane, by index; -1 for one that is wiped out before. columns: the visit of each block.
-        price: without bowls; parts: what it is made of, once it is chosen.
-    """
-
-    starts: Floats
-    ends: Floats
-    rinses: Floats
-    walls: Floats
-    volumes: Floats
-    visit: tuple[int, ...]
-    visits: tuple[float, ...]
-    hold: float
-    columns: tuple[int, ...]
-    price: float
-    parts: Price
+def _all(one: VisitSets, other: VisitSets) -> VisitSets:
+    """Both; `other` has more columns."""
+    at = np.full((len(one.at), other.at.shape[1]), np.inf)
+    at[:, : one.at.shape[1]] = one.at
+    return VisitSets(
+        np.vstack([at, other.at]),
+        np.append(one.hold_min, other.hold_min),
+        np.vstack([one.columns, other.columns]),
+    )
 
 
-class Search(Scales):
+class Search(Finder):
     """The search with one order of hands."""
-
-    def told(self, found: Found) -> Found:
-        """The same with its price by parts."""
-        wiped = np.array(found.visit) == WIPED
-        parts = self.price_of(found.volumes, found.starts, found.ends, found.rinses, found.visits, wiped)
-        further = self.prices.bowl * (len({round(float(v), 3) for v in found.volumes}) - 1)
-        return replace(found, parts=replace(parts, spared=max(found.price - further - parts.total, 0.0)))
 
     def holds(self, known: Sequence[float]) -> list[float]:
         """Those of some holds that make a difference: delicate hair can only be held back where there is some."""
         return [h for h in known if h >= 0.0 or any(t.is_held for t in self.turns.tasks)]
-
-    def found(self, tried: Weighed, i: int) -> Found:
-        """One of the tried sets as a schedule; visits nobody uses are gone from it."""
-        n = len(self.entries)
-        strength, visit = np.zeros(n, dtype=int), np.zeros(n, dtype=int)
-        for g, rows in enumerate(self.groups):
-            for row in rows:
-                strength[row] = tried.chosen[g, i]
-                visit[row] = tried.visits[row, strength[row], i]
-        starts, ends = tried.timelines.starts[:, i], tried.timelines.ends[:, i]
-        at = tried.timelines.visits[i]
-        is_wiped = visit == at.size
-        volumes = np.clip(self.strengths[strength], self.table.weakest_ever, self.table.strongest)
-        ready = ends + self.ready[np.arange(n), strength]
-        rinses = np.where(is_wiped, ready, np.append(at, 0.0)[visit])
-        visits = tuple(float(t) for t in at if np.isfinite(t))
-        return Found(
-            starts=starts,
-            ends=ends,
-            rinses=rinses,
-            volumes=volumes,
-            walls=self.walls(tried.timelines)[:, i],
-            visit=tuple(WIPED if w else int(v) for v, w in zip(visit, is_wiped, strict=True)),
-            visits=visits,
-            hold=float(tried.sets.hold_min[i]),
-            columns=tuple(int(c) for c in tried.sets.columns[i]),
-            price=float(tried.prices[i]),
-            parts=NOTHING,
-        )
 
     def seeds(self) -> VisitSets:
         """Sets of visits to begin from: as few as labels force, each as late as they let it.
@@ -154,29 +118,39 @@ class Search(Scales):
         )
 
     def _block_seeds(self) -> VisitSets:
-        holds = self.holds(SEED_HOLDS)
-        early = np.repeat(SEED_EARLY_MIN, len(holds))
-        hold = np.tile(holds, early.size // len(holds))
-        visits = np.full((early.size, self.turns.blocks), np.inf)
-        columns = np.repeat(np.arange(self.turns.blocks)[None], early.size, axis=0)
+        """A trip for each block, one after the other: each so long before its first label ends as comes out cheapest.
+
+        For every hold the best few rows of trips go on to the next block.
+        """
+        holds, early = self.holds(SEED_HOLDS), np.array(SEED_EARLY_MIN)
+        count, blocks = len(holds), self.turns.blocks
+        hold = np.repeat(holds, 1)
+        visits = np.full((count, blocks), np.inf)
         for b, row in enumerate(self.turns.firsts):
+            columns = np.repeat(np.arange(blocks)[None], len(visits), axis=0)
             wall = self.walls(self.lay_out(VisitSets(visits, hold, columns)))[row]
-            visits[:, b] = np.floor(wall - early)
-        return VisitSets(visits, hold, columns)
+            visits, hold = np.repeat(visits, early.size, axis=0), np.repeat(hold, early.size)
+            visits[:, b] = (np.floor(wall)[:, None] - early).ravel()
+            sets = VisitSets(visits, hold, np.repeat(np.arange(blocks)[None], len(visits), axis=0))
+            prices = self.weigh(sets, bowls=0).prices.reshape(count, -1)
+            kept = (
+                np.argsort(prices, axis=1, kind="stable")[:, :SEED_ROWS] + np.arange(count)[:, None] * prices.shape[1]
+            )
+            visits, hold = visits[kept.ravel()], hold[kept.ravel()]
+        return VisitSets(visits, hold, np.repeat(np.arange(blocks)[None], len(visits), axis=0))
 
-    def _moves(self, found: Found, tip: Floats | None) -> VisitSets:
-        """Sets of visits one move away.
-
-        A line moved (the first k times `_ONE`); it and all later ones; to its wall; another hold; a visit more or less.
+    def _line_moves(self, found: Found, tip: Floats | None) -> VisitSets:
+        """A line moved (the first k times as many as there are steps); it and all later ones; to its wall.
 
         Args:
             tip: one more set worth trying.
         """
-        here, columns = np.array(found.visits), np.array(found.columns, dtype=int)
+        here, columns = np.array(found.asked), np.array(found.columns, dtype=int)
         k = here.size
         lines = np.arange(k)
-        one = here + (lines[:, None] == lines)[:, None] * _ONE[:, None]
-        rest = here + (lines[:-1, None] <= lines)[:, None] * _REST[:, None]
+        steps, rest_steps = (_ONE, _REST) if k <= FINE_VISITS else (_ONE_OF_MANY, _REST_OF_MANY)
+        one = here + (lines[:, None] == lines)[:, None] * steps[:, None]
+        rest = here + (lines[:-1, None] <= lines)[:, None] * rest_steps[:, None]
         walls = np.array(found.walls)
         at_wall, after_wall = np.repeat(here[None], k, axis=0), np.repeat(here[None], k, axis=0)
         for j in range(k):
@@ -184,35 +158,38 @@ class Search(Scales):
             later = (in_it.min() if in_it.size else here[j]) - here[j]
             at_wall[j, j] += later
             after_wall[j, j:] += later
+        more = [] if tip is None else [tip[None]]
+        sets = np.vstack([one.reshape(-1, k), rest.reshape(-1, k), at_wall, after_wall, *more])
+        return VisitSets(sets, np.full(len(sets), found.hold), np.repeat(columns[None], len(sets), axis=0))
+
+    def _set_moves(self, found: Found) -> VisitSets:
+        """A visit less or more; another hold."""
+        here, columns = np.array(found.asked), np.array(found.columns, dtype=int)
+        k = here.size
+        lines = np.arange(k)
         holds = [h for h in self.holds(HOLDS) if h != found.hold]
-        same = [
-            one.reshape(-1, k),
-            rest.reshape(-1, k),
-            at_wall,
-            after_wall,
-            *([] if tip is None else [tip[None]]),
-        ]
-        same.append(np.repeat(here[None], len(holds), axis=0))
-        sets = np.vstack(same)
-        at = [np.column_stack([sets, np.full(len(sets), np.inf)])]
-        of = [np.repeat(columns[None], len(sets), axis=0)]
+        at = [np.append(here, np.inf) for _ in holds]
+        of = [columns for _ in holds]
         for added in (*np.round((here + np.append(self.start_min, here[:-1])) / 2.0), here[-1] + 12.0, here[-1] + 22.0):
-            at.append(np.sort(np.append(here, added))[None])
-            of.append((columns + (columns >= np.searchsorted(here, added)))[None])
+            at.append(np.sort(np.append(here, added)))
+            of.append(columns + (columns >= np.searchsorted(here, added)))
         for j in range(k if k > 1 else 0):
-            if j in found.columns:
-                continue
-            sooner = here - np.where(lines > j, self.request.pace.rinse_min, 0.0)
-            for x in (here, sooner):
-                at.append(np.append(np.delete(x, j), (np.inf, np.inf))[None])
-                of.append((columns - (columns > j))[None])
-        hold = np.full(sum(len(x) for x in at), found.hold)
-        hold[len(sets) - len(holds) : len(sets)] = holds
-        return VisitSets(np.vstack(at), hold, np.vstack(of))
+            left = np.append(np.delete(here, j), (np.inf, np.inf))
+            sooner = np.delete(here - np.where(lines > j, self.request.pace.rinse_min, 0.0), j)
+            # its blocks go with the next trip, or the one before
+            after, before = np.minimum(columns - (columns > j), k - 2), columns - (columns >= j)
+            at += [left, np.append(sooner, (np.inf, np.inf))]
+            of += [after, after]
+            if j in found.columns and j:
+                at.append(left)
+                of.append(before)
+        hold = np.full(len(at), found.hold)
+        hold[: len(holds)] = holds
+        return VisitSets(np.array(at), hold, np.array(of).reshape(len(at), columns.size))
 
     def _pair_moves(self, found: Found) -> VisitSets:
         """Two lines that follow each other moved, each by its own step."""
-        here = np.array(found.visits)
+        here = np.array(found.asked)
         moved = [here[None]]
         for j in range(here.size - 1):
             both = np.repeat(here[None], len(_PAIRS), axis=0)
@@ -224,7 +201,7 @@ class Search(Scales):
 
     def starts(self) -> list[Found]:
         """Schedules to begin from, the cheapest for each number of visits and each set of strengths."""
-        tried = self.weigh(self.seeds())
+        tried = self.weigh(self.seeds(), bowls=None)
         known: dict[object, Found] = {}
         for i in np.argsort(tried.prices, kind="stable").tolist():
             count = int(np.isfinite(tried.timelines.visits[i]).sum())
@@ -233,53 +210,58 @@ class Search(Scales):
                 known[key] = self.found(tried, i)
         return list(known.values())
 
-    def improved(self, found: Found) -> Found:
-        """Moved until no move makes it cheaper; after each, every line's own best at once is tried as well."""
-        tip: Floats | None = None
-        while True:
-            tried = self.weigh(self._moves(found, tip))
-            i = int(np.argmin(tried.prices))
-            k = len(found.visits)
-            if tried.prices[i] >= found.price - 1e-6:
-                if not 1 < k <= PAIRED_MOST:
-                    return found
-                tried, tip = self.weigh(self._pair_moves(found)), None
-                i = int(np.argmin(tried.prices))
-                if tried.prices[i] >= found.price - 1e-6:
-                    return found
-                found = self.found(tried, i)
-                continue
-            own = tried.prices[: k * _ONE.size].reshape(k, _ONE.size)
-            steps = np.where(own.min(axis=1) < found.price - 1e-6, _ONE[own.argmin(axis=1)], 0.0)
-            tip = np.array(found.visits) + steps
-            found = self.found(tried, i)
-            tip = tip if tip.size == len(found.visits) else None
+    def improved(self, found: Found, moves: float = math.inf) -> Found:
+        """Moved until no move makes it cheaper; after each, every line's own best at once is tried as well.
 
-    def with_own(self, visits: Sequence[float]) -> Found:
-        """With the technician's own visits; a lane whose label ends before any of them is rinsed alone, then."""
-        lines = [(t, False) for t in sorted(visits)]
-        for _ in range(len(self.entries) + 1):
-            found = self._held(np.array([t for t, _ in lines]))
-            lost = np.flatnonzero(found.rinses > found.walls + 1e-6)
-            if not lost.size:
-                break
-            first = math.floor(float(found.walls[lost].min()) * 2.0) / 2.0
-            alone = frozenset(int(i) for i in lost if found.walls[i] < first + 1.0)
-            before = {lines[c][0]: rows for c, rows in self.only.items()} | {first: alone}
-            lines = sorted([*lines, (first, True)])
-            self.only = {i: before[t] for i, (t, is_alone) in enumerate(lines) if is_alone}
-        self.only = {}
+        Args:
+            moves: at most so many.
+        """
+        while len(found.visits) > MANY_VISITS and (better := self._better(found, self._set_moves(found))) is not None:
+            found = better[0]
+        tip: Floats | None = None
+        while moves > 0:
+            moves -= 1
+            k = len(found.visits)
+            better = self._better(found, _all(self._line_moves(found, tip), self._set_moves(found)))
+            if better is None:
+                better, tip = self._better(found, self._pair_moves(found)) if 1 < k <= PAIRED_MOST else None, None
+                if better is None:
+                    return self._finished(found)
+                found = better[0]
+                continue
+            one = _ONE if k <= FINE_VISITS else _ONE_OF_MANY
+            own = better[1].prices[: k * one.size].reshape(k, one.size)
+            steps = np.where(own.min(axis=1) < found.price - 1e-6, one[own.argmin(axis=1)], 0.0)
+            tip = np.array(found.asked) + steps
+            found = better[0]
+            tip = tip if tip.size == len(found.visits) else None
         return found
 
-    def _held(self, at: Floats) -> Found:
-        """With lines that stand still; each block in the first of them that its last join has worked enough by."""
-        hold, blocks = np.array([HOLDS[1]]), self.turns.blocks
-        columns = np.full((1, blocks), at.size - 1)
-        for b in range(blocks):
-            ends = self.lay_out(VisitSets(at[None], hold, columns)).ends[self.block == b, 0]
-            after = np.flatnonzero(at >= ends.max() + PROCESSING_MIN_MIN) if ends.size else np.zeros(0, dtype=int)
-            columns[0, b] = after[0] if after.size else at.size - 1
-        return self.found(self.weigh(VisitSets(at[None], hold, columns)), 0)
+    def _better(self, found: Found, sets: VisitSets) -> tuple[Found, Weighed] | None:
+        """The best of some sets if it is cheaper, and what they all come to."""
+        tried = self.weigh(sets)
+        i = int(np.argmin(tried.prices))
+        return (self.found(tried, i), tried) if tried.prices[i] < found.price - 1e-6 else None
+
+    def _finished(self, found: Found) -> Found:
+        """With the strengths that are best together, from every set of strengths weighed; then near lines likewise."""
+        again = self.weigh(self._set_of(found), bowls=None)
+        best = min(self.polished(found), *self.each(again), key=cheapness)
+        while len(best.visits) <= FINE_VISITS:
+            moves = self._line_moves(best, None)
+            others = [h for h in self.holds(OWN_HOLDS) if h != best.hold]
+            for hold in others:  # lines moved by hand are laid out with these as well
+                moves = _all(moves, self._line_moves(replace(best, hold=hold), None))
+            tried = self.weigh(moves)
+            cheapest = [int(i) for i in np.argsort(tried.prices)[:NEAR_MOST] if tried.prices[i] < NEVER / 2.0]
+            nearest = min((self.polished(self.found(tried, i)) for i in cheapest), key=cheapness, default=best)
+            if nearest.price >= best.price - 1e-6:
+                return best
+            best = nearest
+        return best
+
+    def _set_of(self, found: Found) -> VisitSets:
+        return VisitSets(np.array([found.asked]), np.array([found.hold]), np.array([found.columns], dtype=int))
 
 
 def search(request: PlanRequest, entries: Sequence[Entry], *, start_min: float = 0.0) -> tuple[Found, Search]:
@@ -292,14 +274,19 @@ def search(request: PlanRequest, entries: Sequence[Entry], *, start_min: float =
     tried = turns_of(entries, table, request.pace, choice.delicate_way, keeps_order=choice.keeps_order)
     searches = [Search(request, entries, table, t, start_min=start_min) for t in tried]
     if choice.visit_mins:
-        own = [(s.with_own(choice.visit_mins), s) for s in searches]
+        likely = promising(searches, choice.visit_mins, HOLDS[1])
+        own = [(on_own_lines(s, choice.visit_mins, s.holds(OWN_HOLDS)), s) for s in likely]
         return min(own, key=_worth)
-    begun = sorted(((f, s) for s in searches for f in s.starts()), key=_worth)
-    best = begun[0][1].improved(begun[0][0]), begun[0][1]
-    is_small = len(entries) <= SMALL_LANES
-    for f, s in begun[1 : SMALL_IMPROVED_MOST if is_small else IMPROVED_MOST]:
-        if is_small or f.price < best[0].price * PROMISING_SHARE:
+    raced_most, race_moves, finished_most = next(e[1:] for e in EFFORTS if len(entries) <= e[0])
+    each = max(EACH_LEAST, raced_most // len(searches))
+    begun = sorted(((f, s) for s in searches for f in s.starts()[:each]), key=_worth)
+    raced = sorted(((s.improved(f, race_moves), s) for f, s in begun[:raced_most]), key=_worth)
+    best = raced[0][1].improved(raced[0][0]), raced[0][1]
+    for f, s in raced[1:finished_most]:
+        if f.price < best[0].price * PROMISING_SHARE:
             best = min(best, (s.improved(f), s), key=_worth)
+    if best[0].price > NEVER / 2.0:  # some lane fits none of the trips: it gets one of its own
+        return on_own_lines(best[1], best[0].asked, best[1].holds(OWN_HOLDS)), best[1]
     return best
 
 
@@ -310,8 +297,7 @@ def _worth(found: tuple[Found, Search]) -> float:
 def search_again(before: Found, by: Search, entries: Sequence[Entry]) -> tuple[Found, Search]:
     """The schedule improved for lanes whose factors moved a little: bowls are not all fresh."""
     table = LaneTable(entries, has_additive=by.request.choice.has_additive)
-    again = Search(by.request, entries, table, by.turns, start_min=by.start_min)
+    again = Search(by.request, entries, table, by.turns, start_min=by.start_min, fresh=by)
     if by.request.choice.visit_mins:
-        return again.with_own(by.request.choice.visit_mins), again
-    sets = VisitSets(np.array([before.visits]), np.array([before.hold]), np.array([before.columns], dtype=int))
-    return again.improved(again.found(again.weigh(sets), 0)), again
+        return on_own_lines(again, by.request.choice.visit_mins, [before.hold]), again
+    return again.improved(again.found(again.weigh(again._set_of(before)), 0)), again

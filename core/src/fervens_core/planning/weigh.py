@@ -15,6 +15,7 @@ import numpy as np
 from fervens_core.base import Floats
 from fervens_core.head import Part
 from fervens_core.lift import effort_to_level
+from fervens_core.planning.bowlcost import BowlCounter
 from fervens_core.planning.entry import PROCESSING_MIN_MIN, Entry, LaneTable, strengths_of
 from fervens_core.planning.hands import (
     DELICATE_SHARE,
@@ -52,8 +53,11 @@ JOIN_LEVELS_SHORT, EARLY_JOIN_MIN = 1.5, 6.0
 """Roots join when the lengths are about one level short (common practice, no source); each level more that is still to
 go then costs so much [MODEL]: roots that need half an hour have to join before."""
 STRENGTHS_MAX = 3
-DELICATE_MISS_SHARE = 0.8
-"""[MODEL] delicate hair may stay a little deeper: missing there weighs less."""
+EXACT_LEAST = 64
+"""Of many sets so many of the cheapest, as far as can be told without bowls, have their bowls counted."""
+DELICATE_MISS_SHARE, ROOT_MISS_SHARE = 0.8, 0.5
+"""[MODEL] delicate hair may stay a little deeper, roots up to half a level deeper than their lengths: missing there
+weighs less."""
 UNREACHED_MISS_SHARE = 0.2
 """[MODEL] where the wish takes another visit anyway, the last quarter level today weighs less."""
 DELICATE_WIPED_SHARE = 0.54
@@ -64,13 +68,23 @@ WIPED_LEAST_MIN, WIPE_SECTION_MIN = 10.0, 0.2
 
 @dataclass(frozen=True, slots=True)
 class Weighed:
-    """What sets come to: prices (m,), each group's strength (g, m), each lane's visit for each strength (n, s, m)."""
+    """What sets come to: prices (m,), each group's strength (g, m), each lane's visit for each strength (n, s, m).
+
+    Args:
+        picks, picked_prices: the strengths weighed for each set, (c, g, m) and (c, m); `chosen` are the cheapest.
+    """
 
     sets: VisitSets
     timelines: Timelines
     visits: np.ndarray
     chosen: np.ndarray
     prices: Floats
+    picks: np.ndarray
+    picked_prices: Floats
+
+    def with_pick(self, which: int) -> Weighed:
+        """The same with another of the strengths weighed."""
+        return replace(self, chosen=self.picks[which], prices=self.picked_prices[which])
 
 
 def _subsets(count: int) -> list[np.ndarray]:
@@ -84,16 +98,31 @@ class Scales:
 
     Args:
         table: their numbers. turns: the order of hands. start_min: when hands are free.
+        fresh: the same with fresh bowls, where the age of the bowls is in the lanes' factors already: what was within
+            reach before is so still.
     """
 
     def __init__(
-        self, request: PlanRequest, entries: Sequence[Entry], table: LaneTable, turns: Turns, *, start_min: float = 0.0
+        self,
+        request: PlanRequest,
+        entries: Sequence[Entry],
+        table: LaneTable,
+        turns: Turns,
+        *,
+        start_min: float = 0.0,
+        fresh: Scales | None = None,
     ) -> None:
         self.request, self.entries, self.start_min = request, tuple(entries), start_min
         self.prices: Prices = prices_for(request.choice.aim)
         self.table, self.turns = table, turns
         self.strengths = strengths_of(request, entries)
         self.groups = mirrored(entries)
+        self.group_of = np.zeros(len(entries), dtype=int)
+        for g, rows in enumerate(self.groups):
+            self.group_of[list(rows)] = g
+        self.is_staled = fresh is not None
+        order = [row for task in turns.tasks for row in task.rows]
+        self.counter = BowlCounter(request, [e.zone for e in entries], order)
         self.only: dict[int, frozenset[int]] = {}
         n = len(entries)
         self.block = np.full(n, NO_BLOCK)
@@ -118,7 +147,11 @@ class Scales:
         most = self.table.levels(self.table.strongest[:, None], (self.table.label - self.table.application)[:, None])
         self.aimed = np.minimum(self.table.target, most[:, 0] + CLOSE_LEVELS)
         self.weight = np.where(self.is_delicate, DELICATE_MISS_SHARE, 1.0)
+        is_root = np.array([e.zone.part is Part.ROOT for e in entries]) & self.is_join
+        self.weight = np.where(is_root, np.minimum(self.weight, ROOT_MISS_SHARE), self.weight)
         self.weight = self.weight * np.where(self.aimed < self.table.target - 0.5, UNREACHED_MISS_SHARE, 1.0)
+        if fresh is not None:
+            self.aimed, self.weight = fresh.aimed, fresh.weight
         self.capacities = self.table.capacities(np.broadcast_to(self.strengths, (n, self.strengths.size)))
         self.subsets = _subsets(self.strengths.size)
         self.ready, self.wiped = self._wiped(request)
@@ -158,19 +191,27 @@ class Scales:
         begins = np.where(self.counts_from_end[:, None], timelines.ends, timelines.starts)
         return np.asarray(begins + self.table.label[:, None])
 
-    def weigh(self, sets: VisitSets) -> Weighed:
-        """What sets of visits come to."""
+    def weigh(self, sets: VisitSets, *, bowls: int | None = EXACT_LEAST) -> Weighed:
+        """What sets of visits come to.
+
+        Args:
+            bowls: of so many of the cheapest, by lanes and strengths alone, bowls are counted, and the others given
+                up; None: of all. With 0 none are counted, and all bear the fewest there can be.
+        """
         timelines = self.lay_out(sets)
         costs = self._costs(timelines, sets.columns)
         visits, group_costs = self._together(costs)
-        chosen, strength_price = self._choose(group_costs)
         at = timelines.visits
         is_there = np.isfinite(at)
         last = np.where(is_there, at, 0.0).max(axis=1)
-        prices = strength_price + self.prices.minute * last + self.prices.visit * is_there.sum(axis=1)
         gaps = np.where(is_there[:, 1:], np.diff(np.where(is_there, at, 0.0), axis=1), np.inf)
-        prices = prices + np.maximum(CLOSE_VISITS_MIN - gaps, 0.0).sum(axis=1)
-        return Weighed(sets, timelines, visits, chosen, prices)
+        base = self.prices.minute * last + self.prices.visit * is_there.sum(axis=1)
+        base = base + np.maximum(CLOSE_VISITS_MIN - gaps, 0.0).sum(axis=1)
+        picks, bounds = self._choose(group_costs)
+        bounds += base
+        prices = bounds if bowls == 0 else self._with_bowls(picks, bounds, visits, timelines, bowls or bounds.size)
+        best, every = np.argmin(prices, axis=0), np.arange(at.shape[0])
+        return Weighed(sets, timelines, visits, picks[best, :, every].T, prices[best, every], picks, prices)
 
     def _costs(self, timelines: Timelines, columns: np.ndarray) -> Floats:
         """Price of each lane with each strength at each visit, and wiped out on its own; shape (n, s, m, k + 1)."""
@@ -232,7 +273,7 @@ class Scales:
             reached = np.full(costs.shape[2:], self.aimed[row])
             reached[j[mains], v[mains]] = levels[mains, best]
             aimed = np.clip(reached[j[here], v[here]], self.table.start_level[row], self.aimed[row])
-            found = missed_min(self.prices, aimed[:, None], levels[here]) + rest[here]
+            found = self.weight[row] * missed_min(self.prices, aimed[:, None], levels[here]) + rest[here]
             if self.entries[row].zone.part is Part.ROOT:
                 found += self._early_min(row, main, costs.shape[2:], (j, v), (mains, here), best, timelines)[:, None]
                 hurry = np.maximum(JOIN_LEAST_MIN - minutes[here], 0.0)
@@ -298,32 +339,102 @@ class Scales:
         return visit, np.array(found)
 
     def _choose(self, costs: Floats) -> tuple[np.ndarray, Floats]:
-        """Each group's strength (g, m) and the price of all, with strengths (m,)."""
-        g, _, m = costs.shape
-        dear = self.prices.strength + self.prices.bowl  # a further strength is a further bowl
-        best = np.full(m, np.inf)
-        chosen = np.zeros((g, m), dtype=int)
-        every = np.argmin(costs, axis=1)
-        used = np.zeros((costs.shape[1], m), dtype=bool)
-        used[every, np.arange(m)] = True
-        total = costs.min(axis=1).sum(axis=0) + dear * (used.sum(axis=0) - 1)
-        best, chosen = total, every
+        """Each group's strength, the cheapest with any and with one, two, three for all: shape (4, g, m).
+
+        And the price of lanes and strengths, with as few bowls as there can be: shape (4, m).
+        """
+        every, dear = np.arange(costs.shape[2]), self.prices.strength
+        picks = [np.argmin(costs, axis=1)]
         for subsets in self.subsets:
             least = costs[:, subsets[:, 0]]
             for j in range(1, subsets.shape[1]):
                 least = np.minimum(least, costs[:, subsets[:, j]])
-            totals = least.sum(axis=0) + dear * (subsets.shape[1] - 1)
-            at = np.argmin(totals, axis=0)
-            total = totals[at, np.arange(m)]
-            is_better = total < best - 1e-9
-            if is_better.any():
-                picks = subsets[at]
-                inside = costs[:, picks, np.arange(m)[:, None]]
-                which = np.argmin(inside, axis=2)
-                own = np.take_along_axis(np.broadcast_to(picks, (g, *picks.shape)), which[..., None], axis=2)[..., 0]
-                chosen = np.where(is_better, own, chosen)
-                best = np.where(is_better, total, best)
-        return chosen, best
+            picked = subsets[np.argmin(least.sum(axis=0), axis=0)]
+            inside = costs[:, picked, every[:, None]]
+            own = np.broadcast_to(picked, (len(costs), *picked.shape))
+            picks.append(np.take_along_axis(own, np.argmin(inside, axis=2)[..., None], axis=2)[..., 0])
+        found = []
+        for chosen in picks:
+            lanes = np.take_along_axis(costs, chosen[:, None], axis=1)[:, 0].sum(axis=0)
+            used = np.zeros(costs.shape[1:], dtype=bool)
+            used[chosen, every] = True
+            count = used.sum(axis=0)
+            found.append(lanes + dear * (count - 1) + self.prices.bowl * np.maximum(count, self.counter.least))
+        return np.array(picks), np.array(found)
+
+    def _with_bowls(
+        self, picks: np.ndarray, bounds: Floats, visits: np.ndarray, timelines: Timelines, least: int
+    ) -> Floats:
+        """Prices with their bowls, of the cheapest `least` and of what could still be cheaper; bounds for the rest."""
+        prices, flat = bounds.copy(), bounds.ravel()
+        tried = np.argsort(flat, kind="stable")[:least]
+        which, column = np.divmod(tried, bounds.shape[1])
+        chosen = picks[which, :, column].T
+        used = np.zeros((self.strengths.size, tried.size), dtype=bool)
+        used[chosen, np.arange(tried.size)] = True
+        fewest = np.maximum(used.sum(axis=0), self.counter.least)
+        prices[:] = np.inf
+        prices[which, column] = flat[tried] + self._bowls(chosen, column, visits, timelines) - self.prices.bowl * fewest
+        return prices
+
+    def _bowls(self, chosen: np.ndarray, column: np.ndarray, visits: np.ndarray, timelines: Timelines) -> Floats:
+        """Price of the bowls and of what their age takes from the lift, for some columns of the sets; shape (c,)."""
+        strength, rows = chosen[self.group_of], np.arange(len(self.entries))[:, None]
+        starts, ends = timelines.starts[:, column], timelines.ends[:, column]
+        at = np.column_stack([timelines.visits, np.full(len(timelines.visits), np.inf)])
+        minutes = at[column, visits[rows, strength, column]] - ends
+        minutes = np.where(np.isfinite(minutes), minutes, self.ready[rows, strength])
+        return self._bowled(strength, starts, ends, np.where(np.isfinite(minutes), minutes, 0.0))
+
+    def _bowled(self, strength: np.ndarray, starts: Floats, ends: Floats, minutes: Floats) -> Floats:
+        """The same with each lane's strength (by index) and minutes of processing; all of shape (n, m)."""
+        count, lost = self.counter.count(strength, starts, ends)
+        price: Floats = self.prices.bowl * count
+        if self.is_staled or not lost.any():
+            return price
+        gained = self.capacities[np.arange(len(strength))[:, None], strength] * self.table.shares(minutes)
+        aimed, start = self.aimed[:, None], self.table.start[:, None]
+        fresh = missed_min(self.prices, aimed, effort_to_level(start + gained))
+        stale = missed_min(self.prices, aimed, effort_to_level(start + gained * (1.0 - lost)))
+        return np.asarray(price + (self.weight[:, None] * (stale - fresh)).sum(axis=0))
+
+    def weigh_strengths(self, strength: np.ndarray, starts: Floats, ends: Floats, rinses: Floats) -> Floats:
+        """What strengths come to where everyone's times stand: what depends on them of the price, shape (m,).
+
+        Roots that join aim at what their lengths reach with these.
+
+        Args:
+            strength: each lane's, by index, shape (n, m). starts, ends, rinses: shape (n,).
+        """
+        rows = np.arange(len(strength))[:, None]
+        minutes = np.broadcast_to((rinses - ends)[:, None], strength.shape)
+        gained = self.capacities[rows, strength] * self.table.shares(minutes)
+        levels = effort_to_level(self.table.start[:, None] + gained)
+        aimed = np.repeat(self.aimed[:, None], strength.shape[1], axis=1)
+        early = np.zeros(strength.shape[1])
+        for row, main in self.joined:
+            aimed[row] = np.clip(levels[main], self.table.start_level[row], self.aimed[row])
+            if self.entries[row].zone.part is Part.ROOT:
+                share = self.table.shares_of(np.array([main]), np.array([starts[row] - ends[main]]))
+                then = self.table.start[main] + self.capacities[main, strength[main]] * share
+                short = self.aimed[main] - effort_to_level(then) - JOIN_LEVELS_SHORT
+                early += EARLY_JOIN_MIN * np.maximum(short, 0.0)
+        strain = strain_min(
+            self.prices,
+            self.strengths[strength],
+            (rinses - starts)[:, None],
+            self.tender[:, None],
+            self.is_delicate[:, None],
+        )
+        lanes = self.weight[:, None] * missed_min(self.prices, aimed, levels) + strain + self.blended[strength]
+        used = np.zeros((self.strengths.size, strength.shape[1]), dtype=bool)
+        used[strength, np.arange(strength.shape[1])] = True
+        wide = strength.shape
+        bowls = self._bowled(
+            strength, np.broadcast_to(starts[:, None], wide), np.broadcast_to(ends[:, None], wide), minutes
+        )
+        total: Floats = lanes.sum(axis=0) + early + self.prices.strength * used.sum(axis=0) + bowls
+        return total
 
     def price_of(
         self, volumes: Floats, starts: Floats, ends: Floats, rinses: Floats, visits: Sequence[float], wiped: np.ndarray

@@ -31,12 +31,13 @@ from fervens_core.followup import (
     NextVisit,
     WornLane,
     as_strands,
+    has_regrowth,
     head_since,
     last_formulas,
     propose_visit,
     read_filed,
 )
-from fervens_core.head import AGAIN, Elasticity, Lightener, Part, ServiceKind, Zone, lanes_of
+from fervens_core.head import AGAIN, Elasticity, Lightener, ServiceKind, Zone, lanes_of
 from fervens_core.lift import Strand
 from fervens_core.log import Step
 from fervens_core.planning import (
@@ -46,13 +47,11 @@ from fervens_core.planning import (
     head_sessions,
     make_plan,
     sessions_needed,
+    tone_time,
     total_min,
 )
 
 AHEAD_MAX = dt.timedelta(days=731)
-
-
-ROOTED = (Part.WHOLE, Part.ROOT, Part.REGROWTH)
 
 
 def growth(client: Client) -> float:
@@ -155,18 +154,24 @@ def propose_next(row: Service) -> NextVisit:
     summary = summary_of(row)
     lanes = summary.lanes
     is_short = any(x.level is not None and x.target - x.level > ON_TARGET_LEVELS for x in lanes)
+    rested = zones_on(row, summary, row.starts_at + dt.timedelta(days=REST_DAYS))
+    has_roots = has_regrowth(rested) and not row.client.is_hair_piece
+    is_strand_test = row.kind == ServiceKind.STRAND_TEST.value
     found = propose_visit(
         timezone.localdate(row.starts_at),
         is_short=is_short,
-        has_roots=any(x.part in ROOTED for x in lanes) and not row.client.is_hair_piece,
+        has_roots=has_roots,
         is_toned=bool(summary.toners),
-        is_strand_test=row.kind == ServiceKind.STRAND_TEST.value,
+        is_strand_test=is_strand_test,
         mm_per_month=growth(row.client),
     )
     if row.client.is_hair_piece:
         found = replace(found, regrowth_mm=0.0)  # nothing grows
     at = dt.datetime.combine(found.on, dt.time(10), tzinfo=timezone.get_current_timezone())
-    return replace(found, expected_min=expected_min(row, zones_on(row, summary, at)))
+    zones = zones_on(row, summary, at)
+    if not (is_short or has_roots or is_strand_test):  # nothing to lighten: the tone is refreshed
+        return replace(found, expected_min=total_min(tone_time(zones)) or None)
+    return replace(found, expected_min=expected_min(row, zones))
 
 
 def formulas_of(row: Service) -> tuple[LastFormula, ...]:
