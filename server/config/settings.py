@@ -48,6 +48,15 @@ def database_from_url(url: str) -> dict[str, Any]:
 
 
 DATABASES = {"default": database_from_url(os.environ.get("DATABASE_URL", "postgres://fervens@127.0.0.1:5432/fervens"))}
+CACHES = {
+    "default": {"BACKEND": "django.core.cache.backends.locmem.LocMemCache", "LOCATION": "usual"},
+    "plans": {
+        "BACKEND": "django.core.cache.backends.locmem.LocMemCache",
+        "LOCATION": "plans",
+        "TIMEOUT": 6 * 3600,
+        "OPTIONS": {"MAX_ENTRIES": 60},
+    },
+}
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 
 INSTALLED_APPS = [

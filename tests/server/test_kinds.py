@@ -150,6 +150,34 @@ def test_weakest_developers_are_the_studios_own(owner, studio):
     assert owner.ask("PATCH", "/studio", {"weakest_worn": 41}, 422)["field"] == "weakest_worn"
 
 
+def test_the_plan_goes_by_the_studios_own_hands(owner):
+    zones = [
+        {"key": k, "name": k, "start_level": 7, "target_level": 9.5, "foil_count": 12, "length_mm": 300,
+         "parts": [{"start_level": 7, "to_mm": 12}]}
+        for k in ("low", "high")
+    ]  # fmt: skip
+    service = told(owner, "lighten_and_tone", zones)
+    owner.event(service["id"], "ConsultationFinished")
+    usual = owner.get(f"/services/{service['id']}/plan")
+    assert owner.get("/studio")["hands"]["root_share"] == 0.5
+    slow = owner.ask("PATCH", "/studio", {"hands": {"root_share": 1.0, "rinse_min": 12}})["hands"]
+    assert (slow["root_share"], slow["rinse_min"], slow["change_min"]) == (1.0, 12, 1.5)
+    told_slow = owner.get(f"/services/{service['id']}/plan")
+
+    def took(plan):
+        lane = next(x for x in plan["lanes"] if x["part"] == "root")
+        return lane["end_min"] - lane["start_min"]
+
+    assert took(told_slow) > 1.5 * took(usual)
+    assert told_slow["chair_min"] > usual["chair_min"]
+    refused = owner.ask("PATCH", "/studio", {"hands": {"rinse_min": 40}}, 422)
+    assert refused["field"] == "hands.rinse_min", refused
+    assert refused["detail"].endswith("got 40.0."), refused["detail"]
+    assert owner.ask("PATCH", "/studio", {"hands": {"rinsing": 4}}, 422)["field"] == "hands.rinsing"
+    file = owner.get(f"/services/{service['id']}/file")["document"]
+    assert file["pace"]["rinse_min"] == 12, "the file plans as the studio does"
+
+
 # --- limits on every path, over random heads and acts
 
 HAIR = {

@@ -38,7 +38,7 @@ from fervens_core.head import (
 )
 from fervens_core.lift import Strand
 from fervens_core.log import Event, ServiceState, fold
-from fervens_core.planning import PlanRequest
+from fervens_core.planning import Paces, PlanRequest
 from fervens_core.safety import Caution, Severity, WeakestVolumes, cautions_of
 
 
@@ -139,6 +139,11 @@ def weakest_volumes(studio: Studio) -> WeakestVolumes:
     return WeakestVolumes(studio.weakest_natural, studio.weakest_worn, studio.weakest_old_dye)
 
 
+def pace_of(studio: Studio) -> Paces:
+    """How fast the studio's hands are."""
+    return Paces(**studio.hands)
+
+
 def plan_request(loaded: Loaded) -> PlanRequest:
     """The saved choices of a service as a request to plan. Raises ConflictError without a lightener."""
     row = loaded.row
@@ -153,6 +158,7 @@ def plan_request(loaded: Loaded) -> PlanRequest:
         elasticity=loaded.findings.elasticity,
         weakest=weakest_volumes(row.studio),
         others=loaded.others,
+        pace=pace_of(row.studio),
     )
 
 

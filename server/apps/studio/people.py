@@ -19,7 +19,7 @@ from apps.common.telling import tell_sessions
 from apps.studio.actions import audit
 from apps.studio.models import Membership, Role, Studio, StudioLink
 from apps.studio.policies import require_lead, require_owner
-from fervens_core.base import ConflictError, LimitError, check_range, check_text, say
+from fervens_core.base import ConflictError, LimitError, check_range, check_text, plain, say
 
 MEMBERS_MAX = 100
 LINKS_MAX = 20
@@ -98,7 +98,7 @@ def change_member(member: Membership, member_id: int, values: dict[str, Any]) ->
 
 @transaction.atomic
 def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
-    """The studio's name, pace, growth, weakest developers and currency. Raises LimitError."""
+    """The studio's name, paces, growth, weakest developers and currency. Raises LimitError."""
     require_owner(member, "change_the_studio")
     row = Studio.objects.select_for_update().get(pk=member.studio_id)
     if values.get("name") is not None:
@@ -112,6 +112,8 @@ def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
     for field in WEAKEST:
         if values.get(field) is not None:
             setattr(row, field, check_range(field, values[field], *WEAKEST_VOLUME, "vol"))
+    if values.get("hands") is not None:
+        row.hands = plain(values["hands"])
     row.save()
     audit(member, "studio_changed", row.pk)
     return row

@@ -16,6 +16,7 @@ from apps.common.schemas import In
 from apps.studio import people
 from apps.studio.auth import member_of
 from apps.studio.models import Membership, Studio, StudioLink
+from fervens_core.planning import Paces
 
 router = Router(tags=["studio"])
 PAGE = 100
@@ -64,6 +65,7 @@ class StudioOut(Schema):
     weakest_natural: float
     weakest_worn: float
     weakest_old_dye: float
+    hands: Paces
     currency: str
 
 
@@ -76,6 +78,7 @@ class StudioIn(In):
     weakest_natural: Number | None = None
     weakest_worn: Number | None = None
     weakest_old_dye: Number | None = None
+    hands: Paces | None = None
     currency: str | None = Field(None, min_length=1, max_length=8)
 
 
@@ -119,6 +122,7 @@ def _studio(row: Studio) -> StudioOut:
         weakest_natural=row.weakest_natural,
         weakest_worn=row.weakest_worn,
         weakest_old_dye=row.weakest_old_dye,
+        hands=Paces(**row.hands),
         currency=row.currency,
     )
 

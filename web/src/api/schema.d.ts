@@ -6675,6 +6675,54 @@ export interface components {
             pace_min_per_foil?: number | null;
         };
         /**
+         * Paces
+         * @description How fast a studio's hands are. [MODEL] where it has no numbers of its own.
+         *
+         *     What a lane takes for a section by itself stands with the zone.
+         *
+         *     Args:
+         *         root_share, band_share, open_air_share: of a foil's time for a section: a retouch goes about twice as quick as
+         *             foils through the lengths (common practice, no source).
+         *         change_min: between two zones: clean, section off, take up the bowl. join_change_min: where sections are made.
+         *         rinse_min: a trip to the basin and back. look_min: open, wipe and read one lane. mix_min: one bowl.
+         *         tone_share: of the lightener's time, for toner to go on.
+         */
+        Paces: {
+            /** Root Share */
+            root_share?: number;
+            /** Band Share */
+            band_share?: number;
+            /** Open Air Share */
+            open_air_share?: number;
+            /**
+             * Change Min
+             * @description min
+             */
+            change_min?: number;
+            /**
+             * Join Change Min
+             * @description min
+             */
+            join_change_min?: number;
+            /**
+             * Rinse Min
+             * @description min
+             */
+            rinse_min?: number;
+            /**
+             * Look Min
+             * @description min
+             */
+            look_min?: number;
+            /**
+             * Mix Min
+             * @description min
+             */
+            mix_min?: number;
+            /** Tone Share */
+            tone_share?: number;
+        };
+        /**
          * StudioOut
          * @description The studio's own settings.
          */
@@ -6691,6 +6739,7 @@ export interface components {
             weakest_worn: number;
             /** Weakest Old Dye */
             weakest_old_dye: number;
+            hands: components["schemas"]["Paces"];
             /** Currency */
             currency: string;
         };
@@ -6711,6 +6760,7 @@ export interface components {
             weakest_worn?: number | null;
             /** Weakest Old Dye */
             weakest_old_dye?: number | null;
+            hands?: components["schemas"]["Paces"] | null;
             /** Currency */
             currency?: string | null;
         };

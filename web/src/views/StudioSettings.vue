@@ -16,14 +16,44 @@ const form = reactive({
   weakest_natural: 20,
   weakest_worn: 10,
   weakest_old_dye: 5,
+  hands: {
+    root_share: 0.5,
+    band_share: 0.6,
+    open_air_share: 0.7,
+    change_min: 1.5,
+    join_change_min: 0.5,
+    rinse_min: 7,
+    look_min: 0.5,
+    mix_min: 3,
+    tone_share: 0.25,
+  },
   currency: '€',
 })
+/** Shares are told in percent of a foil's time. */
+const hands = [
+  { field: 'root_share' as const, name: 'Roots', isShare: true, least: 10, most: 150 },
+  { field: 'band_share' as const, name: 'Bands', isShare: true, least: 10, most: 150 },
+  { field: 'open_air_share' as const, name: 'Open air', isShare: true, least: 10, most: 150 },
+  { field: 'tone_share' as const, name: 'Toner', isShare: true, least: 5, most: 100 },
+  { field: 'rinse_min' as const, name: 'A trip to the basin', isShare: false, least: 1, most: 30 },
+  { field: 'mix_min' as const, name: 'One bowl mixed', isShare: false, least: 0.5, most: 15 },
+  { field: 'change_min' as const, name: 'To the next zone', isShare: false, least: 0, most: 15 },
+  { field: 'look_min' as const, name: 'One lane looked at', isShare: false, least: 0.1, most: 5 },
+]
+const shown = (h: (typeof hands)[number]) => {
+  const value = form.hands[h.field]
+  return h.isShare ? Math.round(value * 100) : value
+}
+const told = (h: (typeof hands)[number], text: string) => {
+  const value = Number(text)
+  if (text !== '') form.hands[h.field] = h.isShare ? value / 100 : value
+}
 const weakest = [
   { field: 'weakest_natural' as const, name: 'natural hair' },
   { field: 'weakest_worn' as const, name: 'light, fine or porous' },
   { field: 'weakest_old_dye' as const, name: 'old dye' },
 ]
-watch(query.data, (s) => s && Object.assign(form, s), { immediate: true })
+watch(query.data, (s) => s && Object.assign(form, s, { hands: { ...s.hands } }), { immediate: true })
 const save = async () => {
   try {
     await changeStudio({
@@ -72,6 +102,23 @@ const save = async () => {
           <div v-for="w in weakest" :key="w.field">
             <label class="text-sm text-soft" :for="w.field">On {{ w.name }}</label
             ><input :id="w.field" v-model="form[w.field]" class="field" type="number" min="0.5" max="40" step="0.5" />
+          </div>
+        </div>
+      </div>
+      <div v-for="isShare in [true, false]" :key="String(isShare)" class="col-span-2">
+        <p class="label">{{ isShare ? 'A section, % of the time one in foil takes' : 'The hands, minutes' }}</p>
+        <div class="grid grid-cols-4 gap-3">
+          <div v-for="h in hands.filter((x) => x.isShare === isShare)" :key="h.field">
+            <label class="text-sm text-soft" :for="h.field">{{ h.name }}</label><input
+              :id="h.field"
+              class="field"
+              type="number"
+              :value="shown(h)"
+              :min="h.least"
+              :max="h.most"
+              :step="isShare ? 5 : 0.1"
+              @input="told(h, ($event.target as HTMLInputElement).value)"
+            />
           </div>
         </div>
       </div>

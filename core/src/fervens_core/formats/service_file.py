@@ -41,7 +41,8 @@ from fervens_core.head import (
 )
 from fervens_core.lift import STRANDS_MAX, Strand, ToldStrand
 from fervens_core.log import KINDS, EventData, data_from_json, data_to_json, version_of
-from fervens_core.planning import PlanChoice, PlanRequest
+from fervens_core.planning import USUAL_PACE, Paces, PlanChoice, PlanRequest
+from fervens_core.safety import WeakestVolumes
 
 PartOrPieces = TypeVar("PartOrPieces", StrandPart, Pieces, Zone)
 KindOfHair = TypeVar("KindOfHair", Pieces, Zone)
@@ -129,6 +130,7 @@ class ServiceFile:
     Args:
         strands: tests, each with its lightener's key; lighteners beside the service's own, of strands
             and zones, are `other_lighteners`.
+        pace, weakest: how fast the studio's hands are, and its weakest developers; the plan is made with them.
         toner_idea: key of the shade in mind, or None. events: of the log, in order.
     """
 
@@ -145,6 +147,8 @@ class ServiceFile:
     developers: Annotated[tuple[Developer, ...], Count(0, 40, "developers")] = ()
     toners: Annotated[tuple[TonerShade, ...], Count(0, 200, "toners")] = ()
     plan: PlanChoice = field(default_factory=PlanChoice)
+    pace: Paces = USUAL_PACE
+    weakest: WeakestVolumes = field(default_factory=WeakestVolumes)
     toner_idea: Key | None = None
     events: Annotated[tuple[Entry, ...], Count(0, 3000, "events")] = ()
     format: Literal["fervens-service"] = FORMAT
@@ -193,6 +197,8 @@ class ServiceFile:
             strands=self.tested,
             elasticity=self.findings.elasticity,
             others=self.other_lighteners,
+            weakest=self.weakest,
+            pace=self.pace,
         )
 
     @property

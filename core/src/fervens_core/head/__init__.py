@@ -28,7 +28,16 @@ from fervens_core.head.hair import (
     Thickness,
     Tone,
 )
-from fervens_core.head.lanes import LIFT_LEAST, is_deeper, kept_parts_of, kinds_of, lanes_of, warm_hair
+from fervens_core.head.lanes import (
+    BAND_PACE_SHARE,
+    LIFT_LEAST,
+    ROOT_PACE_SHARE,
+    is_deeper,
+    kept_parts_of,
+    kinds_of,
+    lanes_of,
+    warm_hair,
+)
 from fervens_core.head.parts import Load, Meeting, Part, Pieces, StrandPart
 from fervens_core.head.products import (
     NO_LIGHTENER,
@@ -56,6 +65,7 @@ from fervens_core.head.zones import (
 
 __all__ = [
     "AGAIN",
+    "BAND_PACE_SHARE",
     "DAYS_PER_MONTH",
     "GROWTH_MM_PER_MONTH",
     "LIFT_LEAST",
@@ -63,6 +73,7 @@ __all__ = [
     "PATCH_TEST_VALID_DAYS",
     "PATCH_TEST_WAIT_H",
     "ROOT_MM",
+    "ROOT_PACE_SHARE",
     "USUAL_HEAD",
     "USUAL_LENGTH_MM",
     "Breakage",

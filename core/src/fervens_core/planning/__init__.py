@@ -18,7 +18,7 @@ from fervens_core.planning.moves import DeveloperMove, strand_moves
 from fervens_core.planning.order import OrderWay, Placed, propose_order
 from fervens_core.planning.plan import BasinVisit, Ending, LanePlan, Plan, plan_from
 from fervens_core.planning.price import Price, prices_for
-from fervens_core.planning.request import USUAL_PACE, Aim, DelicateWay, Pace, PlanChoice, PlanRequest, VolumeStep
+from fervens_core.planning.request import USUAL_PACE, Aim, DelicateWay, Paces, PlanChoice, PlanRequest, VolumeStep
 from fervens_core.planning.rounds import WORTH_LEVELS, again_key, again_zone, plan_round, second_round
 from fervens_core.planning.scale import WeighedMix, WeighedPour, simulated_pour, weigh_mix
 from fervens_core.planning.sessions import LaneSessions, hardest, head_sessions, sessions_needed
@@ -44,7 +44,7 @@ __all__ = [
     "LaneSessions",
     "LaneTable",
     "OrderWay",
-    "Pace",
+    "Paces",
     "Placed",
     "Plan",
     "PlanChoice",

@@ -8,7 +8,7 @@ from fervens_core.base import Message, say
 from fervens_core.head import Density, Part, Zone
 from fervens_core.planning.entry import application_min
 from fervens_core.planning.plan import Plan
-from fervens_core.planning.request import USUAL_PACE, Pace, PlanRequest
+from fervens_core.planning.request import USUAL_PACE, Paces, PlanRequest
 
 CONSULTATION_MIN = 15.0
 TONE_LEAST_MIN = 4.0
@@ -27,7 +27,7 @@ class ChairItem:
     minutes: float
 
 
-def _toning_min(application_min: float, pace: Pace) -> float:
+def _toning_min(application_min: float, pace: Paces) -> float:
     return max(TONE_LEAST_MIN, pace.tone_share * application_min) + TONE_PROCESSING_MIN
 
 
@@ -41,7 +41,7 @@ def chair_time(plan: Plan, request: PlanRequest) -> tuple[ChairItem, ...]:
     trips = sum(1 for v in plan.visits[:-1] if v.at_min < max(x.end_min for x in plan.lanes))
     between = min(pace.rinse_min * trips, plan.finish_min - application)
     drying = max((_DRYING[z.density] for z in request.zones), default=_DRYING[Density.MEDIUM])
-    toned = sum(x.zone.application_min for x in plan.lanes if x.zone.part is not Part.ROOT)
+    toned = sum(application_min(request, x.zone) for x in plan.lanes if x.zone.part is not Part.ROOT)
     items = [
         ChairItem(say("chair_time-consultation"), CONSULTATION_MIN),
         ChairItem(say("chair_time-applying"), application),
@@ -56,7 +56,7 @@ def chair_time(plan: Plan, request: PlanRequest) -> tuple[ChairItem, ...]:
     return tuple(i for i in items if i.minutes > 0.0)
 
 
-def tone_time(zones: tuple[Zone, ...], pace: Pace = USUAL_PACE) -> tuple[ChairItem, ...]:
+def tone_time(zones: tuple[Zone, ...], pace: Paces = USUAL_PACE) -> tuple[ChairItem, ...]:
     """The parts of a visit that only tones; toner goes on in about a quarter of the lightener's time."""
     if not zones:
         return ()
@@ -72,7 +72,7 @@ STRAND_LOOKS_MIN = 50.0
 """A strand is looked at up to the label's time, 45 to 60 min as a rule (common practice, no source)."""
 
 
-def strand_time(pace: Pace = USUAL_PACE) -> tuple[ChairItem, ...]:
+def strand_time(pace: Paces = USUAL_PACE) -> tuple[ChairItem, ...]:
     """The parts of a visit that only tests strands."""
     return (
         ChairItem(say("chair_time-consultation"), CONSULTATION_MIN),

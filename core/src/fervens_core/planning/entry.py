@@ -23,7 +23,7 @@ from fervens_core.lift import (
     share_done,
     working_minutes,
 )
-from fervens_core.planning.request import Aim, PlanRequest, VolumeStep
+from fervens_core.planning.request import USUAL_PACE, Aim, PlanRequest, VolumeStep
 from fervens_core.safety import strongest_volume
 
 PROCESSING_MIN_MIN = 5.0
@@ -78,10 +78,14 @@ def bottles_for(zone: Zone, bottles: Sequence[Developer]) -> Sequence[Developer]
 
 
 def application_min(request: PlanRequest, zone: Zone) -> float:
-    """Minutes a lane's application takes: its sections at its pace, open air by the studio's share of a foil's."""
-    minutes = zone.application_min
+    """Minutes a lane's application takes: its sections at its pace, by the studio's shares of a foil's."""
+    pace, minutes = request.pace, zone.application_min
+    if zone.part is Part.ROOT:
+        minutes *= pace.root_share / USUAL_PACE.root_share
+    if zone.part in (Part.BAND, Part.REGROWTH):
+        minutes *= pace.band_share / USUAL_PACE.band_share
     if zone.covering is Covering.OPEN_AIR and zone.part in (Part.WHOLE, Part.LENGTHS):
-        minutes *= request.pace.open_air_share
+        minutes *= pace.open_air_share
     return minutes
 
 

@@ -14,7 +14,7 @@ import numpy as np
 from fervens_core.base import Floats
 from fervens_core.head import Part, Zone
 from fervens_core.planning.entry import Entry, LaneTable
-from fervens_core.planning.request import DelicateWay, Pace
+from fervens_core.planning.request import DelicateWay, Paces
 
 JOIN_MOST_MIN, JOIN_LEAST_MIN = 30.0, 10.0
 """Roots join their lengths for 10 to 30 min (common practice, no source)."""
@@ -135,7 +135,7 @@ def _units(entries: Sequence[Entry], waiting: dict[int, int]) -> list[_Unit]:
 
 
 def _main_task(
-    entries: Sequence[Entry], table: LaneTable, rows: tuple[int, ...], pace: Pace, block: int, *, is_held: bool
+    entries: Sequence[Entry], table: LaneTable, rows: tuple[int, ...], pace: Paces, block: int, *, is_held: bool
 ) -> Task:
     minutes = sum(entries[r].application_min for r in rows)
     sections = sum(entries[r].zone.foil_count for r in rows)
@@ -146,7 +146,7 @@ def _main_task(
 
 
 def _join_task(
-    entries: Sequence[Entry], row: int, after: int, table: LaneTable, pace: Pace, block: int, follow_min: float
+    entries: Sequence[Entry], row: int, after: int, table: LaneTable, pace: Paces, block: int, follow_min: float
 ) -> Task:
     """Args: follow_min: of the joins of its block after it, half of which it is on longer than it needs."""
     e = entries[row]
@@ -161,7 +161,7 @@ def _join_task(
     )
 
 
-def _block_minutes(entries: Sequence[Entry], table: LaneTable, units: Sequence[_Unit], pace: Pace) -> float:
+def _block_minutes(entries: Sequence[Entry], table: LaneTable, units: Sequence[_Unit], pace: Paces) -> float:
     """From a block's first section until its last join has worked the least it must."""
     total = 0.0
     for u in units:
@@ -192,7 +192,7 @@ def _pairs(entries: Sequence[Entry], units: Sequence[_Unit]) -> list[list[_Unit]
 
 
 def _blocks(
-    entries: Sequence[Entry], table: LaneTable, units: list[_Unit], pace: Pace, label: float
+    entries: Sequence[Entry], table: LaneTable, units: list[_Unit], pace: Paces, label: float
 ) -> list[list[_Unit]]:
     """Zones by visit: as many together as can join within some minutes of the first section; evened out."""
     pairs = _pairs(entries, units)
@@ -213,7 +213,7 @@ def _blocks(
 
 
 def turns_of(
-    entries: Sequence[Entry], table: LaneTable, pace: Pace, way: DelicateWay, *, keeps_order: bool = False
+    entries: Sequence[Entry], table: LaneTable, pace: Paces, way: DelicateWay, *, keeps_order: bool = False
 ) -> tuple[Turns, ...]:
     """Orders of hands worth trying, the one that was told first.
 
@@ -273,7 +273,7 @@ def _by_two(entries: Sequence[Entry], units: Sequence[_Unit]) -> list[_Unit]:
 def _in_blocks(
     entries: Sequence[Entry],
     table: LaneTable,
-    pace: Pace,
+    pace: Paces,
     blocks: list[list[_Unit]],
     *,
     is_held: bool,
@@ -317,7 +317,7 @@ def lay_out(
     entries: Sequence[Entry],
     sets: VisitSets,
     *,
-    pace: Pace,
+    pace: Paces,
     hands: int = 1,
     start_min: float = 0.0,
 ) -> Timelines:
@@ -336,7 +336,7 @@ def lay_out(
 
 
 def _laid_out(
-    turns: Turns, entries: Sequence[Entry], sets: VisitSets, *, pace: Pace, hands: int, start_min: float
+    turns: Turns, entries: Sequence[Entry], sets: VisitSets, *, pace: Paces, hands: int, start_min: float
 ) -> Timelines:
     hold, is_held_back = np.abs(sets.hold_min), sets.hold_min >= 0.0
     m, k = sets.at.shape

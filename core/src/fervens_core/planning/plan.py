@@ -336,7 +336,7 @@ def _told(
         _visit(n, m, asked.get(m, m[1]), [x for x in planned if x.visit == n and x.ending is Ending.RINSED])
         for n, m in enumerate(moments, start=1)
     )
-    bowled = prices_for(request.choice.aim).bowl * len(bowls)
+    bowled = prices_for(request.choice.aim, request.pace).bowl * len(bowls)
     return Plan(tuple(planned), visits, tuple(left_out), bowls, belief, move, replace(price, bowls=bowled))
 
 

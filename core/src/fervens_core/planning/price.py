@@ -8,7 +8,7 @@ import numpy as np
 
 from fervens_core.base import ON_TARGET_LEVELS, Floats
 from fervens_core.head import Hair, Thickness
-from fervens_core.planning.request import Aim
+from fervens_core.planning.request import USUAL_PACE, Aim, Paces
 
 CLOSE_LEVELS = 0.1
 """Nearer to the target than an eye can tell costs nothing."""
@@ -63,9 +63,11 @@ _PRICES = {
 }
 
 
-def prices_for(aim: Aim) -> Prices:
-    """An aim's prices."""
-    return _PRICES[aim]
+def prices_for(aim: Aim, pace: Paces = USUAL_PACE) -> Prices:
+    """An aim's prices, with a look and a bowl dearer where they take the studio longer."""
+    found = _PRICES[aim]
+    look, bowl = pace.look_min / USUAL_PACE.look_min, pace.mix_min / USUAL_PACE.mix_min
+    return replace(found, look=found.look * look, bowl=found.bowl * bowl)
 
 
 def missed_min(prices: Prices, target: Floats, level: Floats) -> Floats:

@@ -7,7 +7,7 @@ from enum import StrEnum
 from typing import Annotated
 
 from fervens_core.base import Count, Flag, Key, LimitError, Number, Volume, Whole, Within, contract, say
-from fervens_core.head import Developer, Elasticity, Lightener, Zone, lightener_among
+from fervens_core.head import BAND_PACE_SHARE, ROOT_PACE_SHARE, Developer, Elasticity, Lightener, Zone, lightener_among
 from fervens_core.lift import Strand
 from fervens_core.planning.bowls import BowlStyle
 from fervens_core.planning.mixing import MIX_PER_FOIL_G
@@ -45,8 +45,10 @@ class DelicateWay(StrEnum):
 
 @dataclass(frozen=True, slots=True)
 @contract
-class Pace:
+class Paces:
     """How fast a studio's hands are. [MODEL] where it has no numbers of its own.
+
+    What a lane takes for a section by itself stands with the zone.
 
     Args:
         root_share, band_share, open_air_share: of a foil's time for a section: a retouch goes about twice as quick as
@@ -56,8 +58,8 @@ class Pace:
         tone_share: of the lightener's time, for toner to go on.
     """
 
-    root_share: Annotated[Number, Within(0.1, 1.5)] = 0.5
-    band_share: Annotated[Number, Within(0.1, 1.5)] = 0.6
+    root_share: Annotated[Number, Within(0.1, 1.5)] = ROOT_PACE_SHARE
+    band_share: Annotated[Number, Within(0.1, 1.5)] = BAND_PACE_SHARE
     open_air_share: Annotated[Number, Within(0.1, 1.5)] = 0.7
     change_min: Annotated[Number, Within(0.0, 15.0, "min")] = 1.5
     join_change_min: Annotated[Number, Within(0.0, 15.0, "min")] = 0.5
@@ -67,7 +69,7 @@ class Pace:
     tone_share: Annotated[Number, Within(0.05, 1.0)] = 0.25
 
 
-USUAL_PACE = Pace()
+USUAL_PACE = Paces()
 
 
 @dataclass(frozen=True, slots=True)
@@ -121,7 +123,7 @@ class PlanRequest:
     elasticity: Elasticity = Elasticity.RETURNS
     weakest: WeakestVolumes = field(default_factory=WeakestVolumes)
     others: tuple[Lightener, ...] = ()
-    pace: Pace = USUAL_PACE
+    pace: Paces = USUAL_PACE
 
     def __post_init__(self) -> None:
         keys = [z.key for z in self.zones]

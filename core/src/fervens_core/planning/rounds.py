@@ -90,7 +90,7 @@ def second_round(request: PlanRequest, plan: Plan) -> Plan | None:
     before = {again_key(x.zone.key): x for x in lanes}
     zones = [again_zone(x.zone, key, x.level_at_rinse) for key, x in before.items()]
     again = plan_round(request, zones, plan.finish_min + request.pace.rinse_min + LOOK_AGAIN_MIN)
-    prices = prices_for(request.choice.aim)
+    prices = prices_for(request.choice.aim, request.pace)
     gained = sum(x.level_at_rinse - before[x.zone.key].level_at_rinse for x in again.lanes)
     costs = prices.minute * (again.finish_min - plan.finish_min) + prices.visit * len(again.visits)
     return again if gained * prices.level > costs else None

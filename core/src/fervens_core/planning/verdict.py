@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from enum import StrEnum
 
@@ -20,7 +21,7 @@ from fervens_core.head import (
 from fervens_core.planning.aims import make_plan
 from fervens_core.planning.chairtime import ChairItem, chair_time, strand_time, tone_time, total_min
 from fervens_core.planning.plan import Plan
-from fervens_core.planning.request import PlanRequest
+from fervens_core.planning.request import USUAL_PACE, Paces, PlanRequest
 from fervens_core.planning.sessions import LaneSessions, hardest, head_sessions, sessions_needed
 from fervens_core.safety import CLEARED_TODAY, Caution, Severity
 
@@ -178,12 +179,17 @@ def _lacks_patch_test(findings: Findings) -> bool:
 
 
 def make_verdict(
-    findings: Findings, zones: tuple[Zone, ...], cautions: tuple[Caution, ...], request: PlanRequest | None
+    findings: Findings,
+    zones: tuple[Zone, ...],
+    cautions: tuple[Caution, ...],
+    request: PlanRequest | None,
+    planned: Callable[[PlanRequest], Plan] = make_plan,
 ) -> Verdict:
     """The verdict on a head.
 
     Args:
         cautions: the consultation's. request: how it would be planned; None while the shelf is empty.
+        planned: plans it; who keeps plans that were made may say so.
     """
     blocks = [c for c in cautions if c.severity is Severity.BLOCK]
     lines = [VerdictLine(Sign.STOP, say("caution", title=c.title, advice=c.advice)) for c in blocks]
@@ -193,7 +199,7 @@ def make_verdict(
     chair: tuple[ChairItem, ...] = ()
     visits: int | None = 0
     if has_lanes and request is not None:
-        plan = make_plan(request)
+        plan = planned(request)
         lanes = head_sessions(request, plan)
         visits = sessions_needed(lanes)
         vivid = [x.zone for x in lanes if x.zone.hair.has_old_vivid_dye]
@@ -245,7 +251,9 @@ def make_verdict(
     )
 
 
-def strand_verdict(findings: Findings, strand_count: int, cautions: tuple[Caution, ...]) -> Verdict:
+def strand_verdict(
+    findings: Findings, strand_count: int, cautions: tuple[Caution, ...], pace: Paces = USUAL_PACE
+) -> Verdict:
     """The verdict where only strands are tested.
 
     Args:
@@ -257,7 +265,7 @@ def strand_verdict(findings: Findings, strand_count: int, cautions: tuple[Cautio
         is_cleared = all(c.code in CLEARED_TODAY for c in blocks)
         kind = VerdictKind.CLARIFY if is_cleared else VerdictKind.NOT_TODAY
         return Verdict(kind, _TITLES[kind], 0, tuple(lines), (), (), 0.0)
-    chair = strand_time()
+    chair = strand_time(pace)
     lines.append(VerdictLine(Sign.GOOD, say("verdict-strand_test", strands=strand_count)))
     time_line = _time_line(total_min(chair), findings)
     lines += [time_line] if time_line else []
@@ -282,6 +290,8 @@ def tone_verdict(
     zones: tuple[Zone, ...],
     cautions: tuple[Caution, ...],
     kind_of_service: ServiceKind = ServiceKind.TONE_ONLY,
+    *,
+    pace: Paces = USUAL_PACE,
 ) -> Verdict:
     """The verdict on a head that is only toned, or made deeper.
 
@@ -303,7 +313,7 @@ def tone_verdict(
         kind = VerdictKind.TODAY if line.sign is Sign.GOOD else VerdictKind.UNREAD
     if kind is VerdictKind.TODAY:
         lines.append(VerdictLine(Sign.GOOD, say("verdict-tone_parts", parts=len(parts))))
-        chair = tone_time(zones)
+        chair = tone_time(zones, pace)
         time_line = _time_line(total_min(chair), findings)
         lines += [time_line] if time_line else []
     if zones and _lacks_patch_test(findings):

@@ -113,7 +113,7 @@ class Scales:
         fresh: Scales | None = None,
     ) -> None:
         self.request, self.entries, self.start_min = request, tuple(entries), start_min
-        self.prices: Prices = prices_for(request.choice.aim)
+        self.prices: Prices = prices_for(request.choice.aim, request.pace)
         self.table, self.turns = table, turns
         self.strengths = strengths_of(request, entries)
         self.groups = mirrored(entries)

@@ -55,6 +55,8 @@ def service_file(member: Membership, loaded: Loaded) -> ServiceFile:
         plan=choice_value(row, [z.key for z in loaded.zones]),
         strands=tuple(told(s) for s in loaded.strand_values),
         other_lighteners=tuple(others.values()),
+        pace=loading.pace_of(row.studio),
+        weakest=loading.weakest_volumes(row.studio),
         toner_idea=row.toner_idea or None,
         events=tuple(
             FileEvent(

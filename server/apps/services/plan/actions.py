@@ -18,6 +18,7 @@ from apps.services.adapters import names_lighteners
 from apps.services.loading import Loaded, load
 from apps.services.models import PlanVersion, Service
 from apps.services.plan import queries as plan_queries
+from apps.services.planned import planned
 from apps.services.policies import check_toner_idea
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
@@ -28,7 +29,7 @@ from apps.studio.policies import require_lead
 from fervens_core import head as core
 from fervens_core.base import ConflictError, LimitError, plain, say
 from fervens_core.log import PlanTaken, Step
-from fervens_core.planning import Plan, PlanChoice, PlanRequest, make_plan
+from fervens_core.planning import Plan, PlanChoice, PlanRequest
 
 
 @dataclass(frozen=True, slots=True)
@@ -64,6 +65,7 @@ def request_of(loaded: Loaded, member: Membership, choices: Choices) -> PlanRequ
         elasticity=loaded.findings.elasticity,
         weakest=loading.weakest_volumes(member.studio),
         others=_others(loaded, member, str(lightener.pk)),
+        pace=loading.pace_of(member.studio),
     )
 
 
@@ -78,7 +80,7 @@ def write_plan(
     if loaded.state.step is not Step.PLAN:
         raise ConflictError("not_planning")
     request = request_of(loaded, member, choices)
-    plan = make_plan(request)
+    plan = planned(request)
     row = loaded.row
     row.lightener_id = choices.lightener_key
     row.choice = plain(choices.choice)
@@ -129,7 +131,7 @@ def keep_version(member: Membership, service_id: UUID, *, revision: int, label: 
     check_revision(loaded, revision)
     if len(plan_queries.versions(member, service_id)) >= plan_queries.VERSIONS_MAX:
         raise ConflictError("too_many_versions", most=plan_queries.VERSIONS_MAX)
-    _keep(member, loaded.row, make_plan(loading.plan_request(loaded)), label.strip())
+    _keep(member, loaded.row, planned(loading.plan_request(loaded)), label.strip())
     audit(member, "plan_version_kept", service_id)
     return plan_queries.versions(member, service_id)
 
@@ -138,7 +140,7 @@ def keep_version(member: Membership, service_id: UUID, *, revision: int, label: 
 def take_plan(member: Membership, service_id: UUID, *, event_id: UUID) -> Loaded:
     """Take the saved plan to the chair: the server computes it anew, logs what was taken and keeps it as a version."""
     loaded = locked(member, service_id)
-    plan = make_plan(loading.plan_request(loaded))
+    plan = planned(loading.plan_request(loaded))
     if not plan.lanes:
         raise ConflictError("nothing_planned")
     data = PlanTaken(

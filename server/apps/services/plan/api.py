@@ -16,10 +16,11 @@ from apps.services.plan import actions as plan_actions
 from apps.services.plan import present as plan_present
 from apps.services.plan import queries as plan_queries
 from apps.services.plan.schemas import AimOut, MixIn, PlanIn, PlanOut, ScaleOut, TakePlanIn, VersionIn, VersionOut
+from apps.services.planned import planned
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
 from apps.studio.auth import member_of
-from fervens_core.planning import WeighedMix, WeighedPour, make_plan, simulated_pour, weigh_mix
+from fervens_core.planning import WeighedMix, WeighedPour, simulated_pour, weigh_mix
 
 router = Router(tags=["plan"])
 
@@ -29,7 +30,7 @@ def read_plan(request: HttpRequest, service_id: UUID) -> PlanOut:
     """The plan of the saved choices."""
     loaded = loading.load(loading.get(member_of(request), service_id))
     wanted = loading.plan_request(loaded)
-    return plan_present.plan_out(loaded, make_plan(wanted), wanted, loaded.row.toner_idea)
+    return plan_present.plan_out(loaded, planned(wanted), wanted, loaded.row.toner_idea)
 
 
 @router.post("/services/{service_id}/plan/preview", response={200: PlanOut, ERRORS: Problem})
@@ -39,7 +40,7 @@ def preview_plan(request: HttpRequest, service_id: UUID, payload: PlanIn) -> Pla
     loaded = loading.load(loading.get(member, service_id))
     choices = plan_actions.choices_of(payload.dict(exclude={"revision"}))
     wanted = plan_actions.request_of(loaded, member, choices)
-    return plan_present.plan_out(loaded, make_plan(wanted), wanted, choices.toner_key)
+    return plan_present.plan_out(loaded, planned(wanted), wanted, choices.toner_key)
 
 
 @router.post("/services/{service_id}/plan/aims", response={200: list[AimOut], ERRORS: Problem})

@@ -19,6 +19,7 @@ from apps.services.plan.schemas import (
     TonerIdea,
     VersionOut,
 )
+from apps.services.planned import aims_of
 from apps.shelf.adapters import shade_hex
 from apps.shelf.queries import toners
 from fervens_core.base import say
@@ -33,7 +34,6 @@ from fervens_core.planning import (
     PlanRequest,
     Pour,
     chair_time,
-    compare_aims,
     hands_busy,
     hardest,
     head_sessions,
@@ -236,7 +236,7 @@ def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest, toner_key: str) -
 def aims_out(request: PlanRequest) -> list[AimOut]:
     """Simple, gentle, even and quick side by side."""
     found = []
-    for item in compare_aims(request):
+    for item in aims_of(request):
         plan = item.plan
         before, after, _ = _lane_colours(plan.lanes)
         found.append(

@@ -17,6 +17,7 @@ from apps.services import loading
 from apps.services.adapters import StrandRow, choice_value, names_lighteners, strand_data, zone_row, zone_values
 from apps.services.consultation.actions import LASTING_FACTS
 from apps.services.models import Service
+from apps.services.planned import planned
 from apps.services.summary import summarise
 from apps.shelf.adapters import lightener_value
 from apps.shelf.queries import developers, lighteners
@@ -45,7 +46,6 @@ from fervens_core.planning import (
     PlanRequest,
     chair_time,
     head_sessions,
-    make_plan,
     sessions_needed,
     tone_time,
     total_min,
@@ -120,6 +120,7 @@ def _request(row: Service, zones: tuple[Zone, ...]) -> PlanRequest | None:
         strands=(),
         weakest=loading.weakest_volumes(row.studio),
         others=_others(row, zones),
+        pace=loading.pace_of(row.studio),
     )
 
 
@@ -132,7 +133,7 @@ def expected_min(row: Service, zones: tuple[Zone, ...]) -> float | None:
     """Chair time of zones with a service's lightener and the shelf, min; None when it cannot be planned."""
     try:
         request = _request(row, zones)
-        return total_min(chair_time(make_plan(request), request)) or None if request else None
+        return total_min(chair_time(planned(request), request)) or None if request else None
     except CoreError:
         return None
 
@@ -142,7 +143,7 @@ def visits_left(row: Service) -> int | None:
     at = row.starts_at + dt.timedelta(days=REST_DAYS)
     try:
         request = _request(row, zones_on(row, summary_of(row), at))
-        return sessions_needed(head_sessions(request, make_plan(request))) if request else None
+        return sessions_needed(head_sessions(request, planned(request))) if request else None
     except CoreError:
         return None
 
@@ -170,7 +171,7 @@ def propose_next(row: Service) -> NextVisit:
     at = dt.datetime.combine(found.on, dt.time(10), tzinfo=timezone.get_current_timezone())
     zones = zones_on(row, summary, at)
     if not (is_short or has_roots or is_strand_test):  # nothing to lighten: the tone is refreshed
-        return replace(found, expected_min=total_min(tone_time(zones)) or None)
+        return replace(found, expected_min=total_min(tone_time(zones, loading.pace_of(row.studio))) or None)
     return replace(found, expected_min=expected_min(row, zones))
 
 
