@@ -132,6 +132,55 @@ def test_two_lighteners_on_one_head_each_with_its_label_bowl_and_stock(owner, st
     assert [x["name"] for x in carried["other_lighteners"]] == ["Soot"]
 
 
+def test_several_lanes_get_a_covering_and_a_product_of_their_own_at_the_plan(owner, studio):
+    fast = Lightener.objects.create(studio=studio, name="Soot", label_max_min=45, stock_g=500)
+    zones = [{"key": k, "name": k, "start_level": 5, "target_level": 8} for k in ("low", "high", "top")]
+    service = told(owner, "lighten_and_tone", zones)
+    sid = service["id"]
+    owner.event(sid, "ConsultationFinished")
+    plan = owner.get(f"/services/{sid}/plan")
+    body = {"revision": plan["revision"], "lightener_key": plan["lightener_key"]}
+    own = {"coverings": {"top": "open_air"}, "lighteners": {"top": str(fast.pk), "high": str(fast.pk)}}
+    refused = owner.ask("PUT", f"/services/{sid}/plan", body | {"lighteners": {"top": str(uuid4())}}, 422)
+    assert refused["field"] == "lighteners.top"
+    assert (
+        owner.ask("PUT", f"/services/{sid}/plan", body | {"coverings": {"nose": "film"}}, 422)["field"] == "coverings"
+    )
+    made = owner.put(f"/services/{sid}/plan", body | own)
+    lanes = {x["key"]: x for x in made["lanes"]}
+    assert lanes["top"]["covering"] == "open_air"
+    assert (lanes["high"]["lightener"], lanes["low"]["lightener"]) == ("Soot", "")
+    assert lanes["high"]["wall_min"] - lanes["high"]["start_min"] == pytest.approx(45)
+    assert made["is_proposed"], "what covers a lane is no schedule of her own"
+    carried = owner.get(f"/services/{sid}/file")["document"]
+    assert set(carried["plan"]["lighteners"].values()) == {x["key"] for x in carried["other_lighteners"]}
+    owner.post(f"/services/{sid}/plan/take", {"event_id": str(uuid4())})
+    taken = {x["key"]: x for x in owner.get(f"/services/{sid}/board")["board"]["lanes"]}
+    assert taken["high"]["wall_min"] < taken["low"]["wall_min"], "the chair counts by the product that was chosen"
+    assert owner.ask("DELETE", f"/stock/lightener/{fast.pk}", None, 409)["code"] == "in_use"
+    other = owner.post("/services/import", {"document": carried}, 201)
+    again = {x["key"]: x for x in owner.get(f"/services/{other['service_id']}/plan")["lanes"]}
+    assert (again["high"]["lightener"], again["top"]["covering"]) == ("Soot", "open_air")
+
+
+def test_the_product_may_be_left_open(owner, studio):
+    usual = Lightener.objects.get(studio=studio, name="Chalk powder")
+    zones = [{"key": k, "name": k, "start_level": 3, "target_level": 9} for k in ("low", "high", "top")]
+    service = told(owner, "lighten_and_tone", zones)
+    sid = service["id"]
+    owner.event(sid, "ConsultationFinished")
+    plan = owner.get(f"/services/{sid}/plan")
+    body = {"revision": plan["revision"], "lightener_key": None}
+    Lightener.objects.create(studio=studio, name="Dust", label_max_min=50, lift_factor=0.6)
+    kept = owner.put(f"/services/{sid}/plan", body)
+    assert kept["lightener_key"] == str(usual.pk), "a weaker one gains nothing"
+    strong = Lightener.objects.create(studio=studio, name="Flint", label_max_min=50, lift_factor=1.2)
+    found = owner.put(f"/services/{sid}/plan", body | {"revision": kept["revision"]})
+    assert found["lightener_key"] == str(strong.pk)
+    assert sum(found["price"].values()) < sum(plan["price"].values()) - 10
+    assert owner.get(f"/services/{sid}/plan")["lightener_key"] == str(strong.pk)
+
+
 def test_a_lightener_that_is_not_on_the_shelf_is_refused_by_name(owner):
     service = owner.post("/services", {"client_id": person(owner)["id"]}, 201)
     zones = [{"key": "crown", "name": "Crown", "start_level": 4, "target_level": 8, "parts": [

@@ -128,7 +128,7 @@ def append(
     audit(member, row.kind, loaded.row.pk)
     tell(member.studio_id, loaded.row.pk, row.kind, row.pk, device)
     loaded.row.step = state.step.value
-    lanes = lanes_today(loaded.zones, state, loaded.kind)
+    lanes = lanes_today(loaded.zones, state, loaded.kind, loaded.choice)
     after = replace(loaded, lanes=lanes, log=(*loaded.log, row), events=[*loaded.events, event], state=state)
     if isinstance(data, ServiceClosed):
         summary = plain(summarise(after, occurred_at))

@@ -17,7 +17,7 @@ from fervens_core.formats import choice_in_visits, lighteners_named, zone_in_par
 from fervens_core.head import Findings, Lightener
 from fervens_core.lift import Strand, ToldStrand, told
 from fervens_core.log import Event, data_from_json
-from fervens_core.planning import PlanChoice
+from fervens_core.planning import OF_LANES, PlanChoice
 
 FACTS = ("allergies", "medication", "home_care", "is_clarified", "time_min", "booked_min")
 """Findings that a service row keeps among its facts."""
@@ -58,9 +58,9 @@ def strand_rows(service: Service, lighteners: Mapping[str, Lightener]) -> tuple[
     return tuple(found)
 
 
-def names_lighteners(zones: Sequence[head.Zone]) -> bool:
-    """Whether any zone, or a part of one, has a lightener of its own."""
-    return any(lighteners_named(z) for z in zones)
+def names_lighteners(zones: Sequence[head.Zone], choice: PlanChoice | None = None) -> bool:
+    """Whether any zone, or a part of one, has a lightener of its own; or a lane, by what was chosen for the plan."""
+    return bool(choice and choice.lighteners) or any(lighteners_named(z) for z in zones)
 
 
 def strand_data(row: StrandRow) -> dict[str, Any]:
@@ -76,7 +76,7 @@ def choice_value(service: Service, keys: list[str]) -> PlanChoice:
     starts = data.get("round_starts") or []
     if any(k not in keys for k in starts):
         data["round_starts"], data["visit_mins"] = [], []
-    for name in ("volumes", "minutes", "visits"):
+    for name in OF_LANES:
         data[name] = {k: v for k, v in (data.get(name) or {}).items() if k.split(".")[0] in keys}
     return read(PlanChoice, data, "plan")
 

@@ -38,7 +38,7 @@ from fervens_core.head import (
 )
 from fervens_core.lift import Strand
 from fervens_core.log import Event, ServiceState, fold
-from fervens_core.planning import Paces, PlanRequest
+from fervens_core.planning import Paces, PlanChoice, PlanRequest
 from fervens_core.safety import Caution, Severity, WeakestVolumes, cautions_of
 
 
@@ -61,7 +61,7 @@ def get(member: Membership, service_id: UUID) -> Service:
 class Loaded:
     """A service's rows as core values; `log` are the rows of its events, as `events` has them.
 
-    `others` are lighteners beside the service's own that its zones name.
+    `choice` is the plan's; `others` are lighteners beside the service's own that its zones or lanes name.
     """
 
     row: Service
@@ -72,6 +72,7 @@ class Loaded:
     events: list[Event]
     state: ServiceState
     findings: Findings
+    choice: PlanChoice
     others: tuple[Lightener, ...] = ()
 
     @property
@@ -117,19 +118,21 @@ class Loaded:
 def load(row: Service) -> Loaded:
     """Everything of a service as core values."""
     log, zones = tuple(row.events.all()), zone_values(row)
+    choice = choice_value(row, [z.key for z in zones])
     events = [event_value(e) for e in log]
-    is_named = names_lighteners(zones)
+    is_named = names_lighteners(zones, choice)
     shelf = {x.key: x for x in lighteners(row.studio_id)} if row.strands or is_named else {}
     state = fold(events)
     return Loaded(
         row=row,
         zones=zones,
-        lanes=lanes_today(zones, state, ServiceKind(row.kind)),
+        lanes=lanes_today(zones, state, ServiceKind(row.kind), choice),
         strands=strand_rows(row, shelf),
         log=log,
         events=events,
         state=state,
         findings=findings_value(row, row.client),
+        choice=choice,
         others=tuple(x for k, x in shelf.items() if k != str(row.lightener_id)) if is_named else (),
     )
 
@@ -153,7 +156,7 @@ def plan_request(loaded: Loaded) -> PlanRequest:
         zones=loaded.zones,
         lightener=lightener_value(row.lightener),
         bottles=tuple(developers(row.studio_id)),
-        choice=choice_value(row, [z.key for z in loaded.zones]),
+        choice=loaded.choice,
         strands=loaded.strand_values,
         elasticity=loaded.findings.elasticity,
         weakest=weakest_volumes(row.studio),

@@ -116,9 +116,11 @@ def change_product(member: Membership, kind: str, key: UUID, values: dict[str, A
 
 
 def names_lightener(studio_id: UUID, key: str) -> bool:
-    """Whether any zone of a service names a lightener; services rest on the shelf, so it is asked of their table."""
-    zones = apps.get_model("services", "Zone").objects.filter(service__studio_id=studio_id)
-    return bool(zones.filter(data__icontains=f'"{key}"').exists())
+    """Whether a zone or a plan of a service names a lightener; services rest on the shelf: their tables are asked."""
+    told = f'"{key}"'
+    zones = apps.get_model("services", "Zone").objects.filter(service__studio_id=studio_id, data__icontains=told)
+    plans = apps.get_model("services", "Service").objects.filter(studio_id=studio_id, choice__icontains=told)
+    return bool(zones.exists() or plans.exists())
 
 
 @transaction.atomic

@@ -3127,6 +3127,7 @@ export interface components {
             name: string;
             /** Lightener */
             lightener: string;
+            covering: components["schemas"]["Covering"];
             /** Side */
             side: string;
             /** Round */
@@ -3212,6 +3213,14 @@ export interface components {
             /** Own Visits */
             own_visits: {
                 [key: string]: number;
+            };
+            /** Coverings */
+            coverings: {
+                [key: string]: components["schemas"]["Covering"];
+            };
+            /** Lighteners */
+            lighteners: {
+                [key: string]: string;
             };
             /** Keeps Order */
             keeps_order: boolean;
@@ -3368,16 +3377,13 @@ export interface components {
         };
         /**
          * PlanIn
-         * @description Choices of a plan. `order` empty keeps the saved one; what is empty is proposed.
+         * @description Choices of a plan. `order` empty keeps the saved one; what is empty is proposed, a null lightener too.
          */
         PlanIn: {
             /** Revision */
             revision: number;
-            /**
-             * Lightener Key
-             * Format: uuid
-             */
-            lightener_key: string;
+            /** Lightener Key */
+            lightener_key: string | null;
             /**
              * Visit Mins
              * @default []
@@ -3413,6 +3419,20 @@ export interface components {
              */
             visits: {
                 [key: string]: number;
+            };
+            /**
+             * Coverings
+             * @default {}
+             */
+            coverings: {
+                [key: string]: components["schemas"]["Covering"];
+            };
+            /**
+             * Lighteners
+             * @default {}
+             */
+            lighteners: {
+                [key: string]: string;
             };
             /**
              * Order
@@ -3490,6 +3510,7 @@ export interface components {
             contact_load_volume_min: number;
             /** Sessions */
             sessions: number | null;
+            price: components["schemas"]["Price"];
             /** Lanes */
             lanes: components["schemas"]["AimLane"][];
         };

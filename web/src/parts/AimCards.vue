@@ -22,6 +22,25 @@ const facts = (a: Schemas['AimOut']) => [
   `last rinse after ${a.last_rinse_min.toFixed(0)} min · ${plural(a.visit_count, 'trip')} to the basin`,
   `${strengths(a)} · ${plural(a.bowl_count, 'bowl')} · load ${a.contact_load_volume_min.toFixed(0)} vol·min`,
 ]
+const parts = {
+  minutes: 'minutes',
+  visits: 'trips',
+  strengths: 'strengths',
+  bowls: 'bowls',
+  looks: 'looks',
+  wiped: 'wiping out',
+  missed: 'levels missed',
+  strain: 'strain on hair',
+  spared: 'hurry and hair to spare',
+} as const
+/** What it is weighed at, part by part, in minutes. */
+const weighed = (a: Schemas['AimOut']) => {
+  const told = Object.entries(parts)
+    .map(([part, name]) => ({ name, minutes: Math.round(a.price[part as keyof typeof parts]) }))
+    .filter((p) => p.minutes > 0)
+  const sum = told.reduce((all, p) => all + p.minutes, 0)
+  return `Weighed at ${sum} min: ${told.map((p) => `${p.name} ${p.minutes}`).join(', ')}`
+}
 const sessions = (a: Schemas['AimOut']) => {
   const count = a.sessions === null ? 'Not in six sessions' : plural(a.sessions, 'session')
   return a.short_count ? `${count}; ${a.short_count} of ${a.lanes.length} short today` : count
@@ -67,6 +86,7 @@ const sessions = (a: Schemas['AimOut']) => {
           <span v-for="(line, n) in facts(a)" :key="n" class="block">{{ line }}</span>
           <b class="block">{{ sessions(a) }}</b>
           <span v-if="a.why" class="block">{{ a.why }}</span>
+          <span class="block text-soft">{{ weighed(a) }}</span>
         </p>
         <span class="mt-2 flex flex-col justify-center gap-[3px]" aria-hidden="true">
           <span v-for="(lane, i) in a.lanes" :key="i" class="relative block h-[6px] max-h-[6px] min-h-[2px] shrink">

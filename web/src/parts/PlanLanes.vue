@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
 import { type Axis, clampPercent, ticks, toMinute, toPercent } from '../lib/strip'
 import { levelText } from '../lib/time'
+import { coverings } from '../lib/words'
 import Strip from './Strip.vue'
 import Swatch from './Swatch.vue'
 
@@ -47,6 +48,22 @@ const handsSay = computed(() => {
   const trips = props.plan.busy.filter((b) => b.doing === 'basin').length
   return `Hands: ${applied.toFixed(0)} min applying, ${trips} ${trips === 1 ? 'trip' : 'trips'} to the basin`
 })
+
+/** Handles that would lie on each other stand on two levels. */
+const HANDLE_SHARE = 6.5
+const handles = computed(() => {
+  let last = -100
+  let level = 0
+  return props.plan.visits.map((visit) => {
+    const left = clampPercent(toPercent(axis.value, visit.at_min))
+    level = left - last < HANDLE_SHARE && level === 0 ? 1 : 0
+    const isNear = left - last < HANDLE_SHARE
+    last = left
+    return { visit, left, level, isNear }
+  })
+})
+const coveringOf = (lane: Schemas['PlanLane']) =>
+  lane.covering === 'foil' ? '' : (coverings.find((c) => c.value === lane.covering)?.name.toLowerCase() ?? '')
 
 const field = ref<HTMLElement | null>(null)
 const dragging = ref<number | null>(null)
@@ -222,6 +239,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
             <span class="num block truncate text-[14px] leading-tight text-soft"
               >{{ levelText(lane.start_level) }} → {{ levelText(lane.target_level)
               }}<template v-if="lane.lightener"> · {{ lane.lightener }}</template
+              ><template v-if="coveringOf(lane)"> · {{ coveringOf(lane) }}</template
               ><template v-if="lane.is_own_minutes || lane.is_own_visit"> · yours</template></span
             >
           </button>
@@ -287,19 +305,23 @@ const atRinse = (lane: Schemas['PlanLane']) => {
       <span class="hidden md:block print:block" />
       <div class="relative">
         <div
-          v-for="(visit, v) in plan.visits"
+          v-for="({ visit, left, level, isNear }, v) in handles"
           :key="visit.number"
-          class="group pointer-events-auto absolute top-0 h-9 w-12 -translate-x-1/2 touch-none !outline-none md:h-full print:h-full"
-          :class="[isLocked ? 'cursor-default' : 'cursor-ew-resize', dragging === v ? 'z-20' : 'z-10']"
+          class="group pointer-events-auto absolute top-0 h-12 -translate-x-1/2 touch-none !outline-none md:h-full print:h-full"
+          :class="[
+            isLocked ? 'cursor-default' : 'cursor-ew-resize',
+            dragging === v ? 'z-20' : 'z-10',
+            isNear || handles[v + 1]?.isNear ? 'w-5' : 'w-12',
+          ]"
           role="slider"
           :tabindex="isLocked ? -1 : 0"
-          :aria-label="plan.visits.length > 1 ? `Basin visit ${visit.number}` : 'Basin visit'"
+          :aria-label="plan.visits.length > 1 ? `Trip ${visit.number} to the basin` : 'Trip to the basin'"
           :aria-valuemin="Math.floor(visit.least_min)"
           :aria-valuemax="Math.ceil(Math.max(visit.most_min, visit.at_min))"
           :aria-valuenow="Math.round(visit.at_min)"
           :aria-valuetext="`${visit.at_min.toFixed(0)} min after the first product, ${visit.lane_keys.length} lanes`"
           :aria-disabled="isLocked"
-          :style="{ left: `${clampPercent(toPercent(axis, visit.at_min))}%` }"
+          :style="{ left: `${left}%` }"
           @pointerdown="(e) => startDrag(v, e)"
           @keydown="(e) => keyVisit(v, e)"
         >
@@ -308,7 +330,8 @@ const atRinse = (lane: Schemas['PlanLane']) => {
             :class="dragging === v ? 'w-[5px]' : 'w-[3px]'"
           />
           <span
-            class="absolute top-0 left-1/2 flex h-7 -translate-x-1/2 items-center rounded-[5px] bg-signal px-2 text-sm font-bold whitespace-nowrap text-signal-ink outline-offset-2 outline-ink group-focus-visible:outline-[3px]"
+            class="absolute left-1/2 flex h-6 -translate-x-1/2 items-center rounded-[5px] bg-signal px-2 text-sm font-bold whitespace-nowrap text-signal-ink outline-offset-2 outline-ink group-focus-visible:outline-[3px]"
+            :class="level ? 'top-[25px]' : 'top-0'"
             >⇔ {{ visit.at_min.toFixed(0) }}</span
           >
         </div>

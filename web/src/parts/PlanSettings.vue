@@ -37,7 +37,7 @@ const value = (e: Event) => (e.target as HTMLSelectElement).value
       <label class="label" for="lightener">Lightener</label>
       <select
         id="lightener"
-        :value="choice.lightener_key"
+        :value="choice.lightener_key ?? ''"
         class="field"
         :disabled="isLocked"
         :title="
@@ -45,8 +45,9 @@ const value = (e: Event) => (e.target as HTMLSelectElement).value
             ? `1 : ${lightener.developer_parts}, label ${lightener.label_max_min} min, to ${lightener.max_volume} vol, ${lightener.max_volume_on_scalp} on the scalp`
             : undefined
         "
-        @change="(e) => emit('change', { lightener_key: value(e), visit_mins: [] })"
+        @change="(e) => emit('change', { lightener_key: value(e) || null, visit_mins: [] })"
       >
+        <option v-if="lighteners.length > 1" value="">Whichever suits this head</option>
         <option v-for="l in lighteners" :key="l.key" :value="l.key">{{ l.name }}, {{ l.label_max_min }} min</option>
       </select>
     </div>

@@ -1,13 +1,19 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
-import type { OwnOf } from '../stores/plan'
+import { coverings } from '../lib/words'
+import type { NamedOf, OwnOf } from '../stores/plan'
 
-/** Quick hands: lanes are selected, then strength, minutes or trip are set for all of them at once. */
-const props = defineProps<{ plan: Schemas['PlanOut']; selected: readonly string[] }>()
+/** Quick hands: lanes are selected, then strength, minutes, covering, product or trip are set for all of them at once. */
+const props = defineProps<{
+  plan: Schemas['PlanOut']
+  selected: readonly string[]
+  lighteners: Schemas['LightenerOut'][]
+}>()
 const emit = defineEmits<{
   select: [keys: string[]]
   own: [what: OwnOf, keys: readonly string[], value: number | null]
+  of: [what: NamedOf, keys: readonly string[], value: string | null]
   ladder: [keys: readonly string[], strengths: readonly number[]]
   lock: [keys: readonly string[]]
   free: [keys: readonly string[]]
@@ -73,6 +79,13 @@ const sameForAll = () =>
     lanes.value.map((l) => l.key),
     first.value.volume_strength,
   )
+/** What all of the selected have alike; empty where they differ. */
+const alike = (what: NamedOf) => {
+  const own = props.selected.map((k) => props.plan[what][k] ?? '')
+  return own.every((v) => v === own[0]) ? (own[0] ?? '') : ''
+}
+const setNamed = (what: NamedOf, event: Event) =>
+  emit('of', what, props.selected, (event.target as HTMLSelectElement).value || null)
 const isParted = computed(() => Boolean(first.value && props.plan.round_starts.includes(first.value.zone_key)))
 </script>
 
@@ -111,6 +124,25 @@ const isParted = computed(() => Boolean(first.value && props.plan.round_starts.i
           />
           <button type="submit" class="btn !min-h-11 !px-3">Set min</button>
         </form>
+        <select
+          class="field !w-36"
+          aria-label="Covering"
+          :value="alike('coverings')"
+          @change="(e) => setNamed('coverings', e)"
+        >
+          <option value="">Covered as read</option>
+          <option v-for="c in coverings" :key="c.value" :value="c.value">{{ c.name }}</option>
+        </select>
+        <select
+          v-if="lighteners.length > 1"
+          class="field !w-44"
+          aria-label="Product"
+          :value="alike('lighteners')"
+          @change="(e) => setNamed('lighteners', e)"
+        >
+          <option value="">The usual product</option>
+          <option v-for="l in lighteners" :key="l.key" :value="l.key">{{ l.name }}, {{ l.label_max_min }} min</option>
+        </select>
         <template v-if="plan.visits.length > 1">
           <button
             v-for="v in plan.visits"
@@ -135,7 +167,9 @@ const isParted = computed(() => Boolean(first.value && props.plan.round_starts.i
         </button>
         <span class="text-sm text-soft">{{ selected.length }} selected</span>
       </template>
-      <span v-else class="text-sm text-soft">Tap lanes to set strength, minutes or trip for several at once.</span>
+      <span v-else class="text-sm text-soft"
+        >Tap lanes to set strength, minutes, covering, product or trip for several at once.</span
+      >
     </div>
     <p v-if="problem" class="mt-1 font-semibold text-stop" role="alert">{{ problem }}</p>
   </section>

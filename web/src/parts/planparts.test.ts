@@ -23,6 +23,7 @@ const aim = (name: Schemas['Aim'], more: Partial<Schemas['AimOut']> = {}): Schem
   spread_levels: 0.1,
   contact_load_volume_min: 4000,
   sessions: 1,
+  price: { minutes: 90, visits: 30, wiped: 0, strengths: 0, bowls: 12, looks: 4, missed: 7.6, strain: 2, spared: 0 },
   lanes: [
     {
       name: 'Crown',
@@ -42,6 +43,7 @@ const lane = (key: string, visit: number, more: Partial<Schemas['PlanLane']> = {
   part: 'whole',
   name: key,
   lightener: '',
+  covering: 'foil',
   side: '',
   round: 1,
   visit,
@@ -72,7 +74,13 @@ const lane = (key: string, visit: number, more: Partial<Schemas['PlanLane']> = {
   crossings: [],
   ...more,
 })
+const lighteners = [
+  { key: 'chalk', name: 'Chalk', label_max_min: 50 },
+  { key: 'clay', name: 'Clay', label_max_min: 45 },
+] as Schemas['LightenerOut'][]
 const plan = {
+  coverings: {},
+  lighteners: {},
   order: ['crown', 'top', 'nape'],
   zone_names: { crown: 'Crown', top: 'Top', nape: 'Nape' },
   round_starts: [],
@@ -120,6 +128,7 @@ describe('the parts of a plan', () => {
     await cards.find('button[aria-expanded]').trigger('click')
     expect(cards.text()).toContain('2 sessions; 1 of 1 short today')
     expect(cards.text()).toContain('Not in six sessions')
+    expect(cards.text()).toContain('Weighed at 146 min: minutes 90, trips 30, bowls 12, looks 4, levels missed 8')
   })
 
   it('gives each trip its line, and steps and drops it by keys', async () => {
@@ -138,7 +147,7 @@ describe('the parts of a plan', () => {
   })
 
   it('sets several lanes by one hand, and says what is no strength', async () => {
-    const tools = mount(PlanTools, { props: { plan, selected: ['crown', 'top'] } })
+    const tools = mount(PlanTools, { props: { plan, selected: ['crown', 'top'], lighteners } })
     const strength = tools.find('input[aria-label="Strength, or a ladder"]')
     await strength.setValue('20 30')
     await tools.findAll('form')[0]!.trigger('submit')
@@ -163,6 +172,25 @@ describe('the parts of a plan', () => {
       .find((b) => b.text() === 'All')!
       .trigger('click')
     expect(tools.emitted('select')!.at(-1)![0]).toHaveLength(4)
+    const [covering, product] = tools.findAll('select')
+    await covering!.setValue('film')
+    await product!.setValue('clay')
+    await covering!.setValue('')
+    expect(tools.emitted('of')).toEqual([
+      ['coverings', ['crown', 'top'], 'film'],
+      ['lighteners', ['crown', 'top'], 'clay'],
+      ['coverings', ['crown', 'top'], null],
+    ])
+  })
+
+  it('sets handles of trips that are close together on two levels', () => {
+    const near = { ...plan, visits: plan.visits.map((v, i) => ({ ...v, at_min: 45 + 3 * i })) }
+    const lanes = mount(PlanLanes, { props: { plan: near, isLocked: false, selected: [] } })
+    const tops = lanes
+      .findAll('[role=slider] span:last-child')
+      .map((s) => s.classes().find((c) => c.startsWith('top-')))
+    expect(tops).toEqual(['top-0', 'top-[25px]'])
+    expect(lanes.findAll('[role=slider]').every((s) => s.classes().includes('w-5'))).toBe(true)
   })
 
   it('moves a zone by its grip, once for all its lanes', async () => {

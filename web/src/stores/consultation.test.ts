@@ -75,6 +75,22 @@ describe('the consultation being read', () => {
     expect(write.mock.calls[1]![1]).toMatchObject({ wish: 'second', revision: 1 })
   })
 
+  it('keeps what is typed during a slow keeping in one go, not change by change', async () => {
+    let done!: (s: Schemas['ServiceOut']) => void
+    write.mockImplementationOnce(() => new Promise((resolve) => (done = resolve)))
+    const { result } = run(() => useConsultation(service()))
+    for (const wish of ['first', 'second', 'third', 'fourth']) {
+      result.change((d) => (d.wish = wish))
+      await vi.advanceTimersByTimeAsync(400)
+    }
+    expect(write).toHaveBeenCalledTimes(1)
+    done(answer({ revision: 0, zones: [], wish: 'first' }))
+    await flushPromises()
+    expect(write).toHaveBeenCalledTimes(2)
+    expect(write.mock.calls[1]![1]).toMatchObject({ wish: 'fourth', revision: 1 })
+    expect(result.state.value).toBe('kept')
+  })
+
   it('undoes and redoes, and forgets the redone when something new is written', () => {
     const { result } = run(() => useConsultation(service()))
     result.change((d) => (d.wish = 'A'))

@@ -94,6 +94,16 @@ export function useConsultation(service: Schemas['ServiceOut']) {
       }
     }
   }
+  let isQueued = false
+  /** After the keeping that runs, once: what is typed meanwhile goes in one. */
+  const queue = () => {
+    if (isQueued) return
+    isQueued = true
+    running = running.then(() => {
+      isQueued = false
+      return send()
+    })
+  }
   /** What the server has said of the draft since (colours) belongs to what undo comes back to. */
   const settleHistory = () => {
     history.last.value = { ...history.last.value, snapshot: copy(draft.value) }
@@ -111,7 +121,7 @@ export function useConsultation(service: Schemas['ServiceOut']) {
     window.clearTimeout(timer)
     timer = window.setTimeout(() => {
       timer = undefined
-      running = running.then(send)
+      queue()
     }, WAIT_MS)
   }
   const change = (edit: (d: Draft) => void) => {
@@ -133,7 +143,7 @@ export function useConsultation(service: Schemas['ServiceOut']) {
     if (timer !== undefined) {
       window.clearTimeout(timer)
       timer = undefined
-      running = running.then(send)
+      queue()
     }
     await running
   }

@@ -34,6 +34,8 @@ const plan = (more: Partial<Schemas['PlanOut']> = {}) =>
     volumes: { b: 25 },
     minutes: {},
     own_visits: {},
+    coverings: {},
+    lighteners: {},
     keeps_order: false,
     delicate_way: 'weaker_last',
     hands: 1,
@@ -70,6 +72,8 @@ describe('the plan being made', () => {
     expect(made.choice.value).toEqual({
       lightener_key: 'chalk',
       visit_mins: [],
+      coverings: {},
+      lighteners: {},
       round_starts: [],
       has_additive: false,
       volumes: { b: 25 },
@@ -173,8 +177,22 @@ describe('the plan being made', () => {
     await made.setOwn('minutes', ['a'], 25)
     await made.lock(['b'])
     expect(made.choice.value.minutes).toEqual({ a: 25, b: 35 })
+    await made.setNamed('coverings', ['a', 'b'], 'film')
+    await made.setNamed('lighteners', ['a'], 'clay')
+    await made.setNamed('coverings', ['b'], null)
+    expect(made.choice.value).toMatchObject({ coverings: { a: 'film' }, lighteners: { a: 'clay' } })
     await made.free(['a', 'b', 'c', 'd'])
-    expect(made.choice.value).toMatchObject({ volumes: {}, minutes: {}, visits: {} })
+    const nothing = { volumes: {}, minutes: {}, visits: {}, coverings: {}, lighteners: {} }
+    expect(made.choice.value).toMatchObject(nothing)
+  })
+
+  it('leaves the product open once, and takes the one that was found', async () => {
+    write.mockImplementation(async (_id, body) => plan({ revision: body.revision + 1, lightener_key: 'clay' }))
+    const made = started()
+    await made.change({ lightener_key: null })
+    expect(write.mock.calls.at(-1)![1].lightener_key).toBeNull()
+    expect(made.choice.value.lightener_key).toBe('clay')
+    expect(made.canUndo.value).toBe(true)
   })
 
   it('writes one choice at a time, and then the newest', async () => {

@@ -10,6 +10,8 @@ const HISTORY_MAX = 40
 export type Choice = Omit<Schemas['PlanIn'], 'revision'>
 /** What is set for lanes by hand. */
 export type OwnOf = 'volumes' | 'minutes' | 'visits'
+/** What is said of lanes by name: what covers them, and their product. */
+export type NamedOf = 'coverings' | 'lighteners'
 const PROPOSED = { visit_mins: [], round_starts: [], volumes: {}, minutes: {}, visits: {} }
 const TRIP_APART_MIN = 15
 
@@ -23,6 +25,8 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
   const choice = ref<Choice>({
     lightener_key: '',
     ...PROPOSED,
+    coverings: {},
+    lighteners: {},
     has_additive: false,
     order: [],
     keeps_order: false,
@@ -49,6 +53,8 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
     volumes: plan.volumes,
     minutes: plan.minutes,
     visits: plan.own_visits,
+    coverings: plan.coverings,
+    lighteners: plan.lighteners,
     order: plan.order,
     keeps_order: plan.keeps_order,
     aim: plan.aim,
@@ -106,6 +112,8 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
       revision = plan.revision
       shown.value = plan
       problem.value = ''
+      // a product that was left open is chosen now
+      if (choice.value.lightener_key === null) choice.value = { ...choice.value, lightener_key: plan.lightener_key }
       kept = choice.value
       client.setQueryData(['plan', id], plan)
       void client.invalidateQueries({ queryKey: ['service', id] })
@@ -206,6 +214,14 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
       else own[key] = value
     return change({ [what]: own })
   }
+  /** A covering or a product of their own for several lanes; null for what the zone has. Trips are found anew. */
+  const setNamed = (what: NamedOf, keys: readonly string[], value: string | null) => {
+    const own: Record<string, string> = { ...choice.value[what] }
+    for (const key of keys)
+      if (value === null) delete own[key]
+      else own[key] = value
+    return change({ [what]: own, visit_mins: [] })
+  }
   /** Strengths from the first of some lanes to the last: "10 20 30" parts them in three. */
   const ladder = (keys: readonly string[], strengths: readonly number[]) => {
     const own = { ...choice.value.volumes }
@@ -220,10 +236,16 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
     return change({ volumes, minutes })
   }
   const free = (keys: readonly string[]) => {
-    const without = (own: Record<string, number> | undefined) =>
+    const without = <T>(own: Record<string, T> | undefined) =>
       Object.fromEntries(Object.entries(own ?? {}).filter(([key]) => !keys.includes(key)))
-    const { volumes, minutes, visits } = choice.value
-    return change({ volumes: without(volumes), minutes: without(minutes), visits: without(visits) })
+    const { volumes, minutes, visits, coverings, lighteners } = choice.value
+    return change({
+      volumes: without(volumes),
+      minutes: without(minutes),
+      visits: without(visits),
+      coverings: without(coverings),
+      lighteners: without(lighteners),
+    })
   }
   /** Zones in another order; trips are found anew. */
   const reorder = (order: string[]) => {
@@ -284,6 +306,7 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
     change,
     setVolume,
     setOwn,
+    setNamed,
     ladder,
     lock,
     free,

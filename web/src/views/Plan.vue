@@ -60,12 +60,11 @@ const orderReasons = computed(() =>
     .map((p) => `${shown.value?.zone_names[p.key]}: ${p.reason}`),
 )
 
+const LEFT_ASIDE = new Set(['volumes', 'minutes', 'visits', 'visit_mins', 'aim', 'toner_key'])
 /** The aims, asked for anew whenever what they rest on has changed. */
 const aimKey = computed(() => {
-  const { lightener_key, has_additive, step, bowl_style, order, keeps_order, delicate_way, hands, round_starts } =
-    choice.value
-  const on = [lightener_key, has_additive, step, bowl_style, order, keeps_order, delicate_way, hands, round_starts]
-  return JSON.stringify([...on, shown.value?.move_text])
+  const on = Object.entries(choice.value).filter(([what]) => !LEFT_ASIDE.has(what))
+  return JSON.stringify([on, shown.value?.move_text])
 })
 const aims = useQuery(
   computed(() => ({
@@ -289,8 +288,10 @@ const print = () => window.print()
           v-if="!isLocked && (isSeveral || selected.length)"
           :plan="shown"
           :selected="selected"
+          :lighteners="shelf.data.value?.lighteners ?? []"
           @select="(keys) => (selected = keys)"
           @own="plan.setOwn"
+          @of="plan.setNamed"
           @ladder="plan.ladder"
           @lock="plan.lock"
           @free="plan.free"

@@ -11,7 +11,7 @@ from fervens_core.basin.uptake import GRAB_FACTOR, PROBE_ASH
 from fervens_core.chair import Chair, achieved_level, head_belief, minutes_between
 from fervens_core.head import USUAL_LENGTH_MM, DyeHue, ServiceKind, Zone, kept_parts_of, lanes_of
 from fervens_core.log import LaneState, Phase, ServiceState, TakenReading
-from fervens_core.planning import again_zone
+from fervens_core.planning import AS_PROPOSED, PlanChoice, again_zone
 from fervens_core.toning import Result
 
 TONER_PER_FOIL_G = 5.0
@@ -36,10 +36,17 @@ class ReadZone:
 
 
 def lanes_today(
-    zones: tuple[Zone, ...], state: ServiceState, kind: ServiceKind = ServiceKind.LIGHTEN_AND_TONE
+    zones: tuple[Zone, ...],
+    state: ServiceState,
+    kind: ServiceKind = ServiceKind.LIGHTEN_AND_TONE,
+    choice: PlanChoice = AS_PROPOSED,
 ) -> tuple[Zone, ...]:
-    """The lanes of a head's zones, behind them those lightened once more, and the kept parts that were taken in."""
-    lanes = lanes_of(zones, kind)
+    """The lanes of a head's zones, behind them those lightened once more, and the kept parts that were taken in.
+
+    Args:
+        choice: of the plan; says what covers some lanes, and their products.
+    """
+    lanes = choice.on(lanes_of(zones, kind))
     taken_in = {x.key for x in state.kept}
     kept = [z for z in kept_parts_of(zones, lanes) if z.key in taken_in] if taken_in else []
     return (*_with_again(lanes, state), *kept)

@@ -46,7 +46,7 @@ def chair_of(file: ServiceFile, at_min: float | None = None) -> Chair:
         raise ConflictError("no_plan.file", minute=minute)
     return Chair(
         state=state,
-        zones={z.key: z for z in lanes_today(file.head, state, file.kind)},
+        zones={z.key: z for z in lanes_today(file.head, state, file.kind, file.plan)},
         lightener=lightener,
         now=ZERO + timedelta(minutes=minute),
         has_additive=file.plan.has_additive,

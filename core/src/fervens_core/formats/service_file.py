@@ -41,7 +41,7 @@ from fervens_core.head import (
 )
 from fervens_core.lift import STRANDS_MAX, Strand, ToldStrand
 from fervens_core.log import KINDS, EventData, data_from_json, data_to_json, version_of
-from fervens_core.planning import USUAL_PACE, Paces, PlanChoice, PlanRequest
+from fervens_core.planning import OF_LANES, USUAL_PACE, Paces, PlanChoice, PlanRequest
 from fervens_core.safety import WeakestVolumes
 
 PartOrPieces = TypeVar("PartOrPieces", StrandPart, Pieces, Zone)
@@ -166,7 +166,12 @@ class ServiceFile:
                     limit = say("limit-one_of", known=tuple(self._lighteners))
                     raise LimitError(f"zones[{i}].{name}", limit, key)
         known = [z.key for z in self.zones]
-        for name in ("volumes", "minutes", "visits", "round_starts"):
+        for key, lightener in self.plan.lighteners.items():
+            if self.lightener is not None and lightener not in self._lighteners:
+                raise LimitError(
+                    f"plan.lighteners.{key}", say("limit-one_of", known=tuple(self._lighteners)), lightener
+                )
+        for name in (*OF_LANES, "round_starts"):
             for key in getattr(self.plan, name):
                 if key.split(".")[0] not in known:
                     raise LimitError(f"plan.{name}", say("limit-one_of_zones", known=tuple(known)), key)

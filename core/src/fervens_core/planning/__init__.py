@@ -18,13 +18,26 @@ from fervens_core.planning.moves import DeveloperMove, strand_moves
 from fervens_core.planning.order import OrderWay, Placed, propose_order
 from fervens_core.planning.plan import BasinVisit, Ending, LanePlan, Plan, plan_from
 from fervens_core.planning.price import Price, prices_for
-from fervens_core.planning.request import USUAL_PACE, Aim, DelicateWay, Paces, PlanChoice, PlanRequest, VolumeStep
+from fervens_core.planning.product import propose_lightener
+from fervens_core.planning.request import (
+    AS_PROPOSED,
+    OF_LANES,
+    USUAL_PACE,
+    Aim,
+    DelicateWay,
+    Paces,
+    PlanChoice,
+    PlanRequest,
+    VolumeStep,
+)
 from fervens_core.planning.rounds import WORTH_LEVELS, again_key, again_zone, plan_round, second_round
 from fervens_core.planning.scale import WeighedMix, WeighedPour, simulated_pour, weigh_mix
 from fervens_core.planning.sessions import LaneSessions, hardest, head_sessions, sessions_needed
 from fervens_core.planning.verdict import Verdict, make_verdict, strand_verdict, tone_verdict
 
 __all__ = [
+    "AS_PROPOSED",
+    "OF_LANES",
     "PROCESSING_MIN_MIN",
     "USUAL_PACE",
     "WORTH_LEVELS",
@@ -74,6 +87,7 @@ __all__ = [
     "plan_round",
     "prices_for",
     "proposable",
+    "propose_lightener",
     "propose_order",
     "second_round",
     "section_mix_g",

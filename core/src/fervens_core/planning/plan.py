@@ -9,7 +9,7 @@ from enum import StrEnum
 import numpy as np
 
 from fervens_core.base import Message, say, sentences
-from fervens_core.head import LIFT_LEAST, Covering, Zone, lanes_of
+from fervens_core.head import LIFT_LEAST, Covering, Zone
 from fervens_core.lift import (
     Application,
     Belief,
@@ -291,7 +291,7 @@ def plan_from(request: PlanRequest, start_min: float = 0.0) -> Plan:
     Raises:
         LimitError: input out of range.
     """
-    lanes = lanes_of(request.zones)
+    lanes = request.lanes
     expected = [zone_factors(z, request.lightener_of(z)) for z in lanes]
     taught = teach(lanes, request.strands, expected)
     learnt = [taught.factors(i, f) for i, f in enumerate(expected)] if has_read_strand(request) else expected

@@ -2,18 +2,30 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from enum import StrEnum
 from typing import Annotated
 
 from fervens_core.base import Count, Flag, Key, LimitError, Number, Volume, Whole, Within, contract, say
-from fervens_core.head import BAND_PACE_SHARE, ROOT_PACE_SHARE, Developer, Elasticity, Lightener, Zone, lightener_among
+from fervens_core.head import (
+    BAND_PACE_SHARE,
+    ROOT_PACE_SHARE,
+    Covering,
+    Developer,
+    Elasticity,
+    Lightener,
+    Zone,
+    lanes_of,
+    lightener_among,
+)
 from fervens_core.lift import Strand
 from fervens_core.planning.bowls import BowlStyle
 from fervens_core.planning.mixing import MIX_PER_FOIL_G
 from fervens_core.safety import WeakestVolumes
 
 PLAN_MAX_MIN = 900.0
+OF_LANES = ("volumes", "minutes", "visits", "coverings", "lighteners")
+"""What is chosen lane by lane."""
 PlanMinute = Annotated[Number, Within(1.0, PLAN_MAX_MIN, "min")]
 VisitNumber = Annotated[Whole, Within(1, 60)]
 
@@ -83,6 +95,8 @@ class PlanChoice:
         volumes: lane key to a developer the technician insists on, vol; still held to the lane's limit.
         minutes: lane key to minutes on the hair she insists on; still held to the label.
         visits: lane key to the basin visit she insists on, from 1; still held to the label.
+        coverings, lighteners: lane key to what it is covered with and the key of its product, where these are not the
+            zone's.
         keeps_order: zones go on in the order they stand in, whatever another would save.
         has_additive: a bond-building additive weakens the mix.
         hands: pairs of them, 1 or 2.
@@ -94,6 +108,8 @@ class PlanChoice:
     volumes: dict[str, Volume] = field(default_factory=dict)
     minutes: dict[str, PlanMinute] = field(default_factory=dict)
     visits: dict[str, VisitNumber] = field(default_factory=dict)
+    coverings: dict[str, Covering] = field(default_factory=dict)
+    lighteners: dict[str, Key] = field(default_factory=dict)
     keeps_order: Flag = False
     has_additive: Flag = False
     aim: Aim = Aim.SIMPLE
@@ -102,6 +118,22 @@ class PlanChoice:
     delicate_way: DelicateWay = DelicateWay.WEAKER_LAST
     hands: Annotated[Whole, Within(1, 2, "pairs")] = 1
     mix_per_foil_g: Annotated[Number, Within(1.0, 40.0, "g")] = MIX_PER_FOIL_G
+
+    def on(self, lanes: tuple[Zone, ...]) -> tuple[Zone, ...]:
+        """Lanes with the covering and the product that were chosen for them."""
+        if not (self.coverings or self.lighteners):
+            return lanes
+        return tuple(
+            replace(
+                x,
+                covering=self.coverings.get(x.key, x.covering),
+                lightener=self.lighteners.get(x.key, x.lightener),
+            )
+            for x in lanes
+        )
+
+
+AS_PROPOSED = PlanChoice()
 
 
 @dataclass(frozen=True, slots=True)
@@ -118,7 +150,7 @@ class PlanRequest:
     zones: tuple[Zone, ...]
     lightener: Lightener
     bottles: tuple[Developer, ...]
-    choice: PlanChoice = PlanChoice()
+    choice: PlanChoice = AS_PROPOSED
     strands: tuple[Strand, ...] = ()
     elasticity: Elasticity = Elasticity.RETURNS
     weakest: WeakestVolumes = field(default_factory=WeakestVolumes)
@@ -136,10 +168,20 @@ class PlanRequest:
         for key in self.choice.round_starts:
             if key not in keys:
                 raise LimitError("round_starts", say("limit-one_of_zones", known=tuple(keys)), key)
-        for name in ("volumes", "minutes", "visits"):
+        for name in OF_LANES:
             for key in getattr(self.choice, name):
                 if not any(key == k or key.startswith(f"{k}.") for k in keys):
                     raise LimitError(name, say("limit-one_of_zones", known=tuple(keys)), key)
+
+        known = (self.lightener.key, *(x.key for x in self.others))
+        for lane, product in self.choice.lighteners.items():
+            if product not in known:
+                raise LimitError(f"lighteners.{lane}", say("limit-one_of", known=known), product)
+
+    @property
+    def lanes(self) -> tuple[Zone, ...]:
+        """The head's lanes, as they are to be worked."""
+        return self.choice.on(lanes_of(self.zones))
 
     def lightener_of(self, lane: Zone) -> Lightener:
         """What a lane is lightened with. Raises LimitError for a product that is not there."""

@@ -12,7 +12,7 @@ from django.utils import timezone
 
 from apps.services import loading
 from apps.services.acts import check_revision, locked
-from apps.services.adapters import StrandRow, choice_value, strand_data
+from apps.services.adapters import StrandRow, strand_data
 from apps.services.exchange.intake import take_in
 from apps.services.loading import Loaded, load
 from apps.services.models import Service
@@ -39,6 +39,7 @@ def service_file(member: Membership, loaded: Loaded) -> ServiceFile:
     audit(member, "service_file_taken_out", row.pk)
     own = str(row.lightener_id)
     named = {key for z in loaded.zones for _, key in lighteners_named(z)}
+    named |= set(loaded.choice.lighteners.values())
     others = {s.lightener.key: s.lightener for s in loaded.strand_values if s.lightener.key != own}
     others |= {x.key: x for x in loaded.others if x.key in named}
     return ServiceFile(
@@ -52,7 +53,7 @@ def service_file(member: Membership, loaded: Loaded) -> ServiceFile:
         lightener=lightener_value(row.lightener) if row.lightener else None,
         developers=tuple(developers(row.studio_id)),
         toners=tuple(toners(row.studio_id)),
-        plan=choice_value(row, [z.key for z in loaded.zones]),
+        plan=loaded.choice,
         strands=tuple(told(s) for s in loaded.strand_values),
         other_lighteners=tuple(others.values()),
         pace=loading.pace_of(row.studio),

@@ -66,6 +66,8 @@ def take_in(
     """
     now = timezone.now()
     findings = file.findings
+    own = {key: str(row.pk) for key, row in lighteners.items()}
+    lightener_keys = {lane: own[key] for lane, key in file.plan.lighteners.items()}
     service = Service.objects.create(
         studio=studio,
         client=_client(studio, file, now),
@@ -83,10 +85,9 @@ def take_in(
             for s in file.tested
         ],
         lightener=lighteners[file.lightener.key] if file.lightener else None,
-        choice=plain(file.plan),
+        choice=plain(replace(file.plan, lighteners=lightener_keys)),
         toner_idea=shade_keys.get(file.toner_idea or "", ""),
     )
-    own = {key: str(row.pk) for key, row in lighteners.items()}
     zones = [with_lighteners(z, own) for z in file.zones]
     service.zones.bulk_create([zone_row(service, z, i) for i, z in enumerate(zones)])
     events: list[Event] = []

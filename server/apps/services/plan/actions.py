@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 from uuid import UUID
 
@@ -29,34 +29,40 @@ from apps.studio.policies import require_lead
 from fervens_core import head as core
 from fervens_core.base import ConflictError, LimitError, plain, say
 from fervens_core.log import PlanTaken, Step
-from fervens_core.planning import Plan, PlanChoice, PlanRequest
+from fervens_core.planning import Plan, PlanChoice, PlanRequest, propose_lightener
 
 
 @dataclass(frozen=True, slots=True)
 class Choices:
-    """Everything a technician sets on the plan; `order` empty keeps the saved one, `toner_key` "" has no toner yet."""
+    """Everything a technician sets on the plan.
 
-    lightener_key: UUID
+    `order` empty keeps the saved one, `toner_key` "" has no toner yet, without `lightener_key` one is proposed.
+    """
+
+    lightener_key: UUID | None
     order: list[str]
     toner_key: str
     choice: PlanChoice
 
 
-def _others(loaded: Loaded, member: Membership, own: str) -> tuple[core.Lightener, ...]:
-    """Lighteners beside the chosen one that zones name."""
-    return tuple(x for x in lighteners(member.studio_id) if x.key != own) if names_lighteners(loaded.zones) else ()
+def _others(loaded: Loaded, member: Membership, own: str, choice: PlanChoice) -> tuple[core.Lightener, ...]:
+    """Lighteners beside the chosen one that zones or lanes name."""
+    if not names_lighteners(loaded.zones, choice):
+        return ()
+    return tuple(x for x in lighteners(member.studio_id) if x.key != own)
 
 
 def request_of(loaded: Loaded, member: Membership, choices: Choices) -> PlanRequest:
     """A request to plan other choices. 404 for another studio's lightener; LimitError for an order that is none."""
-    lightener = get_object_or_404(Lightener, studio_id=member.studio_id, pk=choices.lightener_key)
+    own = choices.lightener_key or loaded.row.lightener_id
+    lightener = get_object_or_404(Lightener, studio_id=member.studio_id, pk=own)
     zones = loaded.zones
     if choices.order:
         if sorted(choices.order) != sorted(z.key for z in zones):
             raise LimitError("order", say("limit-all_zones_once", zones=[z.key for z in zones]), choices.order)
         by_key = {z.key: z for z in zones}
         zones = tuple(by_key[k] for k in choices.order)
-    return PlanRequest(
+    request = PlanRequest(
         zones=zones,
         lightener=lightener_value(lightener),
         bottles=tuple(developers(member.studio_id)),
@@ -64,9 +70,15 @@ def request_of(loaded: Loaded, member: Membership, choices: Choices) -> PlanRequ
         strands=loaded.strand_values,
         elasticity=loaded.findings.elasticity,
         weakest=loading.weakest_volumes(member.studio),
-        others=_others(loaded, member, str(lightener.pk)),
+        others=_others(loaded, member, str(lightener.pk), choices.choice),
         pace=loading.pace_of(member.studio),
     )
+    if choices.lightener_key is not None:
+        return request
+    shelf = lighteners(member.studio_id)
+    found = propose_lightener(request, shelf)
+    others = tuple(x for x in shelf if x.key != found.key) if names_lighteners(zones, choices.choice) else ()
+    return replace(request, lightener=found, others=others)
 
 
 @transaction.atomic
@@ -82,7 +94,7 @@ def write_plan(
     request = request_of(loaded, member, choices)
     plan = planned(request)
     row = loaded.row
-    row.lightener_id = choices.lightener_key
+    row.lightener_id = UUID(request.lightener.key)
     row.choice = plain(choices.choice)
     row.toner_idea = choices.toner_key
     check_toner_idea(loaded, must_be_there=True)
@@ -169,6 +181,8 @@ def choices_of(values: dict[str, Any]) -> Choices:
             volumes=values["volumes"],
             minutes=values["minutes"],
             visits=values["visits"],
+            coverings=values["coverings"],
+            lighteners=values["lighteners"],
             keeps_order=values["keeps_order"],
             delicate_way=values["delicate_way"],
             hands=values["hands"],

@@ -101,6 +101,7 @@ def _plan_lanes(plan: Plan, request: PlanRequest) -> list[PlanLane]:
             part=z.zone.part,
             name=z.zone.label,
             lightener=request.lightener_of(z.zone).name if z.zone.lightener else "",
+            covering=z.zone.covering,
             side=z.zone.side or "",
             round=z.round,
             visit=z.visit,
@@ -184,6 +185,8 @@ def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest, toner_key: str) -
         volumes=choice.volumes,
         minutes=choice.minutes,
         own_visits=choice.visits,
+        coverings=choice.coverings,
+        lighteners=choice.lighteners,
         keeps_order=choice.keeps_order,
         delicate_way=choice.delicate_way,
         hands=choice.hands,
@@ -253,6 +256,7 @@ def aims_out(request: PlanRequest) -> list[AimOut]:
                 spread_levels=plan.spread_levels,
                 contact_load_volume_min=plan.contact_load_volume_min,
                 sessions=item.sessions,
+                price=plan.price,
                 lanes=[
                     AimLane(
                         name=z.zone.label,

@@ -12,7 +12,7 @@ from pydantic import Field
 from apps.common.schemas import In
 from apps.common.words import Words
 from fervens_core.chair import Crossing, CurvePoint, Window
-from fervens_core.head import Part
+from fervens_core.head import Covering, Part
 from fervens_core.planning import (
     Aim,
     BasinVisit,
@@ -31,16 +31,18 @@ from fervens_core.planning import (
 
 
 class PlanIn(In):
-    """Choices of a plan. `order` empty keeps the saved one; what is empty is proposed."""
+    """Choices of a plan. `order` empty keeps the saved one; what is empty is proposed, a null lightener too."""
 
     revision: int
-    lightener_key: UUID
+    lightener_key: UUID | None
     visit_mins: list[float] = Field([], max_length=60)
     round_starts: list[str] = Field([], max_length=60)
     has_additive: bool = False
     volumes: dict[str, float] = {}
     minutes: dict[str, float] = {}
     visits: dict[str, int] = {}
+    coverings: dict[str, Covering] = {}
+    lighteners: dict[str, str] = {}
     order: list[str] = []
     keeps_order: bool = False
     aim: Aim = Aim.SIMPLE
@@ -89,6 +91,7 @@ class PlanLane(Schema):
     part: Part
     name: Words
     lightener: str
+    covering: Covering
     side: str
     round: int
     visit: int
@@ -170,6 +173,8 @@ class PlanOut(Schema):
     volumes: dict[str, float]
     minutes: dict[str, float]
     own_visits: dict[str, int]
+    coverings: dict[str, Covering]
+    lighteners: dict[str, str]
     keeps_order: bool
     delicate_way: DelicateWay
     hands: int
@@ -239,6 +244,7 @@ class AimOut(Schema):
     spread_levels: float
     contact_load_volume_min: float
     sessions: int | None
+    price: Price
     lanes: list[AimLane]
 
 

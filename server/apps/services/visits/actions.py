@@ -75,8 +75,9 @@ def reached(summary: Filed) -> dict[str, float]:
 def worn_lanes(row: Service, summary: Filed) -> list[WornLane]:
     """The lanes of a filed service as they ran."""
     zones = zone_values(row)
-    lanes = {z.key: z for z in lanes_of(zones)}
-    has_additive = choice_value(row, [z.key for z in zones]).has_additive
+    choice = choice_value(row, [z.key for z in zones])
+    lanes = {z.key: z for z in choice.on(lanes_of(zones))}
+    has_additive = choice.has_additive
     found = []
     for x in summary.lanes:
         zone = lanes.get(x.key)
@@ -125,8 +126,9 @@ def _request(row: Service, zones: tuple[Zone, ...]) -> PlanRequest | None:
 
 
 def _others(row: Service, zones: tuple[Zone, ...]) -> tuple[Lightener, ...]:
-    """Lighteners beside the service's own that zones name."""
-    return tuple(lighteners(row.studio_id)) if names_lighteners(zones) else ()
+    """Lighteners beside the service's own that zones, or lanes of its plan, name."""
+    choice = choice_value(row, [z.key for z in zones])
+    return tuple(lighteners(row.studio_id)) if names_lighteners(zones, choice) else ()
 
 
 def expected_min(row: Service, zones: tuple[Zone, ...]) -> float | None:
