@@ -1,6 +1,7 @@
 """Zones read in segments, the lanes they become, and when roots and ends join."""
 
 import itertools
+from dataclasses import replace
 
 from hypothesis import given, settings
 from hypothesis import strategies as st
@@ -8,7 +9,19 @@ from make import Apart, request, zone
 from told import refused, told
 
 from fervens_core.base import LimitError
-from fervens_core.head import ROOT_MM, Density, Hair, History, Part, Porosity, StrandPart, Thickness, lanes_of
+from fervens_core.head import (
+    ROOT_MM,
+    Density,
+    Hair,
+    History,
+    Part,
+    Pieces,
+    Porosity,
+    StrandPart,
+    Thickness,
+    kept_parts_of,
+    lanes_of,
+)
 from fervens_core.head.lanes import lanes_of_zone
 from fervens_core.head.zones import regrowth_mm
 from fervens_core.planning import make_plan, propose_order, section_mix_g
@@ -25,6 +38,15 @@ def test_a_zone_read_as_one_is_one_lane():
     assert lanes_of_zone(whole) == (whole,)
     assert lanes_of_zone(zone("crown", start=8, target=8)) == ()
     assert lanes_of_zone(zone("crown", keeps_depth=True)) == ()
+
+
+def test_pieces_with_a_wish_of_their_own_are_lightened_over_depth_that_is_kept():
+    own = Pieces(hair=Hair(5), name="pieces", share=0.5, target_level=8)
+    kept = zone("crown", keeps_depth=True, pieces=own)
+    assert [x.key for x in lanes_of_zone(kept)] == ["crown.pieces"]
+    assert lanes_of_zone(replace(kept, pieces=replace(own, target_level=None))) == ()
+    assert lanes_of_zone(replace(kept, pieces=replace(own, is_left_out=True))) == ()
+    assert [x.key for x in kept_parts_of((kept,), lanes_of_zone(kept))] == ["crown"]
 
 
 def test_lengths_first_then_root_then_ends():

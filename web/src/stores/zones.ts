@@ -205,11 +205,11 @@ export function fillOf(zone: Zone): Fill {
   return { stops, isInTurn: false }
 }
 
-/** Another kind of hair in turn with the rest: as old highlights, or as foils of another depth. */
+/** Another kind of hair in turn with the rest, at first the same: what is told of it then sets it apart. */
 export const newPieces = (zone: Zone): Pieces => {
   const { from_mm, to_mm, meeting, ...hair } = newPart(zone, 0, null)
   void [from_mm, to_mm, meeting]
-  return { ...hair, history: 'lightened', name: 'Pieces', rest_name: '', share: 0.5, spacing_mm: null, parts: [] }
+  return { ...hair, history: zone.history, name: 'Pieces', rest_name: '', share: 0.5, spacing_mm: null, parts: [] }
 }
 
 /** Everything that was read, but not which zone it is. */

@@ -167,7 +167,9 @@ const stopsOf = (zone: Zone) => {
 }
 const shown = (zone: Zone) =>
   zone.keeps_depth
-    ? `${levelText(zone.start_level)}, kept`
+    ? zone.pieces && (zone.pieces.target_level ?? 0) > zone.pieces.start_level
+      ? `${levelText(zone.start_level)} kept, ${levelText(zone.pieces.start_level)}→${levelText(zone.pieces.target_level!)}`
+      : `${levelText(zone.start_level)}, kept`
     : zone.target_level === zone.start_level
       ? levelText(zone.start_level)
       : `${levelText(zone.start_level)}→${levelText(zone.target_level)}`

@@ -41,7 +41,7 @@ const frame = computed(() => {
 const span = computed(() => {
   const zones = query.data.value?.zones ?? []
   if (zones.length === 0) return ''
-  const worked = zones.filter((z) => !z.keeps_depth)
+  const worked = zones.filter((z) => !z.keeps_depth || z.pieces?.target_level)
   const told = (worked.length ? worked : zones).flatMap((z) => [z, ...z.parts, ...(z.pieces ? [z.pieces] : [])])
   const from = Math.min(...told.map((h) => h.start_level))
   const to = Math.max(...told.map((h) => h.target_level ?? 0))

@@ -39,7 +39,7 @@ def kinds_of(zone: Zone) -> tuple[Zone, ...]:
     count = min(max(round(zone.foil_count * pieces.share), 1), max(zone.foil_count - 1, 1))
     rest = replace(zone, pieces=None, piece=pieces.rest_name, foil_count=max(zone.foil_count - count, 1))
     wanted = zone.target_level if pieces.target_level is None else pieces.target_level
-    keeps = zone.keeps_depth or pieces.is_left_out
+    keeps = pieces.is_left_out or (zone.keeps_depth and pieces.target_level is None)
     other = replace(
         zone,
         key=f"{zone.key}.pieces",

@@ -118,7 +118,7 @@ class Zone:
         off_scalp_mm: product is kept so far off the scalp, 0 to 300 mm.
         density; length_mm: of the hair, 5 to 1500 mm: bowl amounts follow from them.
         parts: read apart, from the scalp to the tip. pieces: another kind of hair in turn with the rest, or None.
-        keeps_depth: the zone stays as it is.
+        keeps_depth: the zone stays as it is, but for pieces that have a wish of their own.
         tone: wanted here, None for the head's.
         areas: areas of the head's map it covers; none means its own key.
         is_of_piece: of a hair piece: there is no scalp.
