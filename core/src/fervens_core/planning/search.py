@@ -14,9 +14,10 @@ import numpy as np
 
 from fervens_core.base import Floats
 from fervens_core.lift import level_to_effort
+from fervens_core.planning.blocks import EARLY_MIN, turns_of
 from fervens_core.planning.entry import PROCESSING_MIN_MIN, Entry, LaneTable
 from fervens_core.planning.finder import Finder, Found, cheapness
-from fervens_core.planning.hands import VisitSets, turns_of
+from fervens_core.planning.hands import VisitSets
 from fervens_core.planning.ownlines import on_own_lines, promising
 from fervens_core.planning.request import PlanRequest
 from fervens_core.planning.weigh import NEVER, Weighed
@@ -34,7 +35,6 @@ HOLDS = (0.0, 4.0, 10.0, 25.0, -4.0, -25.0)
 SEED_HOLDS = (0.0, 4.0, 25.0, -4.0)
 OWN_HOLDS = (4.0, 0.0, 25.0, -4.0)
 """What her own lines are laid out with, the cheapest of them."""
-SEED_EARLY_MIN = (1.0, 4.0, 8.0, 13.0, 20.0, 28.0)
 SEED_ROWS = 2
 """Where parts join, so many rows of trips go on from one block to the next."""
 _ONE = np.array([w * x for x in (1.0, 2.0, 3.0, 5.0, 7.0, 10.0, 14.0) for w in (-1.0, 1.0)])
@@ -122,7 +122,7 @@ class Search(Finder):
 
         For every hold the best few rows of trips go on to the next block.
         """
-        holds, early = self.holds(SEED_HOLDS), np.array(SEED_EARLY_MIN)
+        holds, early = self.holds(SEED_HOLDS), np.array(EARLY_MIN)
         count, blocks = len(holds), self.turns.blocks
         hold = np.repeat(holds, 1)
         visits = np.full((count, blocks), np.inf)
@@ -271,7 +271,7 @@ def search(request: PlanRequest, entries: Sequence[Entry], *, start_min: float =
     """
     choice = request.choice
     table = LaneTable(entries, has_additive=choice.has_additive)
-    tried = turns_of(entries, table, request.pace, choice.delicate_way, keeps_order=choice.keeps_order)
+    tried = turns_of(request, entries, table)
     searches = [Search(request, entries, table, t, start_min=start_min) for t in tried]
     if choice.visit_mins:
         likely = promising(searches, choice.visit_mins, HOLDS[1])

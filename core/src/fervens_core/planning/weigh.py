@@ -98,6 +98,7 @@ class Scales:
 
     Args:
         table: their numbers. turns: the order of hands. start_min: when hands are free.
+        is_part: other lanes of the head, that are not delicate, are weighed elsewhere.
         fresh: the same with fresh bowls, where the age of the bowls is in the lanes' factors already: what was within
             reach before is so still.
     """
@@ -111,6 +112,7 @@ class Scales:
         *,
         start_min: float = 0.0,
         fresh: Scales | None = None,
+        is_part: bool = False,
     ) -> None:
         self.request, self.entries, self.start_min = request, tuple(entries), start_min
         self.prices: Prices = prices_for(request.choice.aim, request.pace)
@@ -120,7 +122,7 @@ class Scales:
         self.group_of = np.zeros(len(entries), dtype=int)
         for g, rows in enumerate(self.groups):
             self.group_of[list(rows)] = g
-        self.is_staled = fresh is not None
+        self.is_staled, self.is_part = fresh is not None, is_part
         order = [row for task in turns.tasks for row in task.rows]
         self.counter = BowlCounter(request, [e.zone for e in entries], order)
         self.only: dict[int, frozenset[int]] = {}
@@ -249,7 +251,7 @@ class Scales:
             costs[:, :, :, k] += np.where(is_there, NEVER, 0.0)
         if self.is_join.any():
             self._join(costs, (i, j, v), levels, rest, minutes, timelines)
-        if self.is_delicate.any() and not self.is_delicate.all():
+        if self.is_delicate.any() and (self.is_part or not self.is_delicate.all()):
             self._spare(costs, at[None] - timelines.starts[:, :, None], timelines.ends - timelines.starts)
         return costs
 
@@ -303,15 +305,15 @@ class Scales:
     def _spare(self, costs: Floats, on: Floats, application: Floats) -> None:
         """Delicate hair that would be on for more than 60 % of what the others are."""
         others = np.flatnonzero(~self.is_delicate & ~self.is_join)
-        if not others.size:
-            return
         k = on.shape[2]
         on = np.where(np.isfinite(on), on, 0.0)
-        least = costs[others].min(axis=1)
-        best = np.argmin(least, axis=2)
-        wiped = np.minimum(self.ready.min(axis=1), self.table.label)[others, None] + application[others]
-        usual = np.take_along_axis(np.dstack([on[others], wiped]), best[:, :, None], axis=2)[:, :, 0].mean(axis=0)
-        usual = np.maximum(usual, HEAD_LABEL_SHARE * float(self.table.label.min()))
+        usual = np.full(on.shape[1], HEAD_LABEL_SHARE * float(self.table.label.min()))
+        if others.size:
+            least = costs[others].min(axis=1)
+            best = np.argmin(least, axis=2)
+            wiped = np.minimum(self.ready.min(axis=1), self.table.label)[others, None] + application[others]
+            told = np.take_along_axis(np.dstack([on[others], wiped]), best[:, :, None], axis=2)[:, :, 0]
+            usual = np.maximum(told.mean(axis=0), usual)
         rows = np.flatnonzero(self.is_delicate)
         over = np.maximum(on[rows] - DELICATE_SHARE * usual[None, :, None], 0.0)
         costs[rows, :, :, :k] += np.where(over > 0.05, HURRIED_MIN + 8.0 * over, 0.0)[:, None]
