@@ -8,9 +8,10 @@ from told import refused
 
 from fervens_core.base import LimitError
 from fervens_core.chair import Chair, achieved_level, make_board
+from fervens_core.chair.acts import Leaves
 from fervens_core.chair.advice import Act
 from fervens_core.colour import hair_hex
-from fervens_core.head import Foils, Hair, Lightener, ReadingMode
+from fervens_core.head import Covering, Foils, Hair, Lightener, ReadingMode
 from fervens_core.lift import Strand, StrandReading, level_at
 from fervens_core.log import (
     ApplicationFinished,
@@ -61,6 +62,35 @@ def test_acts_lead_from_bowl_to_rinse():
     assert first(BACK_ON, 54) == "stop"
     done = [*BACK_ON, event(40, Rinsed("back")), event(41, ApplicationStarted("top", 26.0)), event(42, Rinsed("top"))]
     assert [a.code for a in board(done, 43).acts] == ["tone"]
+
+
+def taken(starts, rinses, visits):
+    return event(1, PlanTaken(("back", "top"), (22.0, 26.0), max(rinses), starts, rinses, visits))
+
+
+def test_a_lane_the_plan_wipes_out_is_not_sent_to_the_basin_alone():
+    on = [BASE[0], taken((0.0, 8.0), (30.0, 50.0), (1, 1)), *BACK_ON[2:]]
+    due = board([*on, read(19.5, 7.0), read(29, 8.5)], 30)
+    assert due.lanes[0].leaves is Leaves.WIPED
+    assert due.lanes[1].leaves is Leaves.BASIN
+    assert (due.acts[0].code, due.acts[0].title.code) == ("wipe", "act-wipe_out")
+    same = board([BASE[0], taken((0.0, 8.0), (50.0, 50.0), (1, 1)), *on[2:], read(19.5, 7.0), read(29, 8.5)], 30)
+    assert same.acts[0].code == "rinse"
+    open_air = {**ZONES, "back": replace(ZONES["back"], covering=Covering.OPEN_AIR)}
+    painted = make_board(Chair(fold([*on, read(19.5, 7.0), read(29, 8.5)]), open_air, POWDER, at(30)))
+    assert painted.acts[0].title.code == "act-dry_out"
+    off = board([*on, event(30, Rinsed("back", is_wiped=True))], 31)
+    assert off.lanes[0].phase is Phase.RINSED
+    assert fold([*on, event(30, data_from_json("Rinsed", {"zone_key": "back"}, 1))]).lanes[0].phase is Phase.RINSED
+
+
+def test_hands_that_are_late_go_to_the_basin_all_the_same():
+    plan = taken((0.0, 24.0), (15.0, 60.0), (1, 2))
+    late = [BASE[0], plan, event(2, BowlMixed("back", 22.0, 15.0, 22.5)), event(3, ApplicationStarted("back", 22.0)),
+            event(40, ApplicationFinished("back"))]  # fmt: skip
+    before, rinsed = (board([*late, *more], 41) for more in ([], [event(40.5, Rinsed("back"))]))
+    wait = (before.lanes[1].started_at - rinsed.lanes[1].started_at).total_seconds() / 60.0
+    assert wait == pytest.approx(7.0), "the trip comes between"
 
 
 def test_wall_counts_from_the_first_section():

@@ -67,6 +67,7 @@ export const lane = (more: Partial<Schemas['Lane']> = {}): Schemas['Lane'] => ({
   has_bowl: true,
   is_passed_wall: false,
   visit: 1,
+  leaves: 'basin',
   warn_mins: [34, 41],
   stop_reason: null,
   notes: [],

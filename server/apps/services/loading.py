@@ -181,6 +181,7 @@ def chair(loaded: Loaded, now: dt.datetime) -> Chair | None:
         has_additive=bool(row.choice.get("has_additive")),
         strands=loaded.strand_values,
         others=loaded.others,
+        pace=pace_of(row.studio),
     )
 
 

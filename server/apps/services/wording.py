@@ -22,6 +22,7 @@ from fervens_core.log import (
     ProbeRead,
     ProductDragged,
     ReadingTaken,
+    Rinsed,
     ShadowSet,
     TonerApplied,
     TonerEmulsified,
@@ -116,6 +117,8 @@ def event_text(event: Event, names: dict[str, Message | str]) -> Message:
             return say("event-started", zone=zone, volume=data.volume_strength)
         case ReadingTaken():
             return _read(zone, data)
+        case Rinsed() if data.is_wiped:
+            return say("event-wiped", zone=zone)
         case WaveRinsed():
             return say("event-rinsed_together", zones=[named(k) for k in data.zone_keys])
         case LightenerRefreshed():

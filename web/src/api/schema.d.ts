@@ -2819,7 +2819,7 @@ export interface components {
          *         off_scalp_mm: product is kept so far off the scalp, 0 to 300 mm.
          *         density; length_mm: of the hair, 5 to 1500 mm: bowl amounts follow from them.
          *         parts: read apart, from the scalp to the tip. pieces: another kind of hair in turn with the rest, or None.
-         *         keeps_depth: the zone stays as it is.
+         *         keeps_depth: the zone stays as it is, but for pieces that have a wish of their own.
          *         tone: wanted here, None for the head's.
          *         areas: areas of the head's map it covers; none means its own key.
          *         is_of_piece: of a hair piece: there is no scalp.
@@ -3710,8 +3710,7 @@ export interface components {
          *         is_forecast: the application has not ended yet; times are the plan's.
          *         window_min: when the target should be reached, by the first sections at the earliest, by the last at the latest.
          *         span_min: the first sections have been on for so much longer; level_first, hex_first: how they should look now.
-         *             visit: the trip to the basin it is planned for, from 1; 0 for
-         *             older logs.
+         *         visit: the trip to the basin it is planned for, from 1; 0 for older logs. leaves: how its product comes off.
          *         wall_min: the label's time of what is on now. warn_mins: when its wall is warned of, min after zero_at.
          *         stop_reason: why it must be rinsed whatever its level, or None. notes: what is special about it now.
          *         lift_lost_share: how much less far its product lifts for its bowl's age, 0 to 0.5.
@@ -3786,6 +3785,7 @@ export interface components {
             is_passed_wall: boolean;
             /** Visit */
             visit: number;
+            leaves: components["schemas"]["Leaves"];
             /** Warn Mins */
             warn_mins: number[];
             /** Stop Reason */
@@ -3826,6 +3826,12 @@ export interface components {
             foils: components["schemas"]["Foils"];
         };
         /**
+         * Leaves
+         * @description How a lane's product is planned to come off: rinsed at the basin, wiped out in its foil, or dried out.
+         * @enum {string}
+         */
+        Leaves: "basin" | "wiped" | "dried";
+        /**
          * LevelBand
          * @description A level as slow, likely and fast hair would have it.
          */
@@ -3842,7 +3848,7 @@ export interface components {
          * @description One thing for a hand to do.
          *
          *     Args:
-         *         code: mix, start, finish, read, rinse, rinse_wave, stop, short, tone.
+         *         code: mix, start, finish, read, rinse, wipe, rinse_wave, stop, short, tone.
          *         zone_keys: the lanes it is done to; `zone_key` is the first. due_at: now, for an act without a time of its own.
          */
         NextAct: {
@@ -4819,15 +4825,23 @@ export interface components {
         };
         /**
          * Rinsed
-         * @description The lightener was rinsed out of a zone.
+         * @description The lightener was taken off a zone: rinsed at the basin, or wiped or dried out in its place.
+         *
+         *     Args:
+         *         is_wiped: it never saw the basin; it is rinsed with the rest.
          */
         Rinsed: {
             /** Zone Key */
             zone_key: string;
+            /** Is Wiped */
+            is_wiped?: boolean;
         };
         /**
          * RinsedIn
-         * @description The lightener was rinsed out of a zone.
+         * @description The lightener was taken off a zone: rinsed at the basin, or wiped or dried out in its place.
+         *
+         *     Args:
+         *         is_wiped: it never saw the basin; it is rinsed with the rest.
          */
         RinsedIn: {
             /**

@@ -43,8 +43,8 @@ const DOES: Partial<Record<EventKind, readonly string[]>> = {
   ApplicationStarted: ['mix', 'start'],
   ApplicationFinished: ['finish'],
   ReadingTaken: ['read', 'short'],
-  Rinsed: ['rinse', 'stop', 'read', 'short', 'finish'],
-  WaveRinsed: ['rinse', 'rinse_wave', 'stop', 'read', 'short', 'finish'],
+  Rinsed: ['rinse', 'wipe', 'stop', 'read', 'short', 'finish'],
+  WaveRinsed: ['rinse', 'wipe', 'rinse_wave', 'stop', 'read', 'short', 'finish'],
 }
 
 const keysOf = (act: WaitingAct): string[] => {

@@ -47,11 +47,12 @@ const status = computed<{ text: string; isStrong: boolean; isDue?: boolean }>(()
   if (sinceZero.value >= near) return { text: `wall in ${countdown(toWall.value)}`, isStrong: true }
   const { early, late } = lane.window_min
   const isWallNear = sinceZero.value >= soon
-  if (lane.advice?.act === 'rinse') return { text: 'ready: rinse', isStrong: false, isDue: true }
+  const off = { basin: 'rinse', wiped: 'wipe out', dried: 'dry out' }[lane.leaves]
+  if (lane.advice?.act === 'rinse') return { text: `ready: ${off}`, isStrong: false, isDue: true }
   if (lane.advice?.act === 'short') return { text: 'will stop short', isStrong: false, isDue: true }
   if (lane.advice?.act === 'leave' && lane.advice.then === 'rinse') {
     const due = Math.max(0, Math.round(lane.advice.due_min - sinceZero.value))
-    return { text: `rinse in ${due} · wall ${Math.round(toWall.value)}`, isStrong: false, isDue: isWallNear }
+    return { text: `${off} in ${due} · wall ${Math.round(toWall.value)}`, isStrong: false, isDue: isWallNear }
   }
   if (early === null || early > lane.wall_min)
     return { text: `wall in ${toWall.value.toFixed(0)} min`, isStrong: false, isDue: isWallNear }

@@ -25,6 +25,7 @@ const verbs: Record<string, string> = {
   finish: 'Last section on',
   read: 'Read it',
   rinse: 'Rinsed',
+  wipe: 'Wiped out',
   rinse_wave: 'All rinsed',
   stop: 'Rinsed',
   short: 'Open the zone',
@@ -34,10 +35,11 @@ const verbs: Record<string, string> = {
 const timer = computed(() => {
   const act = first.value
   const lane = props.lanes.find((l) => l.key === act?.zone_key)
-  if (!act || !lane || !['read', 'rinse', 'rinse_wave', 'stop', 'finish'].includes(act.code)) return null
+  if (!act || !lane || !['read', 'rinse', 'wipe', 'rinse_wave', 'stop', 'finish'].includes(act.code)) return null
   const dueIn = minutesUntil(act.due_at, props.now)
-  const isRinse = act.code === 'rinse' || act.code === 'rinse_wave'
-  if (isRinse && dueIn > 0) return { minutes: dueIn, caption: 'until the rinse' }
+  const isRinse = ['rinse', 'wipe', 'rinse_wave'].includes(act.code)
+  if (isRinse && dueIn > 0)
+    return { minutes: dueIn, caption: act.code === 'wipe' ? 'until it comes off' : 'until the rinse' }
   if (lane.stop_reason) return null // whatever time its label leaves does not count
   if (isRinse || act.code === 'stop') {
     const minutes = lane.wall_min - (props.now - new Date(lane.zero_at).getTime()) / 60_000

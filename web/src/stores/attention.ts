@@ -4,7 +4,7 @@ import type { Schemas } from '../api/client'
 import { isAwake, soundDue, soundWall } from '../lib/sound'
 import { usePrefs } from './prefs'
 
-const CALLING = ['read', 'rinse', 'rinse_wave', 'stop', 'finish', 'wall']
+const CALLING = ['read', 'rinse', 'wipe', 'rinse_wave', 'stop', 'finish', 'wall']
 
 /** Calls the hand when something falls due: sound, vibration, title; and keeps the screen awake meanwhile. */
 export function useAttention(acts: () => readonly Schemas['NextAct'][], now: () => number, name: () => string) {

@@ -166,8 +166,8 @@ const doLane = async (code: string, lane: Schemas['Lane']) => {
     )
   } else if (code === 'finish') {
     await acts.act('ApplicationFinished', { zone_key }, `${lane.name}: clock started.`)
-  } else if (code === 'rinse' || code === 'stop') {
-    await acts.act('Rinsed', { zone_key }, `${lane.name} rinsed.`)
+  } else if (code === 'rinse' || code === 'stop' || code === 'wipe') {
+    await off(lane, code === 'wipe')
   }
 }
 const read = async (
@@ -221,8 +221,10 @@ const openVisits = computed(() => {
 const rinseWave = (zone_keys: string[]) => acts.act('WaveRinsed', { zone_keys }, `${zone_keys.length} zones rinsed.`)
 const isLogOpen = ref(false)
 const takeBack = (event_id: string, text: string) => acts.undo({ event_id, text })
-const rinse = async (lane: Schemas['Lane']) => {
-  if (await acts.act('Rinsed', { zone_key: lane.key }, `${lane.name} rinsed.`)) opened.value = null
+const off = (lane: Schemas['Lane'], is_wiped: boolean) =>
+  acts.act('Rinsed', { zone_key: lane.key, is_wiped }, `${lane.name} ${is_wiped ? 'wiped out' : 'rinsed'}.`)
+const rinse = async (lane: Schemas['Lane'], isWiped: boolean) => {
+  if (await off(lane, isWiped)) opened.value = null
 }
 const undone = computed(() => acts.undoNow(query.data.value?.undo))
 const onKey = (event: KeyboardEvent) => {
@@ -375,7 +377,7 @@ onBeforeUnmount(() => window.clearTimeout(renewing))
         @read="(...what) => openLane && read(openLane, ...what)"
         @note="(values) => openLane && note(openLane, values)"
         @option="(option, isLabelRead) => openLane && doOption(openLane, option, isLabelRead)"
-        @rinse="openLane && rinse(openLane)"
+        @rinse="(isWiped) => openLane && rinse(openLane, isWiped)"
         @apply="(code) => openLane && doLane(code, openLane).then(() => (opened = null))"
       />
       <LogSheet

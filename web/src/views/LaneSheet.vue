@@ -26,12 +26,14 @@ const emit = defineEmits<{
   read: [level: number, mode: Read['mode'], lab: number[], instrument: string, foils: Schemas['Foils']]
   note: [values: Noted]
   option: [option: Schemas['LaneOption'], isLabelRead: boolean]
-  rinse: []
+  rinse: [isWiped: boolean]
   apply: [code: string]
 }>()
 const mode = ref<Schemas['ReadingMode']>('wiped')
 const foils = ref<Schemas['Foils']>('last')
 const shown = ref<Schemas['Lane'] | null>(null)
+/** The plan has it come off in its place; what must come off at once goes to the basin. */
+const isWiped = computed(() => Boolean(shown.value && shown.value.leaves !== 'basin' && !shown.value.stop_reason))
 watch(
   () => props.lane,
   (lane, before) => {
@@ -162,11 +164,21 @@ const learnt = computed(() => {
           class="btn min-h-16 text-lg"
           :class="toWall <= 0 || shown.stop_reason ? 'btn-stop' : 'btn-act'"
           :disabled="isBusy"
-          @click="emit('rinse')"
+          @click="emit('rinse', isWiped)"
         >
-          Rinsed<span class="font-normal opacity-80">{{
+          {{ isWiped ? 'Wiped out' : 'Rinsed'
+          }}<span class="font-normal opacity-80">{{
             toWall > 0 ? `label's time ends in ${countdown(toWall)}` : `label's time passed ${countdown(toWall)}`
           }}</span>
+        </button>
+        <button
+          v-if="shown.phase === 'processing' && !shown.stop_reason"
+          type="button"
+          class="btn"
+          :disabled="isBusy"
+          @click="emit('rinse', !isWiped)"
+        >
+          {{ isWiped ? 'Rinsed at the basin instead' : 'Wiped out instead' }}
         </button>
       </template>
       <template v-if="isOn">

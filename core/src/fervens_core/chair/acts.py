@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass
 from datetime import datetime, timedelta
+from enum import StrEnum
 
 from fervens_core.base import Message, all_of, say
 from fervens_core.chair.advice import Act, LaneAdvice
@@ -16,12 +17,20 @@ RINSE_TOGETHER_MIN = 1.5
 """[MODEL] zones to be rinsed within so long of each other are rinsed together."""
 
 
+class Leaves(StrEnum):
+    """How a lane's product is planned to come off: rinsed at the basin, wiped out in its foil, or dried out."""
+
+    BASIN = "basin"
+    WIPED = "wiped"
+    DRIED = "dried"
+
+
 @dataclass(frozen=True, slots=True)
 class NextAct:
     """One thing for a hand to do.
 
     Args:
-        code: mix, start, finish, read, rinse, rinse_wave, stop, short, tone.
+        code: mix, start, finish, read, rinse, wipe, rinse_wave, stop, short, tone.
         zone_keys: the lanes it is done to; `zone_key` is the first. due_at: now, for an act without a time of its own.
     """
 
@@ -41,6 +50,7 @@ class LaneView:
     Args:
         should_look: the level and undertone it should have now, in words.
         bowl_at: when the bowl it takes from was mixed. is_refresh: what is being applied is a refresh.
+        leaves: how its product is to come off.
     """
 
     key: str
@@ -60,6 +70,7 @@ class LaneView:
     bowl_at: datetime | None
     is_refresh: bool = False
     is_last_placed: bool = False
+    leaves: Leaves = Leaves.BASIN
 
 
 def _after(moment: datetime, minutes: float) -> datetime:
@@ -79,7 +90,7 @@ def _lane_act(lane: LaneView) -> NextAct | None:
         case Act.STOP:
             return act("stop", say("act-stop", lane=lane.name), advice.text)
         case Act.RINSE:
-            return act("rinse", say("act-rinse", lane=lane.name), _read_at(lane))
+            return act(*_off(lane), _read_at(lane))
         case Act.READ:
             return act("read", say("act-read", lane=lane.name), lane.should_look)
         case Act.SHORT:
@@ -89,8 +100,15 @@ def _lane_act(lane: LaneView) -> NextAct | None:
             hue = at[-1] if at else lane.curve[0]
             seen = say("act-should_look", level=hue.level_likely, undertone=undertone(hue.level_likely))
             if advice.then is Act.RINSE:
-                return act("rinse", say("act-rinse", lane=lane.name), seen, hue.hex)
+                return act(*_off(lane), seen, hue.hex)
             return act("read", say("act-read", lane=lane.name), seen, hue.hex)
+
+
+def _off(lane: LaneView) -> tuple[str, Message]:
+    """Code and title of taking a lane's product off."""
+    if lane.leaves is Leaves.BASIN:
+        return "rinse", say("act-rinse", lane=lane.name)
+    return "wipe", say("act-wipe_out" if lane.leaves is Leaves.WIPED else "act-dry_out", lane=lane.name)
 
 
 def _read_at(lane: LaneView) -> Message:
@@ -143,7 +161,18 @@ def _hand_act(lane: LaneView, now: datetime, bowl_life_min: float, *, is_fresh: 
 
 _TO_REVIEW = (say("act-review"), say("act-review.detail"))
 _AT_BASIN = (say("act-basin"), say("act-basin.detail"))
-_RANK = {"stop": 0, "rinse_wave": 1, "rinse": 1, "read": 2, "short": 3, "finish": 4, "start": 5, "mix": 5, "tone": 6}
+_RANK = {
+    "stop": 0,
+    "rinse_wave": 1,
+    "rinse": 1,
+    "wipe": 1,
+    "read": 2,
+    "short": 3,
+    "finish": 4,
+    "start": 5,
+    "mix": 5,
+    "tone": 6,
+}
 
 
 def next_acts(

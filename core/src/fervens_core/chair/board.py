@@ -8,7 +8,7 @@ from datetime import datetime
 import numpy as np
 
 from fervens_core.base import Message, say, term
-from fervens_core.chair.acts import LaneView, NextAct, next_acts
+from fervens_core.chair.acts import LaneView, Leaves, NextAct, next_acts
 from fervens_core.chair.advice import Act, LaneAdvice, advise
 from fervens_core.chair.lanes import (
     Chair,
@@ -68,8 +68,7 @@ class Lane:
         is_forecast: the application has not ended yet; times are the plan's.
         window_min: when the target should be reached, by the first sections at the earliest, by the last at the latest.
         span_min: the first sections have been on for so much longer; level_first, hex_first: how they should look now.
-            visit: the trip to the basin it is planned for, from 1; 0 for
-            older logs.
+        visit: the trip to the basin it is planned for, from 1; 0 for older logs. leaves: how its product comes off.
         wall_min: the label's time of what is on now. warn_mins: when its wall is warned of, min after zero_at.
         stop_reason: why it must be rinsed whatever its level, or None. notes: what is special about it now.
         lift_lost_share: how much less far its product lifts for its bowl's age, 0 to 0.5.
@@ -110,6 +109,7 @@ class Lane:
     has_bowl: bool
     is_passed_wall: bool
     visit: int
+    leaves: Leaves
     warn_mins: tuple[float, ...]
     stop_reason: Message | None
     notes: tuple[Message, ...]
@@ -223,6 +223,14 @@ def _last_placed(chair: Chair) -> set[str]:
     return {x.key for visit, x in found.items() if whole[visit] and x.phase is not Phase.RINSED and len(whole) > 0}
 
 
+def _leaves(chair: Chair, zone: Zone) -> Leaves:
+    """As the plan has it."""
+    plan = chair.state.plan
+    if plan is None or zone.key not in plan.wiped_keys:
+        return Leaves.BASIN
+    return Leaves.DRIED if zone.covering is Covering.OPEN_AIR else Leaves.WIPED
+
+
 def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, is_last_placed: bool) -> Lane:
     lane = chair.state.lanes[index]
     zone, now = chair.zones[lane.key], chair.now
@@ -277,6 +285,7 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
         has_bowl=lane.has_bowl,
         is_passed_wall=(rinsed if rinsed is not None else now_min) > wall and lane.started_at is not None,
         visit=int(visits.get(lane.key, 0)),
+        leaves=_leaves(chair, zone),
         warn_mins=tuple(wall - m for m in WALL_WARNINGS_MIN),
         stop_reason=lane.stop if lane.phase is not Phase.RINSED else None,
         notes=_notes(chair, lane, lost, is_last_placed=is_last_placed),
@@ -305,7 +314,7 @@ def _board_reading(taken: TakenReading, zero: datetime, colour: str) -> BoardRea
 
 def _view(chair: Chair, lane: Lane) -> LaneView:
     state = chair.state.lane(lane.key)
-    need = chair.zones[lane.key].application_min
+    need = chair.application_min(lane.key)
     is_refresh = len(state.applications) > 1
     end = after(state.applications[-1].started_at, need) if is_refresh else lane.zero_at
     return LaneView(
@@ -326,6 +335,7 @@ def _view(chair: Chair, lane: Lane) -> LaneView:
         bowl_at=bowl.at if (bowl := _bowl_taken_from(state)) else None,
         is_refresh=is_refresh,
         is_last_placed=lane.is_last_placed,
+        leaves=lane.leaves,
     )
 
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
@@ -22,8 +23,8 @@ from fervens_core.lift import (
     strand_readings,
     zone_factors,
 )
-from fervens_core.log import Applied, LaneState, ServiceState
-from fervens_core.planning import USUAL_PACE, lift_lost_share
+from fervens_core.log import Applied, LaneState, Phase, ServiceState
+from fervens_core.planning import USUAL_PACE, Paces, application_min, lift_lost_share
 
 _OPENS = (ReadingMode.WIPED, ReadingMode.THROUGH_PRODUCT)
 _COVERED = {Covering.OPEN_AIR: Change.OPEN_AIR, Covering.FOIL: Change.FOIL, Covering.FILM: Change.FILM}
@@ -45,7 +46,7 @@ class Chair:
 
     Args:
         zones: the state's lanes by key. now: with time zone. strands: tests, which teach as well.
-        others: lighteners that lanes have of their own.
+        others: lighteners that lanes have of their own. pace: how fast the studio's hands are.
     """
 
     state: ServiceState
@@ -55,6 +56,11 @@ class Chair:
     has_additive: bool = False
     strands: tuple[Strand, ...] = ()
     others: tuple[Lightener, ...] = ()
+    pace: Paces = USUAL_PACE
+
+    def application_min(self, key: str) -> float:
+        """Minutes a lane's application takes these hands."""
+        return application_min(self.zones[key], self.pace)
 
     def lightener_of(self, key: str) -> Lightener:
         """What a lane is lightened with."""
@@ -81,9 +87,11 @@ def service_zero(chair: Chair) -> datetime:
 def lane_times(chair: Chair) -> list[LaneTimes]:
     """When each lane started and ended its application, or is expected to: one pair of hands, lane after lane.
 
-    A lane is not expected before the plan has it: roots wait for their lengths, hands for a trip to the basin.
+    A lane is not expected before the plan has it: roots wait for their lengths. Hands that are late go to the basin
+    all the same before what the plan has after that trip.
     """
     state, now = chair.state, chair.now
+    trips = _trips_to_come(state)
     planned = dict(zip(state.plan.zone_keys, state.plan.starts_min, strict=False)) if state.plan else {}
     zero = service_zero(chair)
     times: list[LaneTimes] = []
@@ -92,16 +100,31 @@ def lane_times(chair: Chair) -> list[LaneTimes]:
         if lane.started_at and lane.finished_at:
             times.append(LaneTimes(lane.started_at, lane.finished_at, False))
         elif lane.started_at:
-            end = max(after(lane.started_at, chair.zones[lane.key].application_min), now)
+            end = max(after(lane.started_at, chair.application_min(lane.key)), now)
             times.append(LaneTimes(lane.started_at, end, True))
-            free = max(free, after(end, USUAL_PACE.change_min))
+            free = max(free, after(end, chair.pace.change_min))
+    before = -math.inf
     for index, lane in enumerate(state.lanes):
+        due = planned.get(lane.key, 0.0)
         if not lane.started_at:
-            start = max(free, after(zero, planned.get(lane.key, 0.0)))
-            end = after(start, chair.zones[lane.key].application_min)
+            between = sum(before < at <= due for at in trips)
+            start = max(after(free, chair.pace.rinse_min * between), after(zero, due))
+            end = after(start, chair.application_min(lane.key))
             times.insert(index, LaneTimes(start, end, True))
-            free = after(end, USUAL_PACE.change_min)
+            free = after(end, chair.pace.change_min)
+        before = due
     return times
+
+
+def _trips_to_come(state: ServiceState) -> list[float]:
+    """Minutes of the plan's trips to the basin that have lanes on still, or to come."""
+    plan = state.plan
+    if plan is None:
+        return []
+    waiting = {x.key for x in state.lanes if x.phase is not Phase.RINSED}
+    told = list(zip(plan.zone_keys, plan.visits, plan.rinses_min, strict=False))
+    visits = {visit for key, visit, _ in told if key in waiting}
+    return [max(at for _, v, at in told if v == visit) for visit in sorted(visits)]
 
 
 def span_min(zone: Zone, lane: LaneState) -> float:
@@ -137,7 +160,7 @@ def lane_wall(chair: Chair, lane: LaneState, times: LaneTimes) -> datetime:
     lightener = chair.lightener_of(lane.key)
     latest = lane.applications[-1] if lane.applications else None
     if lightener.counts_from_end:
-        expected = after(latest.started_at, chair.zones[lane.key].application_min) if latest else times.zero
+        expected = after(latest.started_at, chair.application_min(lane.key)) if latest else times.zero
         return after((latest.finished_at or expected) if latest else expected, lightener.label_max_min)
     return after(latest.started_at if latest else times.started, lightener.label_max_min)
 
@@ -150,7 +173,7 @@ def _applications(chair: Chair, lane: LaneState, times: LaneTimes) -> tuple[Appl
         return (Application(0.0, seen(lane.volume_strength)),)
     found = []
     for place, applied in enumerate(lane.applications):
-        need = chair.zones[lane.key].application_min
+        need = chair.application_min(lane.key)
         end = applied.finished_at or max(after(applied.started_at, need), chair.now)
         at = minutes_between(times.zero, end) if place else 0.0
         found.append(Application(at, seen(applied.volume_strength), lost_share(chair, lane, applied)))

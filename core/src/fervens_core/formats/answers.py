@@ -52,6 +52,7 @@ def chair_of(file: ServiceFile, at_min: float | None = None) -> Chair:
         has_additive=file.plan.has_additive,
         strands=file.tested,
         others=file.other_lighteners,
+        pace=file.pace,
     )
 
 

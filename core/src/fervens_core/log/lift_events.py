@@ -25,6 +25,7 @@ from fervens_core.base import (
 )
 from fervens_core.head import Covering, DyeHue, Elasticity, Foils, ReadingMode, ScalpFeel, ServiceKind
 
+SAME_TRIP_MIN = 0.5
 PlanMinutes = Annotated[Number, Within(0.0, 900.0, "min")]
 BowlGrams = Annotated[Number, Within(0.1, 2000.0, "g")]
 
@@ -82,6 +83,13 @@ class PlanTaken:
     visits: tuple[Annotated[Whole, Within(0, 60)], ...] = ()
 
     VERSION: ClassVar[int] = 2
+
+    @property
+    def wiped_keys(self) -> frozenset[str]:
+        """Lanes that end before the trip to the basin they are rinsed in: wiped or dried out in their place."""
+        trips = list(zip(self.zone_keys, self.visits, self.rinses_min, strict=False))
+        last = {visit: max(at for _, v, at in trips if v == visit) for _, visit, _ in trips}
+        return frozenset(key for key, visit, at in trips if at < last[visit] - SAME_TRIP_MIN)
 
     def __post_init__(self) -> None:
         if len(self.zone_keys) != len(self.volumes):
@@ -254,9 +262,16 @@ class ReadingTaken:
 @dataclass(frozen=True, slots=True)
 @contract
 class Rinsed:
-    """The lightener was rinsed out of a zone."""
+    """The lightener was taken off a zone: rinsed at the basin, or wiped or dried out in its place.
+
+    Args:
+        is_wiped: it never saw the basin; it is rinsed with the rest.
+    """
 
     zone_key: Key
+    is_wiped: Flag = False
+
+    VERSION: ClassVar[int] = 2
 
 
 @dataclass(frozen=True, slots=True)

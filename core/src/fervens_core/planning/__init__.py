@@ -12,7 +12,15 @@ from fervens_core.planning.bowls import (
 )
 from fervens_core.planning.busy import Busy, Doing, hands_busy
 from fervens_core.planning.chairtime import ChairItem, chair_time, tone_time, total_min
-from fervens_core.planning.entry import PROCESSING_MIN_MIN, Entry, LaneTable, entries_of, proposable, weakest_reaching
+from fervens_core.planning.entry import (
+    PROCESSING_MIN_MIN,
+    Entry,
+    LaneTable,
+    application_min,
+    entries_of,
+    proposable,
+    weakest_reaching,
+)
 from fervens_core.planning.mixing import Pour, blend
 from fervens_core.planning.moves import DeveloperMove, strand_moves
 from fervens_core.planning.order import OrderWay, Placed, propose_order
@@ -72,6 +80,7 @@ __all__ = [
     "WeighedPour",
     "again_key",
     "again_zone",
+    "application_min",
     "blend",
     "chair_time",
     "compare_aims",

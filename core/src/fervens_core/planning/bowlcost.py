@@ -35,7 +35,10 @@ class BowlCounter:
         self.most = np.array([bowl_use_min(x, style) for x in lighteners])
         self.mass = np.array([z.foil_count * section_mix_g(z, request.choice.mix_per_foil_g) for z in zones])
         # what goes on within a bowl's time is what so many hands put on meanwhile
-        work = float((np.array([application_min(request, z) for z in zones]) / self.most).sum()) / request.choice.hands
+        work = (
+            float((np.array([application_min(z, request.pace) for z in zones]) / self.most).sum())
+            / request.choice.hands
+        )
         self.least = max(math.ceil(work - 1e-6), len(keys))
 
     def count(self, strengths: np.ndarray, starts: Floats, ends: Floats) -> tuple[Floats, Floats]:

@@ -36,12 +36,12 @@ def chair_time(plan: Plan, request: PlanRequest) -> tuple[ChairItem, ...]:
     if not plan.lanes:
         return ()
     pace = request.pace
-    application = sum(application_min(request, x.zone) for x in plan.lanes)
+    application = sum(application_min(x.zone, request.pace) for x in plan.lanes)
     application = min(application / request.choice.hands, plan.finish_min)
     trips = sum(1 for v in plan.visits[:-1] if v.at_min < max(x.end_min for x in plan.lanes))
     between = min(pace.rinse_min * trips, plan.finish_min - application)
     drying = max((_DRYING[z.density] for z in request.zones), default=_DRYING[Density.MEDIUM])
-    toned = sum(application_min(request, x.zone) for x in plan.lanes if x.zone.part is not Part.ROOT)
+    toned = sum(application_min(x.zone, request.pace) for x in plan.lanes if x.zone.part is not Part.ROOT)
     items = [
         ChairItem(say("chair_time-consultation"), CONSULTATION_MIN),
         ChairItem(say("chair_time-applying"), application),

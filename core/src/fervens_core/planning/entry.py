@@ -23,7 +23,7 @@ from fervens_core.lift import (
     share_done,
     working_minutes,
 )
-from fervens_core.planning.request import USUAL_PACE, Aim, PlanRequest, VolumeStep
+from fervens_core.planning.request import USUAL_PACE, Aim, Paces, PlanRequest, VolumeStep
 from fervens_core.safety import strongest_volume
 
 PROCESSING_MIN_MIN = 5.0
@@ -77,9 +77,9 @@ def bottles_for(zone: Zone, bottles: Sequence[Developer]) -> Sequence[Developer]
     return [b for b in bottles if b.use is not DeveloperUse.TONING] or bottles
 
 
-def application_min(request: PlanRequest, zone: Zone) -> float:
+def application_min(zone: Zone, pace: Paces) -> float:
     """Minutes a lane's application takes: its sections at its pace, by the studio's shares of a foil's."""
-    pace, minutes = request.pace, zone.application_min
+    minutes = zone.application_min
     if zone.part is Part.ROOT:
         minutes *= pace.root_share / USUAL_PACE.root_share
     if zone.part in (Part.BAND, Part.REGROWTH):
@@ -115,7 +115,7 @@ def entries_of(
             Entry(
                 zone=zone,
                 factors=factors[i],
-                application_min=application_min(request, zone),
+                application_min=application_min(zone, request.pace),
                 weakest=min(max(weakest_bottle, request.weakest.on(zone)), limit),
                 strongest=limit,
                 limit_reason=reason,

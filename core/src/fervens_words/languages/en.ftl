@@ -385,6 +385,8 @@ short_help-deeper = a deeper tone
 
 act-stop = Rinse { $lane } now
 act-rinse = Rinse { $lane }
+act-wipe_out = Wipe out { $lane }: it is rinsed with the rest
+act-dry_out = Dry or wipe off { $lane }: it is rinsed with the rest
 act-rinse_two = Rinse { $lanes }
 act-rinse_together = Rinse { WHOLE($count) } zones together
 act-read = Wipe and read { $lane }
@@ -952,6 +954,7 @@ event-ReviewFinished = Review finished
 event-ServiceClosed = Filed
 event-ApplicationFinished = { $zone }: application finished
 event-Rinsed = { $zone }: rinsed
+event-wiped = { $zone }: wiped or dried out
 event-HeatStarted = { $zone }: warmth on
 event-HeatEnded = { $zone }: warmth off
 event-BarrierLeft = { $zone }: left on as a barrier
