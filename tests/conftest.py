@@ -208,11 +208,15 @@ def to_plan(
     return actor.get(f"/services/{service['id']}")
 
 
-def to_chair(actor: Actor, **more: Any) -> dict[str, Any]:
-    """A service whose plan was taken to the chair an hour ago."""
+def to_chair(actor: Actor, choice: dict[str, Any] | None = None, **more: Any) -> dict[str, Any]:
+    """A service whose plan, with some choices of its own, was taken to the chair an hour ago."""
     from apps.services.models import ServiceEvent
 
     service = to_plan(actor, **more)
+    if any((choice or {}).values()):
+        plan = actor.get(f"/services/{service['id']}/plan")
+        body = {"revision": plan["revision"], "lightener_key": plan["lightener_key"]}
+        actor.put(f"/services/{service['id']}/plan", body | (choice or {}))
     actor.post(f"/services/{service['id']}/plan/take", {"event_id": str(uuid4())})
     for row in ServiceEvent.objects.filter(service_id=service["id"]):
         row.occurred_at -= dt.timedelta(hours=1)

@@ -3,6 +3,7 @@
 import itertools
 from dataclasses import replace
 
+import heads
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from make import Apart, request, zone
@@ -19,12 +20,15 @@ from fervens_core.head import (
     Porosity,
     StrandPart,
     Thickness,
+    in_rows,
     kept_parts_of,
     lanes_of,
+    row_of,
+    without_row,
 )
 from fervens_core.head.lanes import lanes_of_zone
 from fervens_core.head.zones import regrowth_mm
-from fervens_core.planning import make_plan, propose_order, section_mix_g
+from fervens_core.planning import PlanChoice, make_plan, propose_order, section_mix_g
 
 PALE_ENDS = Apart(Hair(8.0, History.LIGHTENED, porosity=Porosity.HIGH), 40.0)
 
@@ -38,6 +42,31 @@ def test_a_zone_read_as_one_is_one_lane():
     assert lanes_of_zone(whole) == (whole,)
     assert lanes_of_zone(zone("crown", start=8, target=8)) == ()
     assert lanes_of_zone(zone("crown", keeps_depth=True)) == ()
+
+
+def test_a_big_zone_in_rows_is_as_many_lanes_one_after_the_other():
+    rooted = zone("crown", 7, 9.5, foil_count=11, parts=(StrandPart(Hair(7.0), 0.0, 12.0, 9.5),))
+    parted = in_rows(lanes_of((rooted, zone("top"))), {"crown": 3})
+    assert [x.key for x in parted] == [
+        "crown.row1", "crown.row2", "crown.row3", "crown.row1.root", "crown.row2.root", "crown.row3.root", "top",
+    ]  # fmt: skip
+    assert [x.foil_count for x in parted[:3]] == [4, 4, 3]
+    assert parted[4].waits_for == "crown.row2"
+    assert (row_of("crown.row2.root"), without_row("crown.row2.root"), row_of("crown.root")) == (2, "crown.root", 0)
+    plan = make_plan(replace(request(rooted, zone("top")), choice=PlanChoice(rows={"crown": 3})))
+    on = {x.zone.key: x for x in plan.lanes}
+    assert on["crown.row1"].end_min <= on["crown.row2"].start_min <= on["crown.row3"].start_min
+    assert all(on[f"crown.row{i}.root"].start_min >= on[f"crown.row{i}"].end_min for i in (1, 2, 3))
+    few = in_rows((zone("top", foil_count=2),), {"top": 6})
+    assert [x.foil_count for x in few] == [1, 1], "as many rows as it has sections"
+
+
+def test_rows_of_a_big_zone_let_its_last_sections_work_longer():
+    """20 sections take 22 of a label's 50 min: in one piece the last has 28, in rows each has its own label."""
+    whole = heads.four_quarters()
+    rows = replace(whole, choice=PlanChoice(rows={z.key: 2 for z in whole.zones}))
+    lowest = [min(x.level_at_rinse for x in make_plan(r).lanes) for r in (whole, rows)]
+    assert lowest[1] > lowest[0] + 0.2
 
 
 def test_pieces_with_a_wish_of_their_own_are_lightened_over_depth_that_is_kept():

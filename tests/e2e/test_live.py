@@ -53,11 +53,11 @@ def test_what_one_device_does_the_other_shows_at_once(device):
     open_zone(tablet, "Crown")
     read_at(tablet, "7.5")
     expect(lane(phone, "Crown").get_by_text("7.5")).to_be_visible(timeout=SOON)
-    phone.get_by_role("region", name="Next").get_by_role("button", name="Rinsed", exact=True).click()
+    phone.get_by_role("region", name="Next").get_by_role("button", name="Wiped out", exact=True).click()
     expect(lane(tablet, "Low back")).to_have_attribute("aria-label", re.compile("rinsed"), timeout=SOON)
     # everyone sees who did what, and a wrong tap is taken back from the log
     tablet.get_by_role("button", name="Who did what").click()
-    expect(tablet.get_by_role("listitem").filter(has_text="Low back: rinsed")).to_contain_text("Juno Pell")
+    expect(tablet.get_by_role("listitem").filter(has_text="Low back: wiped or dried out")).to_contain_text("Juno Pell")
     tablet.get_by_role("button", name="Take back: Crown: read 7.5 (wiped)").click()
     expect(tablet.get_by_role("listitem").filter(has_text="Crown: read 7.5")).to_contain_text(
         "taken back by Maren Okoye"
@@ -72,15 +72,15 @@ def test_two_hands_that_rinse_the_same_zone_are_shown_as_a_clash(device):
         lane(page, "Crown").wait_for()
     phone.context.set_offline(True)
     expect(phone.get_by_text("No line to the server")).to_be_visible()
-    tablet.get_by_role("button", name="Rinsed", exact=True).click()
+    tablet.get_by_role("button", name="Wiped out", exact=True).click()
     expect(lane(tablet, "Low back")).to_have_attribute("aria-label", re.compile("rinsed"))
-    phone.get_by_role("button", name="Rinsed", exact=True).click()
+    phone.get_by_role("button", name="Wiped out", exact=True).click()
     expect(lane(phone, "Low back")).to_have_attribute("aria-label", re.compile("rinsed"))
     expect(phone.get_by_text("1 act waits")).to_be_visible()
     phone.context.set_offline(False)
     for page in (phone, tablet):
         clash = page.get_by_role("alert").filter(has_text="Juno Pell")
-        expect(clash).to_contain_text("Low back: rinsed. Not counted: This zone has been rinsed already.")
+        expect(clash).to_contain_text("Low back: wiped or dried out. Not counted: This zone has been rinsed already.")
     expect(phone.get_by_text("1 act waits")).to_have_count(0)
     assert [e.by_name for e in log_of("Ilse Varga", "Rinsed")] == ["Maren Okoye", "Juno Pell"]
     tablet.get_by_role("button", name="Seen").click()

@@ -315,7 +315,7 @@ def test_the_line_is_quick_under_the_finger(signed_in):
     """From the pointer's move to the developers' repaint; the figure of a quiet machine stands in the README."""
     page = signed_in
     open_service(page, "Wren Adair", "plan")
-    line = page.get_by_role("slider", name=re.compile("^Basin visit")).last
+    line = page.get_by_role("slider", name=re.compile("^Trip .*basin")).last
     line.scroll_into_view_if_needed()
     page.evaluate(
         """() => {

@@ -148,20 +148,20 @@ def test_toner_clocks_go_on_through_a_reload(signed_in):
 def test_undo_at_the_chair_puts_the_zone_back(signed_in):
     page = signed_in
     open_service(page, "Ilse Varga", "chair")
-    page.get_by_role("button", name="Rinsed", exact=True).click()
-    notice = page.get_by_role("status").filter(has_text="Low back rinsed")
+    page.get_by_role("button", name="Wiped out", exact=True).click()
+    notice = page.get_by_role("status").filter(has_text="Low back wiped out")
     expect(notice).to_be_visible()
     lane = page.get_by_role("img", name=re.compile("^Low back: "))
     expect(lane).to_have_attribute("aria-label", re.compile("rinsed"))
     notice.get_by_role("button", name="Undo").click()
     expect(lane).to_have_attribute("aria-label", re.compile("processing"))
-    expect(page.get_by_role("heading", name="Rinse Low back")).to_be_visible()
+    expect(page.get_by_role("heading", name="Wipe out Low back")).to_be_visible()
 
 
 def test_the_chair_by_keyboard_alone(signed_in):
     page = signed_in
     open_service(page, "Ilse Varga", "chair")
-    page.get_by_role("heading", name="Rinse Low back").wait_for()
+    page.get_by_role("heading", name="Wipe out Low back").wait_for()
     page.locator("body").click(position={"x": 5, "y": 400})
     before = logged("Ilse Varga")
     page.keyboard.press("Space")  # due in two minutes, not yet
@@ -170,7 +170,7 @@ def test_the_chair_by_keyboard_alone(signed_in):
     page.wait_for_timeout(1_100)  # a board is kept for a second, by the server, and on the device
     page.evaluate("localStorage.clear()")
     page.reload()
-    page.get_by_role("heading", name="Rinse Low back").wait_for()
+    page.get_by_role("heading", name="Wipe out Low back").wait_for()
     page.get_by_role("timer", name=re.compile("to the wall")).wait_for()
     assert logged("Ilse Varga") == before
     page.locator("body").click(position={"x": 5, "y": 400})
@@ -189,7 +189,7 @@ def test_undo_takes_back_the_act_that_is_still_on_its_way_and_none_before_it(sig
     page = signed_in
     let_pass("Ilse Varga", 2.5)
     open_service(page, "Ilse Varga", "chair")
-    page.get_by_role("heading", name="Rinse Low back").wait_for()
+    page.get_by_role("heading", name="Wipe out Low back").wait_for()
     page.get_by_role("timer", name=re.compile("to the wall")).wait_for()
     before = logged("Ilse Varga")
     held = []
@@ -201,7 +201,7 @@ def test_undo_takes_back_the_act_that_is_still_on_its_way_and_none_before_it(sig
     page.keyboard.press("u")
     held[0].continue_()
     expect(page.get_by_role("img", name=re.compile("^Low back: processing"))).to_be_visible()
-    expect(page.get_by_role("status").filter(has_text="Taken back: Low back rinsed.")).to_be_visible()
+    expect(page.get_by_role("status").filter(has_text="Taken back: Low back wiped out.")).to_be_visible()
     assert logged("Ilse Varga") == before + 2
 
 
@@ -219,7 +219,7 @@ def test_a_declined_client_cannot_be_planned(signed_in):
 def test_the_finish_line_is_dragged_and_nudged_and_developers_follow(signed_in):
     page = signed_in
     open_service(page, "Wren Adair", "plan")
-    line = page.get_by_role("slider", name=re.compile("^Basin visit")).last
+    line = page.get_by_role("slider", name=re.compile("^Trip .*basin")).last
     line.wait_for()
     before = round(float(line.get_attribute("aria-valuenow")))
     line.focus()
@@ -328,7 +328,7 @@ def test_a_held_key_does_nothing_more_and_space_acts_only_on_what_is_due(signed_
     page = signed_in
     let_pass("Ilse Varga", 6)  # several acts are due
     open_service(page, "Ilse Varga", "chair")
-    page.get_by_role("heading", name="Rinse Low back").wait_for()
+    page.get_by_role("heading", name="Wipe out Low back").wait_for()
     page.get_by_role("timer", name=re.compile("to the wall")).wait_for()
     before = logged("Ilse Varga")
     page.locator("body").click(position={"x": 4, "y": 400})

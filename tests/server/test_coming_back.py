@@ -70,6 +70,27 @@ def test_the_next_visit_follows_from_how_it_ended(owner):
     assert owner.get(f"/services/{open_one}/next", 409)["code"] == "not_filed"
 
 
+def test_rows_are_lanes_at_the_chair_and_one_zone_again_afterwards(owner):
+    zones = [ZONES[0] | {"foil_count": 9}, ZONES[1]]
+    sid = run(owner, zones=zones, rows={"crown": 2}, levels=(8, 7, 7.5))
+    plan = owner.get(f"/services/{sid}/plan")
+    assert [(x["key"], x["name"], x["foil_count"]) for x in plan["lanes"]][:2] == [
+        ("crown.row1", "Crown 1", 5), ("crown.row2", "Crown 2", 4),
+    ]  # fmt: skip
+    client = str(Service.objects.get(pk=sid).client_id)
+    card = owner.get(f"/clients/{client}/history")["services"][0]
+    assert {x["name"] for x in card["lanes"]} == {"Crown 1", "Crown 2", "Nape"}
+    Service.objects.filter(pk=sid).update(starts_at=timezone.now() - dt.timedelta(days=61))
+    made = owner.post(f"/clients/{client}/again", {}, 201)["service_id"]
+    crown = next(z for z in owner.get(f"/services/{made}")["zones"] if z["key"] == "crown")
+    assert crown["start_level"] == 7.5, "the mean of its rows"
+    document = owner.get(f"/services/{sid}/file")["document"]
+    again = owner.post("/services/import", {"document": document}, 201)["service_id"]
+    assert [x["key"] for x in owner.get(f"/services/{again}/board")["board"]["lanes"]] == [
+        "crown.row1", "crown.row2", "nape",
+    ]  # fmt: skip
+
+
 def test_a_second_visit_starts_from_the_first(owner):
     sid = run(owner)
     row = Service.objects.get(pk=sid)

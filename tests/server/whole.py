@@ -11,11 +11,15 @@ ZONES = [
 ]
 
 
-def run(actor, *, file=True, client=None, levels=(8, 7.5), zones=ZONES, toner=True):
+def run(actor, *, file=True, client=None, levels=(8, 7.5), zones=ZONES, toner=True, rows=None):
     """A whole service: two zones lightened, read, toned and filed."""
-    sid = to_chair(actor, zones=zones, **({"client": client} if client else {}))["id"]
-    for i, (zone, level) in enumerate(zip(zones, levels, strict=False)):
-        key = zone["key"]
+    sid = to_chair(actor, zones=zones, choice={"rows": rows or {}}, **({"client": client} if client else {}))["id"]
+    lanes = [
+        f"{z['key']}.row{i + 1}" if rows and z["key"] in rows else z["key"]
+        for z in zones
+        for i in range((rows or {}).get(z["key"], 1))
+    ]
+    for i, (key, level) in enumerate(zip(lanes, levels, strict=False)):
         actor.event(
             sid, "BowlMixed", minutes_ago=52 - i, zone_key=key, volume_strength=20, product_g=20, developer_g=30
         )
@@ -24,12 +28,12 @@ def run(actor, *, file=True, client=None, levels=(8, 7.5), zones=ZONES, toner=Tr
         actor.event(sid, "ReadingTaken", minutes_ago=30 - i, zone_key=key, level=6.5, mode="wiped")
         actor.event(sid, "Rinsed", minutes_ago=15 - i, zone_key=key)
         actor.event(sid, "ReadingTaken", minutes_ago=12 - i, zone_key=key, level=level, mode="dry", lab=[66, 12, 44])
-    actor.event(sid, "ReviewFinished", minutes_ago=12 - len(zones))
+    actor.event(sid, "ReviewFinished", minutes_ago=12 - len(lanes))
     if toner:
         fog = next(t["key"] for t in actor.get("/shelf")["toners"] if t["name"] == "Wash 9")
         on = {"shade_key": fog, "shade_name": "Wash 9", "minutes": 6, "product_g": 12, "developer_g": 0}
-        actor.event(sid, "TonerApplied", minutes_ago=9, zone_key=zones[0]["key"], **on)
-        actor.event(sid, "TonerRinsed", minutes_ago=3, zone_key=zones[0]["key"])
+        actor.event(sid, "TonerApplied", minutes_ago=9, zone_key=lanes[0], **on)
+        actor.event(sid, "TonerRinsed", minutes_ago=3, zone_key=lanes[0])
     if file:
         actor.event(sid, "ServiceClosed", worked="Fine bowls; even roots", change="Start the nape later")
     return sid

@@ -3128,6 +3128,8 @@ export interface components {
             /** Lightener */
             lightener: string;
             covering: components["schemas"]["Covering"];
+            /** Foil Count */
+            foil_count: number;
             /** Side */
             side: string;
             /** Round */
@@ -3221,6 +3223,10 @@ export interface components {
             /** Lighteners */
             lighteners: {
                 [key: string]: string;
+            };
+            /** Rows */
+            rows: {
+                [key: string]: number;
             };
             /** Keeps Order */
             keeps_order: boolean;
@@ -3433,6 +3439,13 @@ export interface components {
              */
             lighteners: {
                 [key: string]: string;
+            };
+            /**
+             * Rows
+             * @default {}
+             */
+            rows: {
+                [key: string]: number;
             };
             /**
              * Order

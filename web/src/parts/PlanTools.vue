@@ -18,6 +18,7 @@ const emit = defineEmits<{
   lock: [keys: readonly string[]]
   free: [keys: readonly string[]]
   part: [zone: string]
+  rows: [zones: string[], count: number]
 }>()
 const strength = ref('')
 const minutes = ref('')
@@ -86,6 +87,17 @@ const alike = (what: NamedOf) => {
 }
 const setNamed = (what: NamedOf, event: Event) =>
   emit('of', what, props.selected, (event.target as HTMLSelectElement).value || null)
+/** Zones of the selected that have sections enough for rows. */
+const ROW_SECTIONS = 4
+const inRows = computed(() => {
+  const own = lanes.value.filter((l) => props.selected.includes(l.key))
+  const zones = [...new Set(own.map((l) => l.zone_key))]
+  return zones.filter((z) => props.plan.rows[z] || own.some((l) => l.zone_key === z && l.foil_count >= ROW_SECTIONS))
+})
+const rowsNow = computed(() => {
+  const counts = new Set(inRows.value.map((z) => props.plan.rows[z] ?? 1))
+  return counts.size === 1 ? [...counts][0]! : ''
+})
 const isParted = computed(() => Boolean(first.value && props.plan.round_starts.includes(first.value.zone_key)))
 </script>
 
@@ -142,6 +154,17 @@ const isParted = computed(() => Boolean(first.value && props.plan.round_starts.i
         >
           <option value="">The usual product</option>
           <option v-for="l in lighteners" :key="l.key" :value="l.key">{{ l.name }}, {{ l.label_max_min }} min</option>
+        </select>
+        <select
+          v-if="inRows.length"
+          class="field !w-40"
+          aria-label="Rows"
+          :value="rowsNow"
+          @change="(e) => emit('rows', inRows, Number((e.target as HTMLSelectElement).value))"
+        >
+          <option v-if="rowsNow === ''" value="" disabled>Rows differ</option>
+          <option :value="1">In one piece</option>
+          <option v-for="n in [2, 3, 4]" :key="n" :value="n">In {{ n }} rows</option>
         </select>
         <template v-if="plan.visits.length > 1">
           <button

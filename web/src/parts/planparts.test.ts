@@ -44,6 +44,7 @@ const lane = (key: string, visit: number, more: Partial<Schemas['PlanLane']> = {
   name: key,
   lightener: '',
   covering: 'foil',
+  foil_count: 8,
   side: '',
   round: 1,
   visit,
@@ -81,6 +82,7 @@ const lighteners = [
 const plan = {
   coverings: {},
   lighteners: {},
+  rows: { top: 2 },
   order: ['crown', 'top', 'nape'],
   zone_names: { crown: 'Crown', top: 'Top', nape: 'Nape' },
   round_starts: [],
@@ -172,7 +174,10 @@ describe('the parts of a plan', () => {
       .find((b) => b.text() === 'All')!
       .trigger('click')
     expect(tools.emitted('select')!.at(-1)![0]).toHaveLength(4)
-    const [covering, product] = tools.findAll('select')
+    const [covering, product, rows] = tools.findAll('select')
+    expect(rows!.text()).toContain('Rows differ')
+    await rows!.setValue('3')
+    expect(tools.emitted('rows')).toEqual([[['crown', 'top'], 3]])
     await covering!.setValue('film')
     await product!.setValue('clay')
     await covering!.setValue('')

@@ -36,6 +36,7 @@ const plan = (more: Partial<Schemas['PlanOut']> = {}) =>
     own_visits: {},
     coverings: {},
     lighteners: {},
+    rows: {},
     keeps_order: false,
     delicate_way: 'weaker_last',
     hands: 1,
@@ -74,6 +75,7 @@ describe('the plan being made', () => {
       visit_mins: [],
       coverings: {},
       lighteners: {},
+      rows: {},
       round_starts: [],
       has_additive: false,
       volumes: { b: 25 },
@@ -184,6 +186,16 @@ describe('the plan being made', () => {
     await made.free(['a', 'b', 'c', 'd'])
     const nothing = { volumes: {}, minutes: {}, visits: {}, coverings: {}, lighteners: {} }
     expect(made.choice.value).toMatchObject(nothing)
+  })
+
+  it('parts a zone into rows, and forgets what was set for it in one piece', async () => {
+    const made = started()
+    await made.setOwn('volumes', ['a', 'b.root'], 30)
+    await made.setRows(['b'], 2)
+    expect(made.choice.value).toMatchObject({ rows: { b: 2 }, volumes: { a: 30 } })
+    await made.setOwn('minutes', ['b.row1'], 30)
+    await made.setRows(['b'], 1)
+    expect(made.choice.value).toMatchObject({ rows: {}, minutes: {} })
   })
 
   it('leaves the product open once, and takes the one that was found', async () => {

@@ -27,6 +27,7 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
     ...PROPOSED,
     coverings: {},
     lighteners: {},
+    rows: {},
     has_additive: false,
     order: [],
     keeps_order: false,
@@ -55,6 +56,7 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
     visits: plan.own_visits,
     coverings: plan.coverings,
     lighteners: plan.lighteners,
+    rows: plan.rows,
     order: plan.order,
     keeps_order: plan.keeps_order,
     aim: plan.aim,
@@ -222,6 +224,25 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
       else own[key] = value
     return change({ [what]: own, visit_mins: [] })
   }
+  /** Zones worked in so many rows, or in one piece again; what was set for their lanes is proposed anew. */
+  const setRows = (zones: readonly string[], count: number) => {
+    const rows = { ...choice.value.rows }
+    for (const zone of zones)
+      if (count > 1) rows[zone] = count
+      else delete rows[zone]
+    const others = <T>(own: Record<string, T> | undefined) =>
+      Object.fromEntries(Object.entries(own ?? {}).filter(([key]) => !zones.includes(key.split('.')[0]!)))
+    const { volumes, minutes, visits, coverings, lighteners } = choice.value
+    return change({
+      rows,
+      volumes: others(volumes),
+      minutes: others(minutes),
+      visits: others(visits),
+      coverings: others(coverings),
+      lighteners: others(lighteners),
+      visit_mins: [],
+    })
+  }
   /** Strengths from the first of some lanes to the last: "10 20 30" parts them in three. */
   const ladder = (keys: readonly string[], strengths: readonly number[]) => {
     const own = { ...choice.value.volumes }
@@ -307,6 +328,7 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
     setVolume,
     setOwn,
     setNamed,
+    setRows,
     ladder,
     lock,
     free,

@@ -296,6 +296,7 @@ const print = () => window.print()
           @lock="plan.lock"
           @free="plan.free"
           @part="plan.part"
+          @rows="plan.setRows"
         />
         <PlanLanes
           :plan="shown"

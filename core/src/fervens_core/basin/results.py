@@ -46,10 +46,10 @@ def lanes_today(
     Args:
         choice: of the plan; says what covers some lanes, and their products.
     """
-    lanes = choice.on(lanes_of(zones, kind))
+    lanes = lanes_of(zones, kind)
     taken_in = {x.key for x in state.kept}
     kept = [z for z in kept_parts_of(zones, lanes) if z.key in taken_in] if taken_in else []
-    return (*_with_again(lanes, state), *kept)
+    return (*_with_again(choice.on(lanes), state), *kept)
 
 
 def _with_again(lanes: Sequence[Zone], state: ServiceState) -> tuple[Zone, ...]:

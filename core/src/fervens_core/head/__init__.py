@@ -32,11 +32,14 @@ from fervens_core.head.lanes import (
     BAND_PACE_SHARE,
     LIFT_LEAST,
     ROOT_PACE_SHARE,
+    in_rows,
     is_deeper,
     kept_parts_of,
     kinds_of,
     lanes_of,
+    row_of,
     warm_hair,
+    without_row,
 )
 from fervens_core.head.parts import Load, Meeting, Part, Pieces, StrandPart
 from fervens_core.head.products import (
@@ -112,6 +115,7 @@ __all__ = [
     "TonerShade",
     "Zone",
     "as_hair_piece",
+    "in_rows",
     "is_deeper",
     "judge_salts",
     "kept_parts_of",
@@ -120,5 +124,7 @@ __all__ = [
     "lanes_of",
     "lightener_among",
     "patch_state",
+    "row_of",
     "warm_hair",
+    "without_row",
 ]

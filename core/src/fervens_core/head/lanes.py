@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import re
+from collections.abc import Mapping
 from dataclasses import replace
 
 from fervens_core.base import LimitError, Message, say, sentences
@@ -170,6 +172,52 @@ def _lanes_of_kind(zone: Zone) -> list[Zone]:
             band = _band_lane(zone, at, part, bands)
             lanes.append(band)
     return lanes
+
+
+_ROW = re.compile(r"\.row(\d+)")
+
+
+def row_of(key: str) -> int:
+    """Which row of its zone a lane is, from 1; 0 where the zone is worked in one piece."""
+    found = _ROW.search(key)
+    return int(found[1]) if found else 0
+
+
+def without_row(key: str) -> str:
+    """The key a lane has where its zone is worked in one piece."""
+    return _ROW.sub("", key)
+
+
+def in_rows(lanes: tuple[Zone, ...], rows: Mapping[str, int]) -> tuple[Zone, ...]:
+    """Lanes with big zones parted into rows, which go on one after the other and are opened and rinsed as they come.
+
+    Args:
+        rows: how many, by zone key; a lane of fewer sections has as many as it has sections.
+    Raises:
+        LimitError: past 120 lanes.
+    """
+    found: list[Zone] = []
+    for lane in lanes:
+        zone, count = lane.zone_key, min(rows.get(lane.zone_key, 1), lane.foil_count)
+        if count < 2:
+            found.append(lane)
+            continue
+        for i in range(count):
+            own = f"{zone}.row{i + 1}"
+            waits = lane.waits_for
+            found.append(
+                replace(
+                    lane,
+                    key=own + lane.key.removeprefix(zone),
+                    name=f"{lane.name[:56]} {i + 1}",
+                    foil_count=lane.foil_count // count + (i < lane.foil_count % count),
+                    parent_key=zone,
+                    waits_for=own + waits.removeprefix(zone) if waits else None,
+                )
+            )
+    if len(found) > LANES_MAX:
+        raise LimitError("rows", say("limit-most_lanes", most=LANES_MAX), len(found))
+    return tuple(found)
 
 
 def is_deeper(part: Zone) -> bool:

@@ -12,6 +12,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from fervens_core.base import Floats
+from fervens_core.head import row_of
 from fervens_core.planning.entry import Entry
 from fervens_core.planning.request import Paces
 
@@ -175,6 +176,7 @@ def mirrored(entries: Sequence[Entry]) -> list[tuple[int, ...]]:
     groups: dict[object, list[int]] = {}
     for i, e in enumerate(entries):
         side, z = e.zone.side_and_place, e.zone
-        key: object = i if side is None else (side[1], z.part, z.piece, z.hair, z.target_level, e.strongest, e.own)
+        own = (z.part, z.piece, row_of(z.key), z.hair, z.target_level, e.strongest, e.own)
+        key: object = i if side is None else (side[1], *own)
         groups.setdefault(key, []).append(i)
     return [tuple(rows) for rows in groups.values()]

@@ -15,6 +15,7 @@ from fervens_core.head import (
     Elasticity,
     Lightener,
     Zone,
+    in_rows,
     lanes_of,
     lightener_among,
 )
@@ -24,7 +25,7 @@ from fervens_core.planning.mixing import MIX_PER_FOIL_G
 from fervens_core.safety import WeakestVolumes
 
 PLAN_MAX_MIN = 900.0
-OF_LANES = ("volumes", "minutes", "visits", "coverings", "lighteners")
+OF_LANES = ("volumes", "minutes", "visits", "coverings", "lighteners", "rows")
 """What is chosen lane by lane."""
 PlanMinute = Annotated[Number, Within(1.0, PLAN_MAX_MIN, "min")]
 VisitNumber = Annotated[Whole, Within(1, 60)]
@@ -96,7 +97,7 @@ class PlanChoice:
         minutes: lane key to minutes on the hair she insists on; still held to the label.
         visits: lane key to the basin visit she insists on, from 1; still held to the label.
         coverings, lighteners: lane key to what it is covered with and the key of its product, where these are not the
-            zone's.
+            zone's. rows: zone key to how many rows it is parted into, which are opened and rinsed as they come.
         keeps_order: zones go on in the order they stand in, whatever another would save.
         has_additive: a bond-building additive weakens the mix.
         hands: pairs of them, 1 or 2.
@@ -110,6 +111,7 @@ class PlanChoice:
     visits: dict[str, VisitNumber] = field(default_factory=dict)
     coverings: dict[str, Covering] = field(default_factory=dict)
     lighteners: dict[str, Key] = field(default_factory=dict)
+    rows: dict[str, Annotated[Whole, Within(2, 6, "rows")]] = field(default_factory=dict)
     keeps_order: Flag = False
     has_additive: Flag = False
     aim: Aim = Aim.SIMPLE
@@ -120,7 +122,8 @@ class PlanChoice:
     mix_per_foil_g: Annotated[Number, Within(1.0, 40.0, "g")] = MIX_PER_FOIL_G
 
     def on(self, lanes: tuple[Zone, ...]) -> tuple[Zone, ...]:
-        """Lanes with the covering and the product that were chosen for them."""
+        """Lanes in their rows, with the covering and the product that were chosen for them."""
+        lanes = in_rows(lanes, self.rows)
         if not (self.coverings or self.lighteners):
             return lanes
         return tuple(

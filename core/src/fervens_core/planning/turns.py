@@ -11,7 +11,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from fervens_core.head import Part, Zone
+from fervens_core.head import Part, Zone, row_of
 from fervens_core.planning.entry import Entry, LaneTable
 from fervens_core.planning.hands import JOIN_LEAST_MIN, JOIN_MOST_MIN, NO_BLOCK, Task, Turns
 from fervens_core.planning.request import Paces
@@ -23,7 +23,7 @@ HELD_SHORT_LEVELS, HELD_NEED_MOST_MIN = 0.75, 20.0
 USUAL_VOLUME, NEED_STEP_MIN = 20.0, 8.0
 """[MODEL] lanes that need less than 8 min more or less with the usual strength stay in the order they were told."""
 RETOUCHED = (Part.ROOT, Part.REGROWTH, Part.BAND, Part.ENDS)
-"""Parts of sections that are made or left in place: between two zones there is little to do."""
+"""Parts of sections that are made or left in place, as rows of a zone are: between two there is little to do."""
 JOIN_SHORT_LEVELS, JOIN_NEED_MOST_MIN = 0.3, 25.0
 
 
@@ -42,7 +42,7 @@ def waiting_for(entries: Sequence[Entry]) -> dict[int, int]:
 
 def _is_again(a: Zone, b: Zone) -> bool:
     """Whether two lanes are the kinds of one zone that go on section by section in turn."""
-    return a.zone_key == b.zone_key and a.part is b.part and a.piece != b.piece
+    return a.zone_key == b.zone_key and a.part is b.part and a.piece != b.piece and row_of(a.key) == row_of(b.key)
 
 
 @dataclass(frozen=True, slots=True)
@@ -79,7 +79,7 @@ def _main_task(
 ) -> Task:
     minutes = sum(entries[r].application_min for r in rows)
     sections = sum(entries[r].zone.foil_count for r in rows)
-    is_retouch = all(entries[r].zone.part in RETOUCHED for r in rows)
+    is_retouch = all(entries[r].zone.part in RETOUCHED or row_of(entries[r].zone.key) for r in rows)
     change = pace.join_change_min if is_retouch else pace.change_min
     need = min(float(table.least_min(HELD_SHORT_LEVELS)[list(rows)].max()), HELD_NEED_MOST_MIN) if is_held else 0.0
     return Task(rows, minutes, change, minutes / sections, block, is_held=is_held, need_min=need)

@@ -385,8 +385,8 @@ short_help-deeper = a deeper tone
 
 act-stop = Rinse { $lane } now
 act-rinse = Rinse { $lane }
-act-wipe_out = Wipe out { $lane }: it is rinsed with the rest
-act-dry_out = Dry or wipe off { $lane }: it is rinsed with the rest
+act-wipe_out = Wipe out { $lane }
+act-dry_out = Dry or wipe off { $lane }
 act-rinse_two = Rinse { $lanes }
 act-rinse_together = Rinse { WHOLE($count) } zones together
 act-read = Wipe and read { $lane }

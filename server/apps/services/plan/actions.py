@@ -183,6 +183,7 @@ def choices_of(values: dict[str, Any]) -> Choices:
             visits=values["visits"],
             coverings=values["coverings"],
             lighteners=values["lighteners"],
+            rows=values["rows"],
             keeps_order=values["keeps_order"],
             delicate_way=values["delicate_way"],
             hands=values["hands"],

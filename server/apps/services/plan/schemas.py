@@ -43,6 +43,7 @@ class PlanIn(In):
     visits: dict[str, int] = {}
     coverings: dict[str, Covering] = {}
     lighteners: dict[str, str] = {}
+    rows: dict[str, int] = {}
     order: list[str] = []
     keeps_order: bool = False
     aim: Aim = Aim.SIMPLE
@@ -92,6 +93,7 @@ class PlanLane(Schema):
     name: Words
     lightener: str
     covering: Covering
+    foil_count: int
     side: str
     round: int
     visit: int
@@ -175,6 +177,7 @@ class PlanOut(Schema):
     own_visits: dict[str, int]
     coverings: dict[str, Covering]
     lighteners: dict[str, str]
+    rows: dict[str, int]
     keeps_order: bool
     delicate_way: DelicateWay
     hands: int

@@ -38,7 +38,7 @@ from fervens_core.followup import (
     propose_visit,
     read_filed,
 )
-from fervens_core.head import AGAIN, Elasticity, Lightener, ServiceKind, Zone, lanes_of
+from fervens_core.head import AGAIN, Elasticity, Lightener, ServiceKind, Zone, lanes_of, without_row
 from fervens_core.lift import Strand
 from fervens_core.log import Step
 from fervens_core.planning import (
@@ -68,8 +68,12 @@ def summary_of(row: Service) -> Filed:
 
 
 def reached(summary: Filed) -> dict[str, float]:
-    """Level by lane key; a lane that was lightened once more stands for the one before it."""
-    return {x.key.removesuffix(AGAIN): x.level for x in summary.lanes if x.level is not None}
+    """Level by lane key; a lane lightened once more stands for the one before it, rows for their zone by their mean."""
+    last = {x.key.removesuffix(AGAIN): x.level for x in summary.lanes if x.level is not None}
+    found: dict[str, list[float]] = {}
+    for key, level in last.items():
+        found.setdefault(without_row(key), []).append(level)
+    return {key: sum(levels) / len(levels) for key, levels in found.items()}
 
 
 def worn_lanes(row: Service, summary: Filed) -> list[WornLane]:
