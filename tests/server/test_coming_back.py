@@ -80,15 +80,15 @@ def test_rows_are_lanes_at_the_chair_and_one_zone_again_afterwards(owner):
     client = str(Service.objects.get(pk=sid).client_id)
     card = owner.get(f"/clients/{client}/history")["services"][0]
     assert {x["name"] for x in card["lanes"]} == {"Crown 1", "Crown 2", "Nape"}
-    Service.objects.filter(pk=sid).update(starts_at=timezone.now() - dt.timedelta(days=61))
-    made = owner.post(f"/clients/{client}/again", {}, 201)["service_id"]
-    crown = next(z for z in owner.get(f"/services/{made}")["zones"] if z["key"] == "crown")
-    assert crown["start_level"] == 7.5, "the mean of its rows"
     document = owner.get(f"/services/{sid}/file")["document"]
     again = owner.post("/services/import", {"document": document}, 201)["service_id"]
     assert [x["key"] for x in owner.get(f"/services/{again}/board")["board"]["lanes"]] == [
         "crown.row1", "crown.row2", "nape",
     ]  # fmt: skip
+    Service.objects.filter(pk=sid).update(starts_at=timezone.now() - dt.timedelta(days=61))
+    made = owner.post(f"/clients/{client}/again", {}, 201)["service_id"]
+    crown = next(z for z in owner.get(f"/services/{made}")["zones"] if z["key"] == "crown")
+    assert crown["start_level"] == 7.5, "the mean of its rows"
 
 
 def test_a_second_visit_starts_from_the_first(owner):

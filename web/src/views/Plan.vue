@@ -47,6 +47,14 @@ const grouped = (said: readonly { text: string; name: string }[]) => {
     names.length > 4 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : names.join(', ')
   return [...by].map(([text, names]) => ({ text, names: few(names) }))
 }
+const shorts = computed(() =>
+  grouped(
+    short.value.map((l) => ({
+      text: `${l.level_at_rinse.toFixed(1)} of ${levelText(l.target_level)}. ${l.reason}`,
+      name: l.name,
+    })),
+  ),
+)
 const notes = computed(() => grouped(lanes.value.map((l) => ({ text: l.note, name: l.name }))))
 /** What no product goes on, and why: said, so that it is a choice and not an oversight. */
 const kept = computed(() => grouped((shown.value?.kept ?? []).map((k) => ({ text: k.reason, name: k.name }))))
@@ -340,9 +348,8 @@ const print = () => window.print()
               .join(', ')
           }}; last rinse after {{ shown.last_rinse_min.toFixed(0) }} min. The review offers it when the hair is read.
         </li>
-        <li v-for="lane in short" :key="lane.key" class="rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-1.5">
-          <strong>{{ lane.name }}</strong> reaches {{ lane.level_at_rinse.toFixed(1) }} of
-          {{ levelText(lane.target_level) }}. {{ lane.reason }}
+        <li v-for="s in shorts" :key="s.text" class="rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-1.5">
+          <strong>{{ s.names }}</strong>: to {{ s.text }}
         </li>
         <li
           v-for="lane in shown.left_out"
