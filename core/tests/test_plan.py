@@ -81,7 +81,7 @@ def test_reasons_say_what_would_help():
     own = make_plan(request(zone("a", 3, 9), volumes={"a": 10.0})).lanes[0]
     assert "up to 40 vol is allowed" in told(own.reason)
     slow = make_plan(request(zone("a", 3, 8, foil_count=33, pace_min_per_foil=1.5))).lanes[0]
-    assert "label's 50 min end first" in told(slow.reason)
+    assert "label's 50 min end before" in told(slow.reason)
 
 
 def test_own_developer_is_kept_but_not_over_the_limit():
