@@ -1,66 +1,40 @@
 """Planning heads: the proposal beside what a sensible technician would do, on seeded random heads; and its speed.
 
 Run: bin/bench plan [heads]. How it could be wrong: the ways beside it are priced and timed by our own hands, lift and
-bowls; they take our trips where they have none of their own; a random head is not a clientele.
+bowls; they take our trips where they have none of their own; a random head is not a clientele. "before" is the planner
+that this one took the place of (bench/yesterday.py): its strengths and waves, with our trips inside each wave.
 """
 
 from __future__ import annotations
 
+import json
 import random
 import statistics
 import sys
 import time
 from collections.abc import Callable, Iterator
 from dataclasses import replace
+from pathlib import Path
+from typing import Any
 
-from fervens_core.head import (
-    USUAL_HEAD,
-    Covering,
-    Developer,
-    DeveloperUse,
-    Hair,
-    Lightener,
-    StrandPart,
-    Thickness,
-    Zone,
-)
+from heads import HEADS, SEED, random_head
+
 from fervens_core.planning import Aim, Plan, PlanRequest, compare_aims, head_sessions, plan_from, sessions_needed
 
-SEED, HEADS, REPEATS = 20261126, 200, 11
-DEARER_MIN = 2.0
-BOTTLES = tuple(
-    Developer(f"d{v}", f"{v} vol", v, DeveloperUse.TONING if v < 10 else DeveloperUse.BOTH)
-    for v in (5, 7, 10, 20, 30, 40)
-)
-POWDER = Lightener("p", "Powder", 1.5, label_max_min=50)
-
-
-def random_head(dice: random.Random, count: int | None = None) -> PlanRequest:
-    """A head of 3 to 12 zones of one kind, with the odd resistant, delicate or open-air zone and roots apart."""
-    start, gain = dice.choice([3, 4, 5, 6, 7]), dice.choice([2, 2.5, 3, 4])
-    keys = [(z.key, z.is_delicate) for z in USUAL_HEAD]
-    told = dice.sample(keys, count or dice.randint(3, 12)) if (count or 0) <= len(keys) else []
-    told = told or [(f"zone_{i}", False) for i in range(count or 0)]
-    has_roots = dice.random() < 0.25
-    zones = []
-    for key, is_delicate in told:
-        level = start + dice.choice([0, 0, 0.5, -0.5])
-        hair = Hair(level, thickness=dice.choice([Thickness.MEDIUM] * 4 + [Thickness.COARSE, Thickness.FINE]))
-        parts = (StrandPart(Hair(level), 0.0, 12.0),) if has_roots else ()
-        covering = Covering.OPEN_AIR if dice.random() < 0.1 and not parts else Covering.FOIL
-        zones.append(
-            Zone(key, key, hair, min(start + gain, 10.0), foil_count=dice.randint(3, 8), pace_min_per_foil=1.1,
-                 covering=covering, is_delicate=is_delicate, parts=parts)
-        )  # fmt: skip
-    return PlanRequest(tuple(zones), POWDER, BOTTLES)
+REPEATS, DEARER_MIN = 11, 2.0
+YESTERDAY = Path(__file__).with_name("yesterday.json")
 
 
 def _chosen(request: PlanRequest, **more: object) -> PlanRequest:
     return replace(request, choice=replace(request.choice, **more))  # type: ignore[arg-type]
 
 
-def ways(request: PlanRequest) -> Iterator[tuple[str, Plan]]:
-    """The proposal, and what a sensible technician would do instead."""
+def ways(request: PlanRequest, before: dict[str, Any]) -> Iterator[tuple[str, Plan]]:
+    """The proposal, and what a sensible technician would do instead.
+
+    Args:
+        before: strengths and waves of the planner before this one.
+    """
     ours = plan_from(request)
     yield "ours", ours
     keys = [z.key for z in request.zones]
@@ -69,6 +43,10 @@ def ways(request: PlanRequest) -> Iterator[tuple[str, Plan]]:
     yield "one strength", min(one, key=lambda p: p.price.total)
     ladder = {k: 20.0 if i < len(keys) / 2 else 30.0 for i, k in enumerate(keys)}
     yield "20 then 30", plan_from(_chosen(request, volumes=ladder))
+    starts = tuple(before["wave_starts"][1:])
+    by_key = {z.key: z for z in request.zones}
+    in_order = replace(request, zones=tuple(by_key[k] for k in before["order"]))
+    yield "before", plan_from(_chosen(in_order, round_starts=starts, volumes=before["volumes"], keeps_order=True))
 
 
 def timed(work: Callable[[], object]) -> tuple[float, float]:
@@ -88,8 +66,9 @@ def main() -> None:
     heads = [random_head(dice) for _ in range(count)]
     found: dict[str, list[Plan]] = {}
     longer = over = promised = 0
-    for request in heads:
-        for name, plan in ways(request):
+    yesterday = json.loads(YESTERDAY.read_text())
+    for request, before in zip(heads, yesterday, strict=False):
+        for name, plan in ways(request, before):
             found.setdefault(name, []).append(plan)
         aims = {a.aim: a.plan for a in compare_aims(request)}
         longer += any(aims[Aim.QUICK].finish_min > p.finish_min + 1e-6 for p in aims.values())
