@@ -26,11 +26,11 @@ from fervens_core.planning.turns import (
     units_of,
     waiting_for,
 )
-from fervens_core.planning.weigh import NEVER, Scales
+from fervens_core.planning.weigh import APART_MIN, NEVER, Scales
 
-PARTINGS = 2
-"""So many of the cheapest partings are gone on with."""
-BLOCK_PAIRS_MOST = 6
+PARTINGS = (2, 1)
+"""So many of the cheapest partings are gone on with, where hands go on meanwhile and where they wait."""
+BLOCK_MOST = 8
 EARLY_MIN = (1.0, 4.0, 8.0, 13.0, 20.0, 28.0)
 """A block's visit is tried so long before its first label ends."""
 
@@ -59,7 +59,9 @@ def turns_of(request: PlanRequest, entries: Sequence[Entry], table: LaneTable) -
             turns = one_after_the_other(entries, table, request.pace, units, is_held=held, is_told=units is told)
             found.setdefault(tuple(t.rows for t in turns.tasks), turns)
             continue
-        for blocks in _partings(request, entries, table, units, costs, is_held=held):
+        for blocks in chain.from_iterable(
+            _partings(request, entries, table, units, costs, is_held=held, waits=w) for w in (False, True)
+        ):
             turns = in_blocks(entries, table, request.pace, blocks, is_held=held, is_told=units is told)
             found.setdefault(tuple((t.rows, t.block) for t in turns.tasks), turns)
     return tuple(found.values())
@@ -73,29 +75,34 @@ def _partings(
     costs: dict[Hashable, tuple[float, float]],
     *,
     is_held: bool,
+    waits: bool,
 ) -> list[list[list[Unit]]]:
-    """The cheapest ways to part zones into blocks, in their order; left and right stay together.
+    """The cheapest ways to part zones into blocks, in their order; left and right stay together unless that is dear.
 
     Args:
+        waits: hands wait for a block's visit before they begin the next, instead of going on meanwhile.
         costs: of blocks that are known, by what they are made of; more are put there.
     """
-    pairs = pairs_of(entries, units)
+    # what it costs to end a block before each zone: the other of a pair then waits
+    ends: list[float] = []
+    for pair in pairs_of(entries, units):
+        ends += [0.0, *([APART_MIN * len(_lanes(pair[-1]))] if len(pair) > 1 else [])]
     label = min(e.label_max_min for e in entries)
     best: list[list[tuple[float, tuple[int, ...]]]] = [[(0.0, ())]]
-    for end in range(1, len(pairs) + 1):
+    for end in range(1, len(units) + 1):
         ways: list[tuple[float, tuple[int, ...]]] = []
-        for begin in range(end - 1, max(end - BLOCK_PAIRS_MOST, 0) - 1, -1):
-            block = list(chain.from_iterable(pairs[begin:end]))
+        for begin in range(end - 1, max(end - BLOCK_MOST, 0) - 1, -1):
+            block = list(units[begin:end])
             if begin < end - 1 and block_minutes(entries, table, block, request.pace) > label:
                 break
             on, last = _priced(request, entries, block, costs, is_held=is_held)
-            price = last if end == len(pairs) else on
+            price = ends[begin] + (last if waits or end == len(units) else on)
             ways += [(so_far + price, (*cuts, end)) for so_far, cuts in best[begin]]
-        best.append(sorted(ways)[:PARTINGS])
+        best.append(sorted(ways)[: PARTINGS[waits]])
     found = []
     for _, cuts in best[-1]:
         begins = (0, *cuts[:-1])
-        found.append([list(chain.from_iterable(pairs[b:e])) for b, e in zip(begins, cuts, strict=True)])
+        found.append([list(units[b:e]) for b, e in zip(begins, cuts, strict=True)])
     return found
 
 
@@ -108,7 +115,7 @@ def _priced(
     is_held: bool,
 ) -> tuple[float, float]:
     """Price of a block by itself, min: when hands go on to the next meanwhile, and when it is the last."""
-    rows = [r for u in units for r in (*chain.from_iterable(u.mains), *u.joins)]
+    rows = [r for u in units for r in _lanes(u)]
     name = tuple(_likeness(entries[r]) for r in rows)
     if name in costs:
         return costs[name]
@@ -129,6 +136,10 @@ def _priced(
     found = float(on.min()), float(last.min())
     costs[name] = found if math.isfinite(found[0]) else (NEVER, NEVER)
     return costs[name]
+
+
+def _lanes(unit: Unit) -> list[int]:
+    return [*chain.from_iterable(unit.mains), *unit.joins]
 
 
 def _likeness(entry: Entry) -> Hashable:

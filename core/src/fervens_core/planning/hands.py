@@ -23,6 +23,8 @@ HEAD_LABEL_SHARE = 0.9
 DELICATE_SHARE = 0.6
 """[MODEL] delicate hair is never on for more of the head's minutes, unless the technician says so."""
 NO_BLOCK = -1
+BETWEEN_MIN = 30.0
+"""Longer holds are for hands that wait between blocks."""
 SETTLING = 4
 """Two pairs of hands are laid out so often at most, each time with the trips as they had to wait before."""
 
@@ -38,6 +40,7 @@ class Task:
         is_join: goes on once others of its strand work. most_min: longest it may be on.
         is_held: delicate, held back from the visit it is meant for. need_min: processing it needs at least.
         after: the lane it joins: it begins when that one is on; -1 for none.
+        is_first: of its block: it may wait for the trip to the basin that is due before it, however long it takes.
     """
 
     rows: tuple[int, ...]
@@ -50,6 +53,7 @@ class Task:
     is_held: bool = False
     need_min: float = 0.0
     after: int = -1
+    is_first: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -83,7 +87,8 @@ class VisitSets:
     Args:
         at: when, min, shape (m, k), rising, infinity for none.
         hold_min: a lane that would be broken off within so many minutes of its first section waits for the visit
-            instead, shape (m,). Negative: the same, and delicate hair goes on in its turn and is not held back.
+            instead, shape (m,); from 30 min on the first of a block waits for any visit
+            within what is more than that. Negative: the same, and delicate hair goes on in its turn and is not held back.
         columns: which visit each block is rinsed in, shape (m, blocks).
     """
 
@@ -144,6 +149,8 @@ def _laid_out(
             held = visit - DELICATE_SHARE * usual
             begin = np.where(np.isfinite(held) & is_held_back, np.maximum(begin, held), begin)
         waits = np.minimum(hold, task.minutes - 1e-6) + 1e-9
+        if task.is_first:
+            waits = np.where(hold >= BETWEEN_MIN, hold - BETWEEN_MIN, waits)
         due = at[every, number]
         while (is_due := due <= begin + waits).any():
             begin = np.where(is_due, np.maximum(begin, due + rinse), begin)

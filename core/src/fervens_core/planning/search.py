@@ -17,23 +17,24 @@ from fervens_core.lift import level_to_effort
 from fervens_core.planning.blocks import EARLY_MIN, turns_of
 from fervens_core.planning.entry import PROCESSING_MIN_MIN, Entry, LaneTable
 from fervens_core.planning.finder import Finder, Found, cheapness
-from fervens_core.planning.hands import VisitSets
+from fervens_core.planning.hands import BETWEEN_MIN, VisitSets
 from fervens_core.planning.ownlines import on_own_lines, promising
 from fervens_core.planning.request import PlanRequest
 from fervens_core.planning.weigh import NEVER, Weighed
 
 ORDER_WORTH_MIN = 10.0
 PROMISING_SHARE, EACH_LEAST = 1.1, 3
-EFFORTS = ((8, 12, 3, 4), (14, 8, 3, 3), (26, 4, 2, 2), (math.inf, 3, 1, 1))
+EFFORTS = ((26, 8, 1, 2), (math.inf, 3, 1, 1))
 """Up to so many lanes, so many starts are moved so many times, and so many of the best of them to the end; at least
 three starts of each order of hands."""
 SMALL_LANES = 7
 SEED_TOLERANCES = (0.1, 0.5)
 SEED_SHARES = (0.85, 0.6)
 """[MODEL] no lane is waited for longer than these shares of what its label leaves it."""
-HOLDS = (0.0, 4.0, 10.0, 25.0, -4.0, -25.0)
-SEED_HOLDS = (0.0, 4.0, 25.0, -4.0)
-OWN_HOLDS = (4.0, 0.0, 25.0, -4.0)
+WAITS = (BETWEEN_MIN + 25.0, BETWEEN_MIN + 45.0)
+HOLDS = (0.0, 4.0, 10.0, 25.0, *WAITS, -4.0, -25.0, *(-w for w in WAITS))
+SEED_HOLDS = (0.0, 4.0, 25.0, *WAITS, -4.0)
+OWN_HOLDS = (4.0, 0.0, 25.0, *WAITS, -4.0)
 """What her own lines are laid out with, the cheapest of them."""
 SEED_ROWS = 2
 """Where parts join, so many rows of trips go on from one block to the next."""
@@ -62,8 +63,9 @@ class Search(Finder):
     """The search with one order of hands."""
 
     def holds(self, known: Sequence[float]) -> list[float]:
-        """Those of some holds that make a difference: delicate hair can only be held back where there is some."""
-        return [h for h in known if h >= 0.0 or any(t.is_held for t in self.turns.tasks)]
+        """Those of some holds that make a difference: hands wait between blocks, and delicate hair is held back."""
+        has_held, has_blocks = any(t.is_held for t in self.turns.tasks), any(t.is_first for t in self.turns.tasks)
+        return [h for h in known if (h >= 0.0 or has_held) and (abs(h) < BETWEEN_MIN or has_blocks)]
 
     def seeds(self) -> VisitSets:
         """Sets of visits to begin from: as few as labels force, each as late as they let it.

@@ -7,7 +7,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -183,10 +183,12 @@ def in_blocks(
     firsts = []
     for number, block in enumerate(blocks):
         firsts.append(block[0].mains[0][0] if block[0].mains else block[0].joins[0])
+        begun = len(tasks)
         for u in block:
             of = number if u.joins else NO_BLOCK
             held = is_held and u.is_delicate and not u.joins
             tasks += [_main_task(entries, table, m, pace, of, is_held=held) for m in u.mains]
+        tasks[begun:] = [replace(t, is_first=number > 0 and i == 0) for i, t in enumerate(tasks[begun:])]
         joins = [r for u in block for r in u.joins]
         minutes = [entries[r].application_min + pace.join_change_min for r in joins]
         waiting = waiting_for(entries)
