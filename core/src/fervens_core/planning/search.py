@@ -23,8 +23,8 @@ from fervens_core.planning.request import PlanRequest
 from fervens_core.planning.weigh import NEVER, Weighed
 
 ORDER_WORTH_MIN = 10.0
-PROMISING_SHARE, EACH_LEAST = 1.1, 3
-EFFORTS = ((26, 8, 1, 2), (math.inf, 3, 1, 1))
+PROMISING_SHARE, EACH_LEAST = 1.25, 3
+EFFORTS = ((8, 12, 1, 3), (26, 8, 1, 2), (math.inf, 3, 1, 1))
 """Up to so many lanes, so many starts are moved so many times, and so many of the best of them to the end; at least
 three starts of each order of hands."""
 SMALL_LANES = 7
@@ -36,11 +36,13 @@ HOLDS = (0.0, 4.0, 10.0, 25.0, *WAITS, -4.0, -25.0, *(-w for w in WAITS))
 SEED_HOLDS = (0.0, 4.0, 25.0, *WAITS, -4.0)
 OWN_HOLDS = (4.0, 0.0, 25.0, *WAITS, -4.0)
 """What her own lines are laid out with, the cheapest of them."""
+BREAKS = 4
+"""A visit is tried when hands are done with each of so many turns: it breaks nothing off."""
 SEED_ROWS = 2
 """Where parts join, so many rows of trips go on from one block to the next."""
 _ONE = np.array([w * x for x in (1.0, 2.0, 3.0, 5.0, 7.0, 10.0, 14.0) for w in (-1.0, 1.0)])
 _PAIRS = np.array(list(itertools.product((-7.0, -3.0, -1.0, 1.0, 3.0, 7.0), repeat=2)))
-PAIRED_MOST, MANY_VISITS = 3, 5
+PAIRED_MOST, MANY_VISITS = 8, 5
 _REST = np.array([w * x for x in (1.0, 2.0, 3.0, 7.0) for w in (-1.0, 1.0)])
 _ONE_OF_MANY, _REST_OF_MANY, FINE_VISITS = _ONE[[0, 1, 4, 5, 8, 9]], _REST[4:6], 10
 """With more visits than this, fewer steps are tried for each."""
@@ -120,7 +122,8 @@ class Search(Finder):
         )
 
     def _block_seeds(self) -> VisitSets:
-        """A trip for each block, one after the other: each so long before its first label ends as comes out cheapest.
+        """A trip for each block, one after the other: each so long before its first label ends as comes out cheapest, or
+        between two turns.
 
         For every hold the best few rows of trips go on to the next block.
         """
@@ -130,9 +133,12 @@ class Search(Finder):
         visits = np.full((count, blocks), np.inf)
         for b, row in enumerate(self.turns.firsts):
             columns = np.repeat(np.arange(blocks)[None], len(visits), axis=0)
-            wall = self.walls(self.lay_out(VisitSets(visits, hold, columns)))[row]
-            visits, hold = np.repeat(visits, early.size, axis=0), np.repeat(hold, early.size)
-            visits[:, b] = (np.floor(wall)[:, None] - early).ravel()
+            timelines = self.lay_out(VisitSets(visits, hold, columns))
+            wall = np.floor(self.walls(timelines)[row])
+            after = self._next_ends(b, timelines.ends)
+            tried = np.column_stack([wall[:, None] - early, np.where(after <= wall[:, None], after, wall[:, None])])
+            visits, hold = np.repeat(visits, tried.shape[1], axis=0), np.repeat(hold, tried.shape[1])
+            visits[:, b] = tried.ravel()
             sets = VisitSets(visits, hold, np.repeat(np.arange(blocks)[None], len(visits), axis=0))
             prices = self.weigh(sets, bowls=0).prices.reshape(count, -1)
             kept = (
@@ -140,6 +146,12 @@ class Search(Finder):
             )
             visits, hold = visits[kept.ravel()], hold[kept.ravel()]
         return VisitSets(visits, hold, np.repeat(np.arange(blocks)[None], len(visits), axis=0))
+
+    def _next_ends(self, block: int, ends: Floats) -> Floats:
+        """When hands are done with each of the next turns after a block's last, were there no visit; shape (m, c)."""
+        last = max((i for i, t in enumerate(self.turns.tasks) if t.block == block), default=-1)
+        rows = [t.rows[-1] for t in self.turns.tasks[last + 1 : last + 1 + BREAKS]]
+        return np.ceil(ends[rows]).T
 
     def _line_moves(self, found: Found, tip: Floats | None) -> VisitSets:
         """A line moved (the first k times as many as there are steps); it and all later ones; to its wall.
