@@ -2,7 +2,7 @@
 
 Run: bin/bench plan [heads]. How it could be wrong: the ways beside it are priced and timed by our own hands, lift and
 bowls; they take our trips where they have none of their own; a random head is not a clientele. "before" is the planner
-that this one took the place of (bench/yesterday.py): its strengths and waves, with our trips inside each wave.
+that this one took the place of (bench/_yesterday.py): its strengths and waves, with our trips inside each wave.
 """
 
 from __future__ import annotations
@@ -17,7 +17,7 @@ from dataclasses import replace
 from pathlib import Path
 from typing import Any
 
-from heads import HEADS, SEED, random_head
+from _heads import HEADS, SEED, random_head
 
 from fervens_core.planning import Aim, Plan, PlanRequest, compare_aims, head_sessions, plan_from, sessions_needed
 

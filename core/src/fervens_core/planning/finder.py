@@ -14,7 +14,7 @@ import numpy as np
 
 from fervens_core.base import Floats
 from fervens_core.planning.price import NOTHING, Price
-from fervens_core.planning.weigh import Scales, Weighed
+from fervens_core.planning.weigh import NEVER, Scales, Weighed
 
 WIPED = -1
 
@@ -64,7 +64,8 @@ class Finder(Scales):
         parts = self.price_of(found.volumes, found.starts, found.ends, found.rinses, found.visits, wiped)
         strength, minutes = self.indices(found)[:, None], (found.rinses - found.ends)[:, None]
         bowls = float(self._bowled(strength, found.starts[:, None], found.ends[:, None], minutes)[0])
-        return replace(found, parts=replace(parts, spared=max(found.price - bowls - parts.total, 0.0)))
+        # what cannot be done at all is repaired in the plan and has no price
+        return replace(found, parts=replace(parts, spared=max(found.price % NEVER - bowls - parts.total, 0.0)))
 
     def indices(self, found: Found) -> np.ndarray:
         """Each lane's strength by its index."""

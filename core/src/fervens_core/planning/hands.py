@@ -87,8 +87,8 @@ class VisitSets:
     Args:
         at: when, min, shape (m, k), rising, infinity for none.
         hold_min: a lane that would be broken off within so many minutes of its first section waits for the visit
-            instead, shape (m,); from 30 min on the first of a block waits for any visit
-            within what is more than that. Negative: the same, and delicate hair goes on in its turn and is not held back.
+            instead, shape (m,); from 30 min on the first of a block waits for any visit within what is more than that.
+            Negative: the same, and delicate hair goes on in its turn and is not held back.
         columns: which visit each block is rinsed in, shape (m, blocks).
     """
 

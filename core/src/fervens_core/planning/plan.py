@@ -29,7 +29,7 @@ from fervens_core.lift import (
     zone_factors,
 )
 from fervens_core.planning.bowls import PlannedBowl, Serving, plan_bowls
-from fervens_core.planning.entry import Entry, LeftOut, entries_of
+from fervens_core.planning.entry import PROCESSING_MIN_MIN, Entry, LeftOut, entries_of
 from fervens_core.planning.finder import WIPED, Found
 from fervens_core.planning.price import NOTHING, Price, prices_for
 from fervens_core.planning.request import PlanRequest
@@ -258,9 +258,11 @@ def _rows(request: PlanRequest, entries: Sequence[Entry], found: Found, number: 
         start, end, rinse = float(found.starts[i]), float(found.ends[i]), float(found.rinses[i])
         is_wiped = found.visit[i] == WIPED
         asked = rinse if is_wiped else found.asked[found.visit[i]]
+        wall = (end if e.counts_from_end else start) + e.label_max_min
+        if not end + PROCESSING_MIN_MIN - 1e-6 <= rinse <= wall + 1e-6:  # no trip suits it: it is rinsed alone
+            rinse = asked = wall
         own = request.choice.minutes.get(e.zone.key)
         if own is not None:
-            wall = (end if e.counts_from_end else start) + e.label_max_min
             rinse = asked = min(max(start + own, end + 1.0), wall)
         rows.append(_Row(e, number, start, end, rinse, float(found.volumes[i]), asked, is_wiped))
     return rows

@@ -122,8 +122,7 @@ class Search(Finder):
         )
 
     def _block_seeds(self) -> VisitSets:
-        """A trip for each block, one after the other: each so long before its first label ends as comes out cheapest, or
-        between two turns.
+        """A trip for each block, one after the other: before its first label ends, or between two turns, as is cheapest.
 
         For every hold the best few rows of trips go on to the next block.
         """

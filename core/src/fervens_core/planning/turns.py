@@ -88,14 +88,15 @@ def _main_task(
 def _join_task(
     entries: Sequence[Entry], row: int, after: int, table: LaneTable, pace: Paces, block: int, follow_min: float
 ) -> Task:
-    """Args: follow_min: of the joins of its block after it, half of which it is on longer than it needs."""
+    """Args: follow_min: of the joins of its block after it, half of which it is on longer than it needs, and no less
+    than leaves the last of them its time."""
     e = entries[row]
     longest = float(table.longest_min[row])
     most = e.application_min + (longest if math.isfinite(longest) else e.label_max_min)
     most += follow_min / 2.0
     if e.zone.part is Part.ROOT:  # the trip may have to wait for a section
         most = min(most, JOIN_MOST_MIN - max(x.section_min for x in entries))
-    most = max(most, e.application_min + JOIN_LEAST_MIN)
+    most = max(most, e.application_min + JOIN_LEAST_MIN + follow_min)
     return Task(
         (row,), e.application_min, pace.join_change_min, e.section_min, block, is_join=True, most_min=most, after=after
     )

@@ -52,7 +52,7 @@ HURRIED_MIN = 80.0
 JOIN_LEVELS_SHORT, EARLY_JOIN_MIN = 1.5, 6.0
 """Roots join when the lengths are about one level short (common practice, no source); each level more that is still to
 go then costs so much [MODEL]: roots that need half an hour have to join before."""
-STRENGTHS_MAX = 3
+STRENGTHS_MAX, MANY_STRENGTHS = 3, 12
 EXACT_LEAST = 64
 """Of many sets so many of the cheapest, as far as can be told without bowls, have their bowls counted."""
 DELICATE_MISS_SHARE, ROOT_MISS_SHARE = 0.8, 0.5
@@ -88,9 +88,9 @@ class Weighed:
 
 
 def _subsets(count: int) -> list[np.ndarray]:
-    return [
-        np.array(list(itertools.combinations(range(count), size))) for size in range(1, min(STRENGTHS_MAX, count) + 1)
-    ]
+    """Sets of up to three of so many strengths; of many, where every whole volume may be weighed, of up to two."""
+    most = STRENGTHS_MAX if count <= MANY_STRENGTHS else 2
+    return [np.array(list(itertools.combinations(range(count), size))) for size in range(1, min(most, count) + 1)]
 
 
 class Scales:

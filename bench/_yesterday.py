@@ -1,6 +1,6 @@
 """What the planner before this one would have done for the bench's heads: waves and strengths, kept in yesterday.json.
 
-Run: git worktree add FOLDER b71e11f && PYTHONPATH=FOLDER/core/src .local/venv/bin/python bench/yesterday.py
+Run: git worktree add FOLDER b71e11f && PYTHONPATH=FOLDER/core/src .local/venv/bin/python bench/_yesterday.py
 """
 
 from __future__ import annotations
@@ -9,7 +9,7 @@ import json
 import random
 from pathlib import Path
 
-from heads import HEADS, SEED, random_head
+from _heads import HEADS, SEED, random_head
 
 from fervens_core.planning import make_plan
 
