@@ -34,6 +34,7 @@ from fervens_core.planning.finder import WIPED, Found
 from fervens_core.planning.price import NOTHING, Price, prices_for
 from fervens_core.planning.request import PlanRequest
 from fervens_core.planning.search import search, search_again
+from fervens_core.planning.weigh import WIPE_SECTION_MIN
 
 ROUND_TONE_MIN = 8.0
 """[MODEL] where the head is parted on purpose: toner on what was rinsed, before the next goes on."""
@@ -324,7 +325,7 @@ def _told(
     last = np.array([r.rinse - r.end for r in rows])
     levels = level_ranges(belief, first, last, [z.covering for z in zones])
     moments: list[tuple[int, float]] = []
-    lasts = {(n, max(r.rinse for r in rows if r.round == n)) for n in {r.round for r in rows}}
+    lasts = {(n, max(_off_min(r) for r in rows if r.round == n)) for n in {r.round for r in rows}}
     for at in sorted({(r.round, r.rinse) for r in rows if not r.is_wiped} | lasts):
         if not moments or at[0] != moments[-1][0] or at[1] - moments[-1][1] > 1e-6:
             moments.append(at)
@@ -340,6 +341,11 @@ def _told(
     )
     bowled = prices_for(request.choice.aim, request.pace).bowl * len(bowls)
     return Plan(tuple(planned), visits, tuple(left_out), bowls, belief, move, replace(price, bowls=bowled))
+
+
+def _off_min(row: _Row) -> float:
+    """When all of a lane's product is off: wiping takes its time."""
+    return row.rinse + (WIPE_SECTION_MIN * row.entry.zone.foil_count if row.is_wiped else 0.0)
 
 
 def _visit(number: int, moment: tuple[int, float], asked_min: float, lanes: Sequence[LanePlan]) -> BasinVisit:

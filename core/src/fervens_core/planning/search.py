@@ -46,7 +46,7 @@ PAIRED_MOST, MANY_VISITS = 8, 5
 _REST = np.array([w * x for x in (1.0, 2.0, 3.0, 7.0) for w in (-1.0, 1.0)])
 _ONE_OF_MANY, _REST_OF_MANY, FINE_VISITS = _ONE[[0, 1, 4, 5, 8, 9]], _REST[4:6], 10
 """With more visits than this, fewer steps are tried for each."""
-NEAR_MOST = 6
+NEAR_MOST = 3
 """So many of the sets around a schedule have their strengths exchanged as well."""
 
 
@@ -122,7 +122,7 @@ class Search(Finder):
         )
 
     def _block_seeds(self) -> VisitSets:
-        """A trip for each block, one after the other: before its first label ends, or between two turns, as is cheapest.
+        """A trip for each block, one after the other: before its label ends, or between two turns, as is cheapest.
 
         For every hold the best few rows of trips go on to the next block.
         """

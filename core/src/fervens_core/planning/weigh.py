@@ -246,8 +246,9 @@ class Scales:
             self.ready[:, :, None] <= room[:, None] + 1e-6, 0.0, NEVER
         )
         off = timelines.ends[:, None] + self.ready[:, :, None]
+        wiping = np.array([WIPE_SECTION_MIN * e.zone.foil_count for e in self.entries])[:, None, None]
         for column in at.T:  # who is at the basin is not wiped out meanwhile
-            is_there = (off > column - 0.5) & (off < column + self.request.pace.rinse_min)
+            is_there = (off > column - wiping) & (off < column + self.request.pace.rinse_min)
             costs[:, :, :, k] += np.where(is_there, NEVER, 0.0)
         if self.is_join.any():
             self._join(costs, (i, j, v), levels, rest, minutes, timelines)
