@@ -42,7 +42,8 @@ class Hand:
 
 
 def kept(page):
-    expect(page.get_by_text("Kept", exact=True)).to_be_visible()
+    """A keeping plans the whole head anew, which takes its time on a machine that does much else."""
+    expect(page.get_by_text("Kept", exact=True)).to_be_visible(timeout=60_000)
 
 
 def to_plan(page):

@@ -47,7 +47,7 @@ def tick(page, text):
 
 
 def kept(page):
-    expect(page.get_by_role("status").filter(has_text="Kept")).to_be_visible()
+    expect(page.get_by_role("status").filter(has_text="Kept")).to_be_visible(timeout=60_000)
 
 
 def take_on_cautions(page):
