@@ -24,7 +24,7 @@ from fervens_core.planning.weigh import NEVER, Weighed
 
 ORDER_WORTH_MIN = 10.0
 PROMISING_SHARE, EACH_LEAST = 1.25, 3
-EFFORTS = ((8, 12, 1, 3), (26, 8, 1, 2), (math.inf, 3, 1, 1))
+EFFORTS = ((8, 12, 1, 4), (14, 8, 1, 3), (26, 8, 1, 2), (math.inf, 3, 1, 1))
 """Up to so many lanes, so many starts are moved so many times, and so many of the best of them to the end; at least
 three starts of each order of hands."""
 SMALL_LANES = 7
