@@ -137,7 +137,7 @@ const isParted = computed(() => Boolean(first.value && props.plan.round_starts.i
           <button type="submit" class="btn !min-h-11 !px-3">Set min</button>
         </form>
         <select
-          class="field !w-36"
+          class="field !w-44"
           aria-label="Covering"
           :value="alike('coverings')"
           @change="(e) => setNamed('coverings', e)"
