@@ -11,12 +11,13 @@ from typing import Any
 
 import numpy as np
 
+from fervens_core.basin import tone_step
 from fervens_core.formats import FORMAT, VERSION, read_service_file
-from fervens_core.head import USUAL_HEAD, Tone
+from fervens_core.formats.answers import chair_of
+from fervens_core.head import USUAL_HEAD
 from fervens_core.lift import SimulatedHead
 from fervens_core.log import data_from_json
 from fervens_core.planning import Plan, make_plan
-from fervens_core.toning import Result, Wish, all_formulas, choose, lay_out
 from fervens_words import tell
 
 EYE_STD = 0.15
@@ -141,47 +142,48 @@ class Head:
                 self.tell(end + 8 + 0.5 * i, "ReadingTaken", zone_key=z.zone.key, level=level, mode="dry")
         return end + 8 + 0.5 * len(zones)
 
-    def tone(self, at_min: float, gap_min: float = 2.0, most_bowls: int = 3) -> float:
-        """The best formulas for what was read last, each zone for its own minutes; the formulas of the app itself."""
+    def tone(self, at_min: float) -> float:
+        """The app's own session for what was read last: its bowls, order and one rinse, each bowl one act."""
         self.tell(at_min - 1.5, "ReviewFinished")
-        levels = {e["data"]["zone_key"]: e["data"]["level"] for e in self.log if e["kind"] == "ReadingTaken"}
-        zones = [z.zone for z in self.plan.lanes if z.zone.key in levels]
-        results = [
-            Result(z.key, z.name, z.hair.start_level, max(levels[z.key], z.hair.start_level), z.hair.porosity,
-                   grams=5.0 * z.foil_count)
-            for z in zones
-        ]  # fmt: skip
-        depth = min(min(r.level, z.target_level) for r, z in zip(results, zones, strict=True))
-        wish = Wish(Tone(self.document["tone"]), depth)
-        chosen = choose(results, lay_out(all_formulas(self.file.toners)), wish.wanted, most_bowls=most_bowls)[-1]
-        end = at_min
-        order = sorted(results, key=lambda r: -chosen.matches[r.key].minutes)
-        for i, result in enumerate(order):
-            match = chosen.matches[result.key]
-            formula = match.formula
-            shades_g, developer = formula.split_g(result.grams)
-            two = (
-                {"second_key": formula.shades[1].key, "second_name": formula.shades[1].name}
-                if len(shades_g) > 1
-                else {}
-            )
-            on = at_min + gap_min * i
+        self.document["events"].sort(key=lambda e: e["at_min"])
+        file = read_service_file(self.document)
+        there = chair_of(file)
+        step = tone_step(there, file.toners, findings=file.findings, tone=file.tone)
+        plans = {x.id: x.proposal for x in step.lanes if x.proposal}
+        for act in step.acts:
+            bowl = next(b for b in step.bowls if b.number == act.bowl)
+            two = len(bowl.shade_keys) > 1
+            parts = [
+                {
+                    "id": i,
+                    "minutes": round(plans[i].minutes, 2),
+                    "product_g": round(plans[i].product_g, 2),
+                    "developer_g": round(plans[i].developer_g, 2),
+                    "before_min": round(before, 2),
+                }
+                for i, before in zip(act.ids, act.before_min, strict=True)
+            ]
+            more = {"second_key": bowl.shade_keys[1], "second_name": bowl.shade_names[1]} if two else {}
             self.tell(
-                on,
-                "TonerApplied",
-                zone_key=result.key,
-                shade_key=formula.shades[0].key,
-                shade_name=formula.shades[0].name,
-                minutes=match.minutes,
-                product_g=round(sum(shades_g), 1),
-                developer_g=round(developer, 1),
-                share=formula.shares[0],
-                developer_parts=round(formula.developer_parts, 3),
-                **two,
+                at_min + plans[act.ids[-1]].on_min,
+                "ToneBowlApplied",
+                shade_key=bowl.shade_keys[0],
+                shade_name=bowl.shade_names[0],
+                parts=parts,
+                share=bowl.share if two else 1.0,
+                developer_parts=round(bowl.developer_parts, 3),
+                dilution=bowl.dilution,
+                **more,
             )
-            self.tell(on + match.minutes, "TonerRinsed", by="Juno Pell", zone_key=result.key)
-            end = max(end, on + match.minutes)
-        return end
+        last_on = at_min + max(p.on_min for p in plans.values())
+        halfway = max(at_min + step.finish_min / 2.0, last_on + 0.5)
+        still = [i for i, p in plans.items() if at_min + p.rinse_min > halfway]
+        if still:
+            self.tell(halfway, "TonersEmulsified", by="Juno Pell", ids=still)
+        for rinse in step.rinses:
+            ids = [i for i, p in plans.items() if p.rinse_min == rinse]
+            self.tell(at_min + rinse, "TonersRinsed", by="Juno Pell", ids=ids)
+        return at_min + step.finish_min
 
 
 def write(name: str, document: dict[str, Any]) -> None:
@@ -208,8 +210,8 @@ def main() -> None:
     head = Head(tobias, seed=7, until_min=1000, extent=0.99, rate=1.05)
     head.consult(["professional_use"])
     toned = head.lighten()
-    head.until = toned + 10
-    head.tone(toned + 3, gap_min=3.0)
+    head.until = toned + 15
+    head.tone(toned + 3)
     write("tobias-at-toner", tobias)
 
     sanna = service("Sanna Quill", "One even oat from nape to fringe; last season came out in three colours.", "neutral",

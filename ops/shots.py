@@ -77,7 +77,7 @@ def _weigh(page: Page) -> None:
 
 def _to_the_tone(page: Page) -> None:
     page.get_by_role("button", name="To the tone").click()
-    page.get_by_role("region", name="Bowls").wait_for()
+    page.get_by_role("region", name=re.compile("rinse")).first.wait_for()
     page.get_by_role("status").filter(has_text="Review finished").wait_for(state="detached", timeout=12_000)
 
 

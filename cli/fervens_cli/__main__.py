@@ -14,7 +14,7 @@ import numpy as np
 
 from fervens_cli.reader import serve
 from fervens_core.base import CoreError, LimitError, check_level, check_range, check_volume_strength, say
-from fervens_core.colour import hair_lab, lab_to_hex, undertone
+from fervens_core.colour import hair_lab, seen_hexes, undertone
 from fervens_core.formats import (
     BANDS_MAX,
     ServiceFile,
@@ -57,7 +57,7 @@ def _curve(args: argparse.Namespace) -> dict[str, Any]:
     return {
         "points": [
             {"minute": m, "level": round(float(v), 3), "lab": [round(x, 2) for x in lab], "hex": h}
-            for m, v, lab, h in zip(minutes, levels, labs.tolist(), lab_to_hex(labs), strict=True)
+            for m, v, lab, h in zip(minutes, levels, labs.tolist(), seen_hexes(labs), strict=True)
         ]
     }
 

@@ -9,8 +9,7 @@ from test_toning import SHELF, shade
 from told import told
 
 from fervens_core.base import ConflictError
-from fervens_core.basin import lanes_today, make_review, read_zones, tone_step, toning_plans_for, try_formula
-from fervens_core.basin import parts as tone_parts_room
+from fervens_core.basin import ToneChoice, lanes_today, make_review, read_zones, tone_step, toning_for, try_formula
 from fervens_core.basin.review import Way
 from fervens_core.chair import Chair, make_board
 from fervens_core.colour import WAVELENGTHS_NM, delta_e_2000
@@ -33,6 +32,7 @@ from fervens_core.head import (
 from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
+    BowlPart,
     ConsultationFinished,
     Grab,
     HairNoted,
@@ -43,10 +43,14 @@ from fervens_core.log import (
     Rinsed,
     ServiceClosed,
     ShadowSet,
+    ToneBowlApplied,
+    ToneFormulaSet,
     TonerApplied,
     TonerEmulsified,
     TonerPulledBack,
     TonerRinsed,
+    TonersEmulsified,
+    TonersRinsed,
     TonerStrandRead,
     WishSet,
     fold,
@@ -77,14 +81,14 @@ def chair(log, now=70.0, zones=ZONES, lightener=POWDER):
 
 
 def step(there, findings=CLEAR, tone=Tone.NEUTRAL, shelf=SHELF, most_bowls=3):
-    return tone_step(there, shelf, findings=findings, tone=tone, most_bowls=most_bowls)
+    return tone_step(there, shelf, findings=findings, tone=tone, choice=ToneChoice(most_bowls))
 
 
 def review(there, findings=CLEAR, zones=ZONES, kept=()):
     reads = read_zones(there)
-    choices = toning_plans_for(there, reads, SHELF, findings, Tone.NEUTRAL, 3)
+    choice = toning_for(there, reads, SHELF, findings, Tone.NEUTRAL)
     wanted = request(*zones, bottles=BOTTLES, lightener=there.lightener)
-    return make_review(there, reads, request=wanted, choice=choices[-1], elasticity=findings.elasticity, kept=kept)
+    return make_review(there, reads, request=wanted, choice=choice, elasticity=findings.elasticity, kept=kept)
 
 
 # ---- review
@@ -188,8 +192,11 @@ def test_the_chair_sends_to_the_review_and_once_toner_is_on_to_the_basin():
 def test_each_result_its_own_formula_and_fewer_bowls_give_something_up():
     found = step(chair(rinsed()))
     assert [c.count for c in found.counts] == sorted({c.count for c in found.counts})
-    assert found.counts[0].spread >= found.counts[-1].spread
-    assert "apart" in told(found.counts[0].gives_up) or "farther" in told(found.counts[0].gives_up)
+    assert [c.is_proposed for c in found.counts].count(True) == 1
+    one = step(chair(rinsed()), most_bowls=1)
+    assert [len(one.bowls), len(one.counts)] == [1, 1]
+    proposed = next(c for c in found.counts if c.is_proposed)
+    assert proposed.count == len(found.bowls)
     assert {i for b in found.bowls for i in b.lane_ids} == set(KEYS)
     for bowl in found.bowls:
         product = sum(bowl.shades_g)
@@ -201,8 +208,9 @@ def test_each_result_its_own_formula_and_fewer_bowls_give_something_up():
 def test_the_zones_say_the_same_distance_from_the_wish_as_the_head():
     found = step(chair(rinsed()))
     away = [x.proposal.delta_e for x in found.lanes]
-    assert found.counts[-1].mean_delta_e == pytest.approx(sum(away) / len(away))
-    assert found.counts[-1].worst_delta_e == pytest.approx(max(away))
+    proposed = next(c for c in found.counts if c.is_proposed)
+    assert proposed.mean_delta_e == pytest.approx(sum(away) / len(away))
+    assert proposed.worst_delta_e == pytest.approx(max(away))
     for lane in found.lanes:
         apart = delta_e_2000(np.array(lane.proposal.lab), np.array(lane.wanted_lab))
         assert lane.proposal.delta_e == pytest.approx(float(apart))
@@ -211,9 +219,12 @@ def test_the_zones_say_the_same_distance_from_the_wish_as_the_head():
 def test_the_wish_can_be_set_as_a_tone_at_a_level_or_as_a_measured_colour():
     usual = step(chair(rinsed()))
     assert not usual.is_own_wish
-    assert usual.wish.level == 6.5
+    # they were to end alike: the pale one gives up half a level for it, no more
+    assert {k: w.wish.level for w in usual.wishes for k in w.keys} == {"nape": 8.0, "back": 6.5, "crown": 6.5}
     set_to = step(chair(rinsed(READ, (60, WishSet(Tone.GOLD, 7.5)))))
     assert (set_to.wish.tone, set_to.wish.level, set_to.is_own_wish) == (Tone.GOLD, 7.5, True)
+    own = step(chair(rinsed(READ, (60, WishSet(Tone.GOLD, 7.5)), (61, WishSet(Tone.COOL, 6.0, zone_keys=("crown",))))))
+    assert {w.wish.tone: w.keys for w in own.wishes} == {Tone.GOLD: ("nape", "back"), Tone.COOL: ("crown",)}
     measured = step(chair(rinsed(READ, (60, WishSet(Tone.NEUTRAL, 7.5, lab=(58.0, 6.0, 20.0))))))
     assert measured.wish.wanted.tolist() == [58.0, 6.0, 20.0]
 
@@ -267,8 +278,13 @@ def test_ends_that_hold_ash_are_warmed_or_the_rest_is_toned_toward_them():
     ash = rinsed(dict.fromkeys(KEYS, 9.0))
     ash.append(event(62, ReadingTaken("crown", 9.0, ReadingMode.DRY, (), 0.0, DyeHue.VIOLET, 0.5)))
     crown = next(x for x in step(chair(ash)).lanes if x.key == "crown")
-    assert [told(w.title) for w in crown.remedies] == ["Warm these ends", "Tone the rest toward these ends"]
+    assert [told(w.title) for w in crown.remedies] == [
+        "Draw it out first: left-over lightener with shampoo, or a remover",
+        "Warm these ends",
+        "Tone the rest toward these ends",
+    ]
     assert all(-15.0 < w.gained_l < 15.0 for w in crown.remedies)
+    # each says where it ends: drawn out first it comes nearest to the wish
     assert crown.remedies[0].delta_e < crown.remedies[1].delta_e
 
 
@@ -277,6 +293,9 @@ def test_a_root_shadow_is_a_lane_of_its_own_with_its_meeting_line():
     found = step(chair(rinsed(READ, (60, ShadowSet(5.5, 30.0, 10.0)))), shelf=(*SHELF, deep))
     shadows = [x for x in found.lanes if x.part == "shadow"]
     assert {x.key for x in shadows} == set(KEYS)
+    # on at the same time as the lengths, for their full time, and rinsed with them
+    assert len({x.proposal.rinse_min for x in found.lanes}) == 1
+    assert max(x.proposal.on_min for x in shadows) < min(x.proposal.on_min for x in found.lanes if not x.part)
     nape = next(x for x in shadows if x.key == "nape")
     assert told(nape.name) == "Nape, root shadow"
     assert nape.meeting[0].hex != nape.meeting[-1].hex
@@ -284,19 +303,6 @@ def test_a_root_shadow_is_a_lane_of_its_own_with_its_meeting_line():
     length = next(x for x in found.lanes if x.id == "nape")
     assert nape.meeting[-1].hex == length.proposal.hex
     assert len({x.proposal.bowl for x in shadows}) == 1
-
-
-def test_a_second_shadow_bowl_only_where_it_brings_the_head_plainly_nearer(monkeypatch):
-    deep = (shade("umber", 5, ratio=1.0, orange=0.6, red=0.4), shade("slate", 5, ratio=1.0, blue=0.6, green=0.4))
-
-    def bowls():
-        found = step(chair(rinsed(READ, (60, ShadowSet(5.5, 30.0, 10.0)))), shelf=(*SHELF, *deep))
-        return len({x.proposal.bowl for x in found.lanes if x.part == "shadow"})
-
-    monkeypatch.setattr(tone_parts_room, "SECOND_SHADOW_BOWL", 0.0)
-    assert bowls() == 2
-    monkeypatch.setattr(tone_parts_room, "SECOND_SHADOW_BOWL", 50.0)
-    assert bowls() == 1
 
 
 KEPT = (zone("nape", 4.0, 8.5, ends=Apart(Hair(9.0, History.LIGHTENED), 60.0)), zone("crown", 7.0, 7.0))
@@ -406,17 +412,17 @@ def test_pulled_back_over_it_goes_on_for_the_minutes_that_were_said():
 
 def test_acts_at_the_basin_come_in_their_order_and_the_label_stops_it():
     there = chair(rinsed(READ, (70, FOG)), 71.0)
-    codes = [a.code for a in step(there).acts if a.id == "nape"]
+    codes = [a.code for a in step(there).acts if "nape" in a.ids]
     assert codes == ["emulsify", "strand", "rinse"]
     done = chair(rinsed(READ, (70, FOG), (77, TonerEmulsified("nape")), (79, TonerStrandRead("nape", 0.6))), 80.0)
-    assert [a.code for a in step(done).acts if a.id == "nape"] == ["rinse"]
+    assert [a.code for a in step(done).acts if "nape" in a.ids] == ["rinse"]
     over = step(chair(rinsed(READ, (70, FOG)), 91.0))
     assert over.acts[0].code == "stop"
     off = chair(rinsed(READ, (70, FOG), (84, TonerRinsed("nape"))), 90.0)
     nape = next(x for x in step(off).lanes if x.id == "nape")
     assert nape.toner.on_min == pytest.approx(14.0)
     assert nape.toner.strand_scale == ()
-    assert not [a for a in step(off).acts if a.id == "nape"]
+    assert not [a for a in step(off).acts if "nape" in a.ids]
 
 
 def test_an_own_formula_is_tried_over_chosen_zones():
@@ -430,10 +436,91 @@ def test_an_own_formula_is_tried_over_chosen_zones():
         try_formula(there, Formula((SHELF[0],)), ["fringe"], tone=Tone.NEUTRAL)
 
 
-def test_choices_leave_the_zones_nearer_to_one_another_than_they_were():
+def test_parts_end_nearer_to_one_another_than_they_were():
     there = chair(rinsed())
     reads = read_zones(there)
     before = np.array([r.result.lab for r in reads])
     apart = float(delta_e_2000(before[:, None], before[None]).max())
-    assert step(there).counts[-1].spread < apart
+    assert next(c for c in step(there).counts if c.is_proposed).spread < apart
     assert reads[0].result.rest is None or reads[0].result.rest is DyeHue.VIOLET
+
+
+def bowl(found, number=1):
+    """The act that puts a bowl on all its parts, as the page sends it."""
+    own = next(b for b in found.bowls if b.number == number)
+    act = next(a for a in found.acts if a.code == "apply" and a.bowl == number)
+    lanes = {x.id: x.proposal for x in found.lanes}
+    parts = tuple(
+        BowlPart(i, lanes[i].minutes, lanes[i].product_g, lanes[i].developer_g, before)
+        for i, before in zip(act.ids, act.before_min, strict=True)
+    )
+    two = len(own.shade_keys) > 1
+    return ToneBowlApplied(
+        own.shade_keys[0],
+        own.shade_names[0],
+        parts,
+        *(own.shade_keys[1:] + own.shade_names[1:] if two else ()),
+        share=own.share if two else 1.0,
+        developer_parts=own.developer_parts,
+        dilution=own.dilution,
+    )
+
+
+def test_one_act_puts_a_bowl_on_all_its_parts_and_each_keeps_its_own_clock():
+    log = rinsed(dict.fromkeys(KEYS, 9.0))
+    found = step(chair(log), tone=Tone.COOL)
+    assert [len(found.bowls), [a.code for a in found.acts]] == [1, ["apply"]]
+    put = bowl(found)
+    log.append(event(75, put))
+    there = chair(log, 76.0)
+    now = step(there, tone=Tone.COOL)
+    clocks = {x.id: x.toner for x in now.lanes}
+    first, last = found.acts[0].ids[0], found.acts[0].ids[-1]
+    gap = (clocks[last].applied_at - clocks[first].applied_at).total_seconds() / 60
+    assert gap == pytest.approx(put.parts[0].before_min)
+    assert gap > 1.0
+    # all of them are planned to be rinsed at one moment
+    planned = {round(c.planned_at.timestamp()) for c in clocks.values()}
+    assert max(planned) - min(planned) <= 1
+    assert [(a.code, len(a.ids)) for a in now.acts] == [("emulsify", 3), ("strand", 1), ("rinse", 3)]
+    log += [event(80, TonersEmulsified(KEYS)), event(83, TonerStrandRead(first, 0.5)), event(90, TonersRinsed(KEYS))]
+    done = step(chair(log, 91.0), tone=Tone.COOL)
+    assert done.acts == ()
+    assert {x.toner.rinsed_at for x in done.lanes} == {at(90)}
+    assert fold([*log, event(92, TonersRinsed(("nape",)))]).conflicts[0].code == "no_toner"
+
+
+def test_a_formula_of_her_own_is_planned_like_any_other_and_can_be_taken_back():
+    log = rinsed(dict.fromkeys(KEYS, 9.0), (60, ToneFormulaSet(("crown",), "rose", "hay", 0.25)))
+    found = step(chair(log), tone=Tone.COOL)
+    (own,) = [b for b in found.bowls if b.is_own]
+    assert (own.shade_keys, own.share, own.lane_ids) == (("rose", "hay"), 0.25, ("crown",))
+    assert len({x.proposal.rinse_min for x in found.lanes}) == 1
+    log.append(event(62, ToneFormulaSet(("crown",))))
+    assert not any(b.is_own for b in step(chair(log), tone=Tone.COOL).bowls)
+    whole = rinsed(dict.fromkeys(KEYS, 9.0), (60, ToneFormulaSet(KEYS, "rose")))
+    assert [b.shade_keys for b in step(chair(whole)).bowls] == [("rose",)]
+
+
+def test_a_probe_that_took_little_keeps_the_formula_and_lengthens_the_time():
+    alone = {"nape": 9.0}
+    plain = step(chair(rinsed(alone, zones=ZONES[:1]), zones=ZONES[:1]), tone=Tone.BEIGE).lanes[0].proposal
+    there = chair(rinsed(alone, (60, ProbeRead("nape", Grab.LITTLE)), zones=ZONES[:1]), zones=ZONES[:1])
+    little = step(there, tone=Tone.BEIGE).lanes[0].proposal
+    assert little.formula_name == plain.formula_name
+    assert little.minutes > plain.minutes
+
+
+def test_more_toner_than_usual_is_said_and_why():
+    assert step(chair(rinsed())).much is None
+    long = tuple(zone(k, 4.0, 8.5, length_mm=900.0, foil_count=20) for k in KEYS)
+    found = step(chair(rinsed(zones=long), zones=long))
+    assert found.total_g > 120.0
+    assert "more than the usual 60 to 120" in told(found.much)
+    assert sum(sum(b.shades_g) + b.developer_g for b in found.bowls) == pytest.approx(found.total_g)
+
+
+def test_what_goes_far_deeper_is_filled_first():
+    assert step(chair(rinsed())).fill is None
+    deep = step(chair(rinsed(dict.fromkeys(KEYS, 9.0), (60, WishSet(Tone.NEUTRAL, 6.5)))))
+    assert told(deep.fill).startswith("Fill Nape, Back, Crown first with a warm copper-gold")

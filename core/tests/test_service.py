@@ -16,6 +16,7 @@ from fervens_core.log import (
     ApplicationStarted,
     BarrierLeft,
     BowlMixed,
+    BowlPart,
     CautionAcknowledged,
     ConsultationFinished,
     CoveringChanged,
@@ -39,10 +40,14 @@ from fervens_core.log import (
     ServiceClosed,
     ShadowSet,
     Step,
+    ToneBowlApplied,
+    ToneFormulaSet,
     TonerApplied,
     TonerEmulsified,
     TonerPulledBack,
     TonerRinsed,
+    TonersEmulsified,
+    TonersRinsed,
     TonerStrandRead,
     WaveRinsed,
     WishSet,
@@ -240,8 +245,21 @@ def toned_log():
         TonerStrandRead("top", 0.5),
         TonerPulledBack("top", 16.0),
         TonerRinsed("top"),
+        ToneFormulaSet(("back.again",), "fog"),
+        ToneBowlApplied("fog", "Fog 9", (BowlPart("back.again", 10.0, 8.0, 12.0, 2.0),)),
+        TonersEmulsified(("back.again",)),
+        TonersRinsed(("back.again",)),
     ]
     return [event(5.0 * i, d) for i, d in enumerate(data)]
+
+
+def test_a_bowl_on_many_parts_is_toner_on_each_at_its_own_moment():
+    lane = fold(toned_log()).lane("back.again")
+    assert lane.toner.applied.zone_key == "back.again"
+    put, rinsed = (next(e for e in toned_log() if isinstance(e.data, k)) for k in (ToneBowlApplied, TonersRinsed))
+    assert put.occurred_at - lane.toner.applied_at == dt.timedelta(minutes=2)
+    assert lane.toner.rinsed_at == rinsed.occurred_at
+    assert dict(fold(toned_log()).own_formulas)["back.again"].shade_key == "fog"
 
 
 def test_a_head_lightened_again_is_at_the_chair_and_reviewed_again():

@@ -71,10 +71,10 @@ def test_both_stripes_get_a_bowl_and_are_rinsed():
     assert {x.key for x in found.lanes} == {"crown", "back"}
     assert all(x.proposal for x in found.lanes)
     first = found.acts[0]
-    on = TonerApplied(first.zone_key, "fog", "Fog", 15.0, 12.0, 18.0)
-    state = there((2, on), (17, TonerRinsed(first.zone_key))).state
+    on = TonerApplied(first.ids[0], "fog", "Fog", 15.0, 12.0, 18.0)
+    state = there((2, on), (17, TonerRinsed(first.ids[0]))).state
     assert state.step is Step.TONE
-    assert state.lane(first.zone_key).toner.rinsed_at == at(17)
+    assert state.lane(first.ids[0]).toner.rinsed_at == at(17)
 
 
 def test_a_plan_is_not_taken_on_top_of_it():

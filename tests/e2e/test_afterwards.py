@@ -38,7 +38,7 @@ def test_a_service_is_filed_read_on_paper_and_a_second_visit_taken_from_it(signe
     row = page.locator("li", has_text="Low back").filter(has_text="vol:").first.inner_text()
     volume = re.search(r"(\d+) vol", row)[1]
     log = Service.objects.get(client__name="Tobias Renn").events
-    times = [e.occurred_at for e in log.filter(kind__in=["Rinsed", "TonerApplied"])]
+    times = [e.occurred_at for e in log.filter(kind__in=["Rinsed", "ToneBowlApplied"])]
     words = [f"{volume} vol", "Fog 9", "Begin with the crown", "steady hands", *(f"{t:%H:%M}" for t in times)]
     assert [w for w in words if w not in text] == []
     sheet = page.request.get(f"{address}{page.get_by_role('link', name='Take-home').get_attribute('href')}").body()

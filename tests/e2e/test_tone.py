@@ -2,6 +2,7 @@
 
 import re
 
+import numpy as np
 from django.utils import timezone
 from playwright.sync_api import expect
 
@@ -9,75 +10,93 @@ from apps.services import loading
 from apps.services.models import Service
 from apps.shelf.queries import toners
 from fervens_core.basin import read_zones
-from fervens_core.basin.parts import wish_of
+from fervens_core.basin.parts import wishes_of
+from fervens_core.colour import delta_e_2000
 from fervens_core.head import Tone
-from fervens_core.toning import Bowl, all_formulas, goal_of, match, toning_plan_of
+from fervens_core.toning import all_formulas, goal_of, match
 
 from .conftest import open_service
 from .test_walk import pick_level
 
 
-def least_spread_of_any_single_formula(name):
-    """How near to one another any one formula of the shelf would leave the zones of a client's head."""
+def nearest_of_any_single_formula(name):
+    """How near to their own wishes any one formula of the shelf would bring the parts of a client's head."""
     row = loading.with_parts(Service.objects.filter(client__name=name)).get()
     there = loading.chair(loading.load(row), timezone.now())
     reads = read_zones(there)
-    wished = wish_of(there, reads, Tone(row.tone)).wanted
+    wishes = wishes_of(there, reads, Tone(row.tone))
     found = []
     for formula in all_formulas(tuple(t for t in toners(row.studio_id) if t.is_oxidative)):
-        matches = {r.lane.key: match(r.result, formula, goal_of(r.result, wished)) for r in reads}
-        found.append(toning_plan_of((Bowl(formula, matches),), wished).spread)
+        matches = [match(r.result, formula, goal_of(r.result, wishes[r.lane.key])) for r in reads]
+        if any(m.is_too_dark for m in matches):
+            continue
+        labs = zip(matches, (wishes[r.lane.key].wanted for r in reads), strict=True)
+        found.append(float(np.mean([delta_e_2000(np.array(m.lab), wanted) for m, wanted in labs])))
     return min(found)
 
 
-def test_three_undertones_leave_with_three_formulas_nearer_than_any_one(signed_in):
+def bowls_of(page):
+    return page.get_by_role("region", name=re.compile("one rinse")).get_by_role("listitem").filter(has_text="label")
+
+
+def test_three_undertones_leave_with_their_own_bowls_all_on_in_one_go_and_one_rinse(signed_in):
     page = signed_in
     open_service(page, "Sanna Quill", "review")
-    expect(page.get_by_role("article", name="Low back")).to_contain_text("Yellow at 8: violet")
     expect(page.get_by_role("article", name="High back")).to_contain_text("Yellow-orange at 7: blue-violet")
     expect(page.get_by_role("article", name="Crown")).to_contain_text("Orange at 6: blue")
-    expect(page.get_by_role("article", name="Crown")).to_contain_text("2.0 levels darker than most of the head")
+    expect(page.get_by_role("article", name="Crown")).to_contain_text("levels darker than most of the head")
     page.get_by_role("button", name="To the tone").click()
-    bowls = page.get_by_role("region", name="Bowls").get_by_role("listitem").filter(has_text="label")
-    expect(bowls).to_have_count(3)
-    single = least_spread_of_any_single_formula("Sanna Quill")
+    bowls = bowls_of(page)
+    expect(bowls.nth(1)).to_be_visible()
+    count = bowls.count()
+    assert 2 <= count <= 3
+    said = page.get_by_text(re.compile(r"difference [\d.]+ from the wishes")).inner_text()
+    difference = float(re.search(r"difference ([\d.]+)", said)[1])
+    assert difference < nearest_of_any_single_formula("Sanna Quill")
 
-    page.get_by_role("radio", name="At most 1 bowls").click()
+    page.get_by_role("radio", name="One bowl").click()
     expect(bowls).to_have_count(1)
     page.get_by_role("radio", name="At most 3 bowls").click()
-    expect(bowls).to_have_count(3)
-    minutes = {}
-    lanes = page.get_by_role("article")
-    for i in range(lanes.count()):
-        name = lanes.nth(i).get_attribute("aria-label")
-        minutes[name] = int(re.search(r"(\d+) min", lanes.nth(i).inner_text())[1])
-    for name in minutes:
-        lane = page.get_by_role("article", name=name, exact=True)
-        lane.get_by_role("button", name=re.compile(r"Bowl \d is on")).click()
-        expect(lane.get_by_role("timer")).to_be_visible()
+    expect(bowls).to_have_count(count)
+
+    # each bowl on all its parts in one act, the second with an exception
+    acts = page.get_by_role("region", name="Next")
+    for number in range(1, count + 1):
+        acts.get_by_role("button", name=f"Bowl {number} is on").click()
+        expect(acts.get_by_role("button", name=f"Bowl {number} is on")).to_have_count(0)
     expect(page.get_by_text("Toner on 7 of 7")).to_be_visible()
-    for name in minutes:
-        lane = page.get_by_role("article", name=name, exact=True)
-        lane.get_by_role("button", name="Rinsed").click()
-        expect(lane).to_contain_text("rinsed")
+    acts.get_by_role("button", name="Emulsified").click()
+    expect(page.get_by_role("status").filter(has_text="Emulsified: 7 parts")).to_be_visible()
+    page.get_by_role("button", name=re.compile("^Rinse all 7 parts")).click()
+    expect(page.get_by_text("Nothing on the hair; nothing left to tone.")).to_be_visible()
+    # the log takes one act for all of it, and takes it back as one
+    page.get_by_role("button", name="Undo").first.click()
+    expect(page.get_by_text("Toner on 7 of 7")).to_be_visible()
+    page.get_by_role("button", name=re.compile("^Rinse all 7 parts")).click()
+    expect(page.get_by_text("Nothing on the hair; nothing left to tone.")).to_be_visible()
+
     page.get_by_role("link", name="To the record").click()
     toner = page.get_by_role("region", name="Toner", exact=True)
-    expect(toner).to_contain_text(re.compile(r"Zones ended [\d.]+ apart"))
-    lines = toner.get_by_role("listitem").filter(has_text="on at").all_inner_texts()
-    names = {re.search(r", at [\d.]+: (.*?),", text)[1] for text in lines}
-    assert len(names) == 3
-    expect(toner).to_contain_text("Orange at 6: blue")
-    assert single > 0.0
+    expect(toner).to_contain_text(re.compile(r"Difference [\d.]+ from the wishes"))
+    lines = toner.get_by_role("listitem").filter(has_text="rinsed")
+    expect(lines).to_have_count(count)
+    rinses = {re.search(r"rinsed ([\d:]+)$", text)[1] for text in lines.all_inner_texts()}
+    assert len(rinses) == 1
 
 
-def test_what_was_planned_ends_nearer_than_any_single_formula(signed_in):
+def test_a_bowl_is_not_on_a_part_that_was_left_out(signed_in):
     page = signed_in
     open_service(page, "Sanna Quill", "review")
     page.get_by_role("button", name="To the tone").click()
-    text = page.get_by_text(re.compile(r"Zones end [\d.]+ apart"))
-    text.wait_for()
-    apart = float(re.search(r"Zones end ([\d.]+) apart", text.inner_text())[1])
-    assert apart < least_spread_of_any_single_formula("Sanna Quill")
+    page.wait_for_url("**/tone")
+    acts = page.get_by_role("region", name="Next")
+    acts.get_by_role("button", name="not all of them").click()
+    parts = page.get_by_role("group", name="Which parts").get_by_role("button")
+    left_out = parts.last.inner_text()
+    parts.last.click()
+    acts.get_by_role("button", name=re.compile(r"Bowl 1 is on: \d of \d")).click()
+    expect(page.get_by_role("article", name=left_out, exact=True).get_by_role("timer")).to_have_count(0)
+    expect(page.get_by_role("article").get_by_role("timer").first).to_be_visible()
 
 
 def test_a_rinsed_strand_moves_the_lane_and_pulling_back_goes_on(signed_in):
@@ -111,13 +130,11 @@ def test_toner_that_is_on_stands_on_the_chairs_board_as_well(signed_in):
     page.get_by_role("link", name="Chair").click()
     page.get_by_role("heading", name="At the basin").wait_for()
     clocks = page.get_by_role("article").get_by_role("timer")
-    expect(clocks).to_have_count(3)
-    first = page.get_by_role("region", name="Next")
-    expect(first.get_by_role("heading", name=re.compile("^Tone: "))).to_be_visible()
+    expect(clocks).to_have_count(6)
     page.get_by_role("article", name="Low back", exact=True).get_by_role("button", name="Rinsed").click()
-    expect(clocks).to_have_count(2)
+    expect(clocks).to_have_count(5)
     page.get_by_role("button", name="Undo").first.click()
-    expect(clocks).to_have_count(3)
+    expect(clocks).to_have_count(6)
 
 
 def test_lightened_again_today_from_the_review(signed_in):
@@ -134,16 +151,30 @@ def test_the_wish_is_picked_from_the_painted_scale_and_a_shadow_planned(signed_i
     page = signed_in
     open_service(page, "Sanna Quill", "review")
     page.get_by_role("button", name="To the tone").click()
-    page.get_by_role("button", name=re.compile("^Wanted:")).click()
+    wishes = page.get_by_role("group", name="Wishes").get_by_role("button")
+    expect(wishes.first).to_be_visible()
+    wishes.first.click()
     page.get_by_role("button", name="beige at 6.5").click()
-    expect(page.get_by_role("button", name=re.compile("^Wanted:"))).to_contain_text("Wanted: beige, 6.5")
+    expect(page.get_by_role("button", name=re.compile("^Wish: beige 6.5 for"))).to_be_visible()
+    # one wish for a part alone leaves the others theirs
+    page.get_by_role("button", name=re.compile("^Wish: beige 6.5 for")).click()
+    parts = page.get_by_role("dialog").get_by_role("group", name=re.compile("^For "))
+    for name in parts.get_by_role("button", pressed=True).all_inner_texts():
+        if name != "Crown":
+            parts.get_by_role("button", name=name, exact=True).click()
+    if parts.get_by_role("button", pressed=True).count() == 0:
+        parts.get_by_role("button", name="Crown", exact=True).click()
+    page.get_by_role("button", name="cool at 6", exact=True).click()
+    expect(page.get_by_role("button", name="Wish: cool 6 for Crown")).to_be_visible()
     page.get_by_role("button", name="Root shadow").click()
     page.get_by_role("button", name="Plan the shadow").click()
     expect(page.get_by_role("article", name="Nape, root shadow")).to_be_visible()
     expect(page.get_by_role("img", name="The meeting line from the scalp down").first).to_be_visible()
     page.get_by_role("button", name="Own formula").click()
     page.get_by_label("Shade").select_option(label="Pewter 8")
-    expect(page.get_by_text(re.compile("Pewter 8: zones end"))).to_be_visible()
+    expect(page.get_by_text(re.compile("Pewter 8: difference"))).to_be_visible()
+    page.get_by_role("button", name=re.compile("^Plan it on these")).click()
+    expect(page.get_by_text("own formula ·")).to_be_visible()
 
 
 def test_the_probe_moves_the_formula(signed_in):

@@ -84,8 +84,10 @@ def test_one_client_from_first_reading_to_filed_record(signed_in):
 
     # tone: no patch test was read, so only the wash may be used; put on and rinsed
     expect(page.get_by_text("No oxidative toner on this person")).to_be_visible()
-    expect(page.get_by_role("region", name="Bowls")).to_contain_text(re.compile("Lilac wash|Ink wash"))
-    page.get_by_role("article", name="Crown").get_by_role("button", name=re.compile(r"Bowl \d is on")).click()
+    expect(page.get_by_role("region", name=re.compile("one rinse"))).to_contain_text(re.compile("Lilac wash|Ink wash"))
+    page.get_by_role("article", name="Crown").get_by_role(
+        "button", name=re.compile(r"Bowl \d is on Crown alone")
+    ).click()
     page.get_by_role("article", name="Crown").get_by_role("button", name="Rinsed").click()
     expect(page.get_by_role("article", name="Crown")).to_contain_text("rinsed")
 
@@ -133,14 +135,14 @@ def test_toner_clocks_go_on_through_a_reload(signed_in):
     page = signed_in
     open_service(page, "Tobias Renn", "tone")
     timers = page.get_by_role("article").get_by_role("timer")
-    expect(timers).to_have_count(3)
+    expect(timers).to_have_count(6)
 
     def seconds():
         return [int(m) * 60 + int(s) for m, s in (t.split(":") for t in timers.all_inner_texts())]
 
     before = seconds()
     page.reload()
-    expect(timers).to_have_count(3)
+    expect(timers).to_have_count(6)
     # derived from the log: they lost only the seconds the reload took
     assert all(0 <= a - b < 60 for a, b in zip(before, seconds(), strict=True))
 

@@ -68,7 +68,9 @@ def test_from_reading_to_record(owner):
     assert [r["level"] for r in record["lanes"][0]["readings"]] == [7, 8]
     assert record["lanes"][0]["achieved_level"] == 8
     assert record["toners"][0]["shade_name"] == zone["proposal"]["formula_name"]
-    assert record["toned_apart"] is None
+    assert record["toned_difference"] >= 0.0
+    (put,) = record["toner_bowls"]
+    assert (put["formula"], len(put["rinsed_at"])) == (zone["proposal"]["formula_name"], 1)
     assert record["toners"][0]["minutes"] == pytest.approx(8, abs=0.1)
     assert record["bowls"][0]["product_g"] == pytest.approx(bowl["lightener_g"])
     assert record["worked"] == "Fresh bowls."
@@ -115,7 +117,7 @@ def test_oxidative_toner_stays_locked_without_its_patch_test(owner):
     sid = to_chair(owner)["id"]
     owner.event(sid, "ApplicationStarted", zone_key="crown", volume_strength=20)
     owner.event(sid, "Rinsed", zone_key="crown")
-    tone = owner.get(f"/services/{sid}/tone?bowls=4")
+    tone = owner.get(f"/services/{sid}/tone?bowls=3")
     step = tone["tone_step"]
     shelf = {s["name"]: s for s in step["shelf"]}
     assert "Patch test" in shelf["Fog 9"]["blocked"]
@@ -197,16 +199,16 @@ def test_no_second_lightening_unread_on_strained_hair_or_by_an_assistant(owner, 
 def test_an_own_formula_is_tried_and_a_bad_one_told(owner):
     sid = rinsed_short(owner)
     shelf = {t["name"]: t["key"] for t in owner.get(f"/services/{sid}/tone")["tone_step"]["shelf"]}
-    body = {"shade_key": shelf["Fog 9"], "zone_keys": ["crown"]}
+    body = {"shade_key": shelf["Fog 9"], "ids": ["crown"]}
     tried = owner.post(f"/services/{sid}/tone/try", body)
     assert tried["formula_name"] == "Fog 9"
     assert tried["zones"][0]["minutes"] <= 20
     refused = owner.post(f"/services/{sid}/tone/try", body | {"second_key": shelf["Wash 9"], "share": 0.5}, 422)
     assert refused["field"] == "shades"
     assert owner.post(f"/services/{sid}/tone/try", body | {"shade_key": "x"}, 409)["code"] == "unknown_shade"
-    assert owner.post(f"/services/{sid}/tone/try", body | {"zone_keys": ["nape"]}, 409)["code"] == "not_rinsed"
+    assert owner.post(f"/services/{sid}/tone/try", body | {"ids": ["nape"]}, 409)["code"] == "not_rinsed"
     many = owner.get(f"/services/{sid}/tone?bowls=5", 422)
-    assert many["field"] == "most_bowls"
+    assert many["field"] == "bowls"
 
 
 def test_the_wish_and_a_shadow_are_set_and_the_scale_is_painted(owner):

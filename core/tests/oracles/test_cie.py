@@ -6,9 +6,9 @@ import numpy as np
 import pytest
 from coloraide import Color
 
-from fervens_core.colour import WAVELENGTHS_NM, delta_e_2000, hair_absorption, hair_lab, lab_to_hex
+from fervens_core.colour import WAVELENGTHS_NM, delta_e_2000, hair_absorption, hair_lab
 from fervens_core.colour.cie_tables import CIE_1964_AND_D65
-from fervens_core.colour.spaces import lab_to_srgb, reflectance_to_lab
+from fervens_core.colour.spaces import lab_to_hex, lab_to_srgb, reflectance_to_lab
 
 with warnings.catch_warnings():
     warnings.simplefilter("ignore")

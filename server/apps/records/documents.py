@@ -122,8 +122,22 @@ def service_card(record: RecordOut, paper: str) -> bytes:
             ],
             [17, 24, 8, 9, 10, 15, 12],
         )
-        if record.toned_apart is not None:
-            sheet.text(say("card-apart", apart=record.toned_apart), soft=True)
+        for bowl in record.toner_bowls:
+            rinses = [f"{timezone.localtime(m):%H:%M}" for m in bowl.rinsed_at]
+            sheet.text(
+                say(
+                    "card-tone_bowl",
+                    at=f"{timezone.localtime(bowl.at):%H:%M}",
+                    formula=bowl.formula,
+                    product=bowl.product_g,
+                    developer=bowl.developer_g,
+                    zones=bowl.zone_names,
+                    rinses=rinses or ["-"],
+                ),
+                soft=True,
+            )
+        if record.toned_difference is not None:
+            sheet.text(say("card-difference", difference=record.toned_difference), soft=True)
     if record.readings:
         sheet.section(say("card-readings"))
         sheet.text(say("card-readings_listed", readings=semicolons(_reading(r) for r in record.readings)))

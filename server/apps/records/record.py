@@ -17,13 +17,21 @@ from apps.services.consultation.schemas import StrandOut
 from apps.services.loading import Loaded
 from apps.services.models import Service
 from apps.services.tone import queries as tone_queries
-from apps.services.wording import event_text, zone_names
+from apps.services.wording import event_text, formula_text, lane_at, zone_names
 from fervens_core.basin import read_zones
 from fervens_core.chair import Lane, lane_contact, minutes_between
-from fervens_core.colour import hair_hex, lab_hex
+from fervens_core.colour import hair_hex, seen_hex
 from fervens_core.head import Tone
-from fervens_core.log import BowlMixed, CautionAcknowledged, ReadingTaken, Step, live_events
-from fervens_core.toning import spread_of
+from fervens_core.log import (
+    SHADOW,
+    BowlMixed,
+    CautionAcknowledged,
+    ReadingTaken,
+    Step,
+    ToneBowlApplied,
+    TonerApplied,
+    live_events,
+)
 
 
 class RecordLine(Schema):
@@ -70,6 +78,17 @@ class RecordCaution(Schema):
     code: str
     by: str
     at: dt.datetime
+
+
+class RecordToneBowl(Schema):
+    """A bowl of toner as it went on: what was in it, on which parts in which order, and when they were rinsed."""
+
+    at: dt.datetime
+    formula: Words
+    product_g: float
+    developer_g: float
+    zone_names: list[Words]
+    rinsed_at: list[dt.datetime]
 
 
 class RecordLane(Schema):
@@ -153,7 +172,8 @@ class RecordOut(Schema):
     lanes: list[Lane]
     bowls: list[RecordBowl]
     toners: list[RecordToner]
-    toned_apart: float | None
+    toner_bowls: list[RecordToneBowl]
+    toned_difference: float | None
     cautions: list[RecordCaution]
     lines: list[RecordLine]
     walls_passed: list[Words]
@@ -170,14 +190,14 @@ class RecordOut(Schema):
 
 
 def _toners(loaded: Loaded, now: dt.datetime) -> tuple[list[RecordToner], float | None, dict[str, str]]:
-    """The toners as they were put on, how far apart the toned zones ended, CIEDE2000, and what each left, by lane."""
+    """The toners as they were put on, how far the parts ended from their wishes on the mean, and what each left."""
     step = tone_queries.tone(loaded, now)
-    found, labs, left = [], [], {}
+    found, away, left = [], [], {}
     for lane in step.lanes if step else ():
         clock = lane.toner
         if clock is None:
             continue
-        labs.append(clock.lab_now)
+        away.append(lane.difference)
         if not lane.part:
             left[lane.key] = clock.hex_now
         found.append(
@@ -197,7 +217,38 @@ def _toners(loaded: Loaded, now: dt.datetime) -> tuple[list[RecordToner], float 
                 says=lane.says,
             )
         )
-    return found, spread_of(labs) if len(labs) > 1 else None, left
+    return found, sum(away) / len(away) if away else None, left
+
+
+def _toner_bowls(loaded: Loaded) -> list[RecordToneBowl]:
+    """Every bowl of toner that went on, in the order of the log."""
+    names = zone_names(loaded)
+    rinsed = {}
+    for lane in loaded.state.toned:
+        for toner, lane_id in ((lane.toner, lane.key), (lane.shadow, f"{lane.key}~{SHADOW}")):
+            if toner is not None:
+                rinsed[lane_id] = toner.rinsed_at
+    found = []
+    for event in live_events(loaded.events):
+        data = event.data
+        if isinstance(data, ToneBowlApplied):
+            ids = [p.id for p in data.parts]
+            grams = sum(p.product_g for p in data.parts), sum(p.developer_g for p in data.parts)
+        elif isinstance(data, TonerApplied):
+            ids, grams = [data.zone_key + (f"~{SHADOW}" if data.part else "")], (data.product_g, data.developer_g)
+        else:
+            continue
+        found.append(
+            RecordToneBowl(
+                at=event.occurred_at,
+                formula=formula_text(data),
+                product_g=grams[0],
+                developer_g=grams[1],
+                zone_names=[lane_at(i, names) for i in ids],
+                rinsed_at=sorted({m for i in ids if (m := rinsed.get(i))}),
+            )
+        )
+    return found
 
 
 def _ran(loaded: Loaded, lanes: Sequence[Lane], at: dt.datetime, toned: dict[str, str]) -> list[RecordLane]:
@@ -219,7 +270,7 @@ def _ran(loaded: Loaded, lanes: Sequence[Lane], at: dt.datetime, toned: dict[str
         zone, read = there.zones[lane.key], reads.get(lane.key)
         start, end, volume = planned.get(lane.key, (None, None, None))
         ran = minutes_between(own.started_at, own.rinsed_at) if own.rinsed_at else None
-        level_hex = lab_hex(read.result.lab) if read else lane.hex_now
+        level_hex = seen_hex(read.result.lab) if read else lane.hex_now
         found.append(
             RecordLane(
                 key=lane.key,
@@ -289,7 +340,7 @@ def record_of(loaded: Loaded) -> RecordOut:
     alive = {e.event_id for e in live}
     told = sorted((e for e in loaded.events if e.kind != "EventVoided"), key=lambda e: (e.occurred_at, e.recorded_at))
     board = chair_queries.board(loaded, state.closed_at or now)
-    toners, apart, left = _toners(loaded, state.closed_at or now)
+    toners, difference, left = _toners(loaded, state.closed_at or now)
     uses = _uses(row)
     return RecordOut(
         service_id=row.pk,
@@ -317,7 +368,8 @@ def record_of(loaded: Loaded) -> RecordOut:
             if isinstance(e.data, BowlMixed)
         ],
         toners=toners,
-        toned_apart=apart,
+        toner_bowls=_toner_bowls(loaded),
+        toned_difference=difference,
         cautions=[
             RecordCaution(code=e.data.caution, by=e.by, at=e.occurred_at)
             for e in live

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import numpy as np
 
-from fervens_core.colour import hair_lab, lab_to_hex
+from fervens_core.colour import hair_lab, seen_hexes
 from fervens_core.head import Zone, warm_hair
 
 
@@ -16,4 +16,4 @@ def _zone_hexes(zones: tuple[Zone, ...]) -> tuple[list[str], list[str]]:
     start = np.array([z.hair.start_level for z in zones])
     target = np.array([z.target_level for z in zones])
     wanted = hair_lab(np.minimum(from_level, target), target)
-    return lab_to_hex(hair_lab(from_level, start)), lab_to_hex(wanted)
+    return seen_hexes(hair_lab(from_level, start)), seen_hexes(wanted)

@@ -9,8 +9,8 @@ from apps.services.loading import Loaded
 from apps.shelf.queries import toners
 from apps.studio.models import Membership
 from apps.studio.policies import require_lead
-from fervens_core.base import BlockedError, ConflictError, semicolons
-from fervens_core.basin import again_block_of, read_zones
+from fervens_core.base import BlockedError, ConflictError, LimitError, say, semicolons
+from fervens_core.basin import again_block_of, own_formula, read_zones
 from fervens_core.chair import drag_target
 from fervens_core.head import ServiceKind, TonerShade, is_deeper
 from fervens_core.log import (
@@ -26,6 +26,8 @@ from fervens_core.log import (
     ProductDragged,
     ReadingTaken,
     ServiceClosed,
+    ToneBowlApplied,
+    ToneFormulaSet,
     TonerApplied,
     TonerPulledBack,
 )
@@ -69,7 +71,14 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
         case TonerApplied():
             shades = [_shade(loaded, key) for key in (data.shade_key, data.second_key) if key]
             _check_toner_time(shades, data.minutes)
-            _check_no_peroxide(shades, data)
+            _check_no_peroxide(shades, data.developer_g, data.dilution)
+        case ToneBowlApplied():
+            shades = [_shade(loaded, key) for key in (data.shade_key, data.second_key) if key]
+            _check_toner_time(shades, max(p.minutes for p in data.parts))
+            _check_no_peroxide(shades, sum(p.developer_g for p in data.parts), data.dilution)
+        case ToneFormulaSet() if data.shade_key:
+            shades = [_shade(loaded, key) for key in (data.shade_key, data.second_key) if key]
+            own_formula(shades, data)
         case TonerPulledBack():
             lane = loaded.state.lane(data.zone_key)
             toner = lane.shadow if data.part else lane.toner
@@ -106,15 +115,17 @@ def _check_toner_time(shades: list[TonerShade], minutes: float) -> None:
             raise BlockedError("toner_over_label", most=shade.label_max_min, shade=shade.name, minutes=minutes)
 
 
-def _check_no_peroxide(shades: list[TonerShade], data: TonerApplied) -> None:
-    """A pigment wash never goes on with peroxide, nor mixed with an oxidative shade."""
+def _check_no_peroxide(shades: list[TonerShade], developer_g: float, dilution: float) -> None:
+    """A pigment wash never goes on with peroxide, nor mixed with an oxidative shade; only a wash is diluted."""
     if all(s.is_oxidative for s in shades):
+        if dilution:
+            raise LimitError("dilution", say("limit-only_for_wash"), dilution)
         return
     names = [s.name for s in shades]
     if any(s.is_oxidative for s in shades):
         raise BlockedError("no_peroxide", shades=names)
-    if data.developer_g > 0.0:
-        raise BlockedError("no_peroxide.developer", shades=names, grams=data.developer_g)
+    if developer_g > 0.0:
+        raise BlockedError("no_peroxide.developer", shades=names, grams=developer_g)
 
 
 def _check_again(loaded: Loaded, data: LighteningResumed) -> None:

@@ -9,7 +9,7 @@ from django.db.models import F
 from apps.services.models import Service, ServiceEvent, StockUse
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.shelf.queries import developers, toners
-from fervens_core.log import BowlMixed, EventData, EventVoided, TonerApplied, uses_of
+from fervens_core.log import BowlMixed, EventData, EventVoided, ToneBowlApplied, TonerApplied, uses_of
 
 KINDS: tuple[type[Lightener] | type[Developer] | type[Toner], ...] = (Lightener, Developer, Toner)
 
@@ -30,7 +30,7 @@ def book(service: Service, row: ServiceEvent, data: EventData, lightener_key: st
             _move(booked.product_id, booked.grams)
             booked.delete()
         return
-    if not isinstance(data, BowlMixed | TonerApplied):
+    if not isinstance(data, BowlMixed | TonerApplied | ToneBowlApplied):
         return
     studio_id = service.studio_id
     key = lightener_key or (str(service.lightener_id) if service.lightener_id else None)

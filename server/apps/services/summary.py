@@ -10,7 +10,7 @@ from apps.services.loading import Loaded
 from apps.services.tone import queries as tone_queries
 from fervens_core.basin import ReadZone, read_zones
 from fervens_core.chair import Chair, head_belief, lane_contact, minutes_between
-from fervens_core.colour import hair_hex, lab_to_hex
+from fervens_core.colour import hair_hex, seen_hexes
 from fervens_core.followup import READINGS_KEPT, Filed, FiledLane, FiledReading, FiledToner
 from fervens_core.head import Part, Zone
 from fervens_core.lift import LiftFactors
@@ -46,7 +46,7 @@ def _lane(there: Chair, lane: LaneState, learnt: LiftFactors, base: LiftFactors,
         level=read.result.level if read else None,
         is_read=bool(read and read.is_read),
         before_hex=before_hex,
-        level_hex=lab_to_hex(read.result.lab)[0] if read else before_hex,
+        level_hex=seen_hexes(read.result.lab)[0] if read else before_hex,
         volume=lane.volume_strength,
         minutes=round(minutes_between(zero, rinsed), 1) if zero and rinsed else None,
         applied_min=minutes_between(lane.started_at, zero) if lane.started_at and zero else None,

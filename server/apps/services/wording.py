@@ -24,14 +24,19 @@ from fervens_core.log import (
     ReadingTaken,
     Rinsed,
     ShadowSet,
+    ToneBowlApplied,
+    ToneFormulaSet,
     TonerApplied,
     TonerEmulsified,
     TonerEvent,
     TonerPulledBack,
     TonerRinsed,
+    TonersEmulsified,
+    TonersRinsed,
     TonerStrandRead,
     WaveRinsed,
     WishSet,
+    lane_of_id,
 )
 
 
@@ -43,7 +48,7 @@ def undo_of(loaded: Loaded) -> UndoOut | None:
     return UndoOut(event_id=event.event_id, text=event_text(event, zone_names(loaded)))
 
 
-def formula_text(data: TonerApplied) -> Message | str:
+def formula_text(data: TonerApplied | ToneBowlApplied) -> Message | str:
     """The formula of a toner: its shades, in parts when two."""
     if not data.second_key:
         return data.shade_name
@@ -98,6 +103,17 @@ def _toner(zone: Value, data: TonerEvent) -> Message:
     return say("event-toner_rinsed", zone=of)
 
 
+def _ids(data: ToneBowlApplied) -> list[str]:
+    return [p.id for p in data.parts]
+
+
+def lane_at(lane_id: str, names: dict[str, Message | str]) -> Message | str:
+    """A lane, or its root shadow, by its id."""
+    key, is_shadow = lane_of_id(lane_id)
+    name = names.get(key, key)
+    return say("lane-shadow", lane=name) if is_shadow else name
+
+
 def event_text(event: Event, names: dict[str, Message | str]) -> Message:
     """An event in plain words."""
     data = event.data
@@ -135,15 +151,29 @@ def event_text(event: Event, names: dict[str, Message | str]) -> Message:
             pairs = zip(data.zone_keys, data.volumes, strict=True)
             return say("event-again", zones=[say("event-zone_volume", zone=named(k), volume=v) for k, v in pairs])
         case WishSet():
+            wish = say("event-wish", tone=data.tone, level=data.level)
             if data.lab:
-                return say("event-wish_measured", level=data.level)
-            return say("event-wish", tone=data.tone, level=data.level)
+                wish = say("event-wish_measured", level=data.level)
+            if data.zone_keys:
+                return say("event-wish_for", wish=wish, zones=[named(k) for k in data.zone_keys])
+            return wish
         case ShadowSet():
             if not data.length_mm:
                 return say("event-no_shadow")
             return say("event-shadow", level=data.level, length=data.length_mm, blend=data.blend_mm)
         case ProbeRead():
             return say("event-probe", zone=zone, grab=data.grab)
+        case ToneBowlApplied():
+            return say("event-tone_bowl", zones=[lane_at(i, names) for i in _ids(data)], formula=formula_text(data))
+        case TonersEmulsified():
+            return say("event-toners_emulsified", zones=[lane_at(i, names) for i in data.ids])
+        case TonersRinsed():
+            return say("event-toners_rinsed", zones=[lane_at(i, names) for i in data.ids])
+        case ToneFormulaSet():
+            return say(
+                "event-own_formula" if data.shade_key else "event-as_proposed",
+                zones=[lane_at(i, names) for i in data.ids],
+            )
         case TonerApplied() | TonerEmulsified() | TonerStrandRead() | TonerPulledBack() | TonerRinsed():
             return _toner(zone, data)
     return say(f"event-{event.kind}", zone=zone)

@@ -15,7 +15,7 @@ from apps.shelf.adapters import developer_value, label_fields, lightener_value, 
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.shelf.queries import SHELF_MAX
 from apps.studio.actions import audit
-from apps.studio.models import Membership
+from apps.studio.models import Membership, Studio
 from apps.studio.policies import require_lead
 from fervens_core import head as core
 from fervens_core.base import ConflictError, LimitError, check_range, say
@@ -135,6 +135,29 @@ def remove_product(member: Membership, kind: str, key: UUID) -> None:
     except ProtectedError as error:
         raise ConflictError("in_use", name=row.name) from error
     audit(member, f"{kind}_removed", key)
+
+
+ORDERS_MAX, ORDER_LENGTH_MAX = 50, 160
+
+
+@transaction.atomic
+def want_to_order(member: Membership, what: str, *, is_wanted: bool) -> list[str]:
+    """What to order besides what runs low: a kind of shade that would reach a wish, put on the list or taken off it.
+
+    Raises LimitError for an empty or a long text, or a full list.
+    """
+    told = " ".join(what.split())
+    if not 1 <= len(told) <= ORDER_LENGTH_MAX:
+        raise LimitError("what", say("limit-text", least=1, most=ORDER_LENGTH_MAX), what[:80])
+    studio = Studio.objects.select_for_update().get(pk=member.studio_id)
+    left = [x for x in studio.to_order if x != told]
+    if is_wanted and len(left) >= ORDERS_MAX:
+        raise LimitError("what", say("limit-most_of_a_kind", most=ORDERS_MAX), len(left) + 1)
+    studio.to_order = [*left, told] if is_wanted else left
+    studio.save(update_fields=["to_order"])
+    audit(member, "order_wanted" if is_wanted else "order_done", studio.pk)
+    found: list[str] = studio.to_order
+    return found
 
 
 @transaction.atomic

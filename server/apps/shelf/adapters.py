@@ -11,7 +11,7 @@ import numpy as np
 from apps.shelf.models import Developer, Lightener, Toner
 from fervens_core import head as core
 from fervens_core.base import plain, read
-from fervens_core.colour import absorption_to_lab, hair_absorption, lab_to_hex
+from fervens_core.colour import absorption_to_lab, hair_absorption, seen_hexes
 from fervens_core.toning import Formula
 
 T = TypeVar("T")
@@ -50,4 +50,4 @@ def toner_value(row: Toner) -> core.TonerShade:
 def shade_hex(shade: core.TonerShade) -> str:
     """A shade on palest hair, taken fully, as a screen colour."""
     pale = hair_absorption(8.0, np.array(10.0))
-    return lab_to_hex(absorption_to_lab(pale + Formula((shade,)).absorption))[0]
+    return seen_hexes(absorption_to_lab(pale + Formula((shade,)).absorption))[0]

@@ -156,6 +156,14 @@ class StockOut(Schema):
 
     currency: str
     products: list[ProductOut]
+    to_order: list[str]
+
+
+class OrderIn(In):
+    """What is to be ordered besides what runs low, or no longer."""
+
+    what: str
+    is_wanted: bool = True
 
 
 def product_out(row: actions.Row) -> ProductOut:
@@ -183,7 +191,14 @@ def read_stock(request: HttpRequest) -> StockOut:
     """Every product with its label, what is left of it and what it costs."""
     member = member_of(request)
     rows = [r for kind in actions.KINDS.values() for r in queries.rows_of(kind, member.studio_id)]
-    return StockOut(currency=member.studio.currency, products=[product_out(r) for r in rows])
+    studio = member.studio
+    return StockOut(currency=studio.currency, products=[product_out(r) for r in rows], to_order=list(studio.to_order))
+
+
+@router.put("/orders", response={200: list[str], ERRORS: Problem})
+def want_to_order(request: HttpRequest, payload: OrderIn) -> list[str]:
+    """Put something on the order list, or take it off; the list as it then is."""
+    return actions.want_to_order(member_of(request), payload.what, is_wanted=payload.is_wanted)
 
 
 @router.post("/stock/{kind}", response={201: ProductOut, ERRORS: Problem})

@@ -101,13 +101,13 @@ export const queries = {
       queryFn: async () => data(await api.GET('/api/wishes')),
       staleTime: Infinity,
     }),
-  tone: (id: string, bowls: number) =>
+  tone: (id: string, bowls: number, bright = true) =>
     queryOptions({
-      queryKey: ['tone', id, bowls],
+      queryKey: ['tone', id, bowls, bright],
       queryFn: async () =>
         data(
           await api.GET('/api/services/{service_id}/tone', {
-            params: { path: { service_id: id }, query: { bowls } },
+            params: { path: { service_id: id }, query: { bowls, bright } },
           }),
         ),
       refetchInterval: 15_000,
@@ -179,3 +179,7 @@ export const measure = async (id: string, key: string) =>
 export async function tryFormula(id: string, body: Schemas['FormulaIn']): Promise<Schemas['Tried']> {
   return data(await api.POST('/api/services/{service_id}/tone/try', { ...path(id), body }))
 }
+
+/** Puts something on the studio's order list, or takes it off; the list as it then is. */
+export const wantToOrder = async (what: string, is_wanted = true) =>
+  data(await api.PUT('/api/orders', { body: { what, is_wanted } }))

@@ -120,6 +120,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Want To Order
+         * @description Put something on the order list, or take it off; the list as it then is.
+         */
+        put: operations["apps_shelf_api_want_to_order"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stock/{kind}": {
         parameters: {
             query?: never;
@@ -689,7 +709,7 @@ export interface paths {
         };
         /**
          * Read Tone
-         * @description The tone step now, with at most so many bowls (1 to 4).
+         * @description The tone step now, with at most so many bowls (1 to 3), and pale wishes kept bright or not.
          */
         get: operations["apps_services_tone_api_read_tone"];
         put?: never;
@@ -1643,6 +1663,21 @@ export interface components {
             currency: string;
             /** Products */
             products: components["schemas"]["ProductOut"][];
+            /** To Order */
+            to_order: string[];
+        };
+        /**
+         * OrderIn
+         * @description What is to be ordered besides what runs low, or no longer.
+         */
+        OrderIn: {
+            /** What */
+            what: string;
+            /**
+             * Is Wanted
+             * @default true
+             */
+            is_wanted: boolean;
         };
         /**
          * DyeFamily
@@ -4125,6 +4160,38 @@ export interface components {
             data: components["schemas"]["BowlMixed"];
         };
         /**
+         * BowlPart
+         * @description A part a bowl went on.
+         *
+         *     Args:
+         *         id: of the lane. minutes: planned, min. product_g, developer_g: of the bowl.
+         *         before_min: how long before the act its last section was on, by the order of hands, min.
+         */
+        BowlPart: {
+            /** Id */
+            id: string;
+            /**
+             * Minutes
+             * @description min
+             */
+            minutes: number;
+            /**
+             * Product G
+             * @description g
+             */
+            product_g: number;
+            /**
+             * Developer G
+             * @description g
+             */
+            developer_g: number;
+            /**
+             * Before Min
+             * @description min
+             */
+            before_min?: number;
+        };
+        /**
          * CautionAcknowledged
          * @description A member read a caution and takes the work on.
          */
@@ -4332,7 +4399,7 @@ export interface components {
          * EventIn
          * @description An event from a device, of any kind.
          */
-        EventIn: components["schemas"]["CautionAcknowledgedIn"] | components["schemas"]["ConsultationFinishedIn"] | components["schemas"]["PlanTakenIn"] | components["schemas"]["BowlMixedIn"] | components["schemas"]["ApplicationStartedIn"] | components["schemas"]["ApplicationFinishedIn"] | components["schemas"]["LightenerRefreshedIn"] | components["schemas"]["ProductDraggedIn"] | components["schemas"]["HeatStartedIn"] | components["schemas"]["HeatEndedIn"] | components["schemas"]["CoveringChangedIn"] | components["schemas"]["BarrierLeftIn"] | components["schemas"]["DriedOutIn"] | components["schemas"]["HairNotedIn"] | components["schemas"]["DeveloperChangedIn"] | components["schemas"]["ReadingTakenIn"] | components["schemas"]["RinsedIn"] | components["schemas"]["WaveRinsedIn"] | components["schemas"]["ServiceClosedIn"] | components["schemas"]["EventVoidedIn"] | components["schemas"]["LighteningResumedIn"] | components["schemas"]["ReviewFinishedIn"] | components["schemas"]["WishSetIn"] | components["schemas"]["ShadowSetIn"] | components["schemas"]["ProbeReadIn"] | components["schemas"]["TonerAppliedIn"] | components["schemas"]["TonerEmulsifiedIn"] | components["schemas"]["TonerStrandReadIn"] | components["schemas"]["TonerPulledBackIn"] | components["schemas"]["TonerRinsedIn"];
+        EventIn: components["schemas"]["CautionAcknowledgedIn"] | components["schemas"]["ConsultationFinishedIn"] | components["schemas"]["PlanTakenIn"] | components["schemas"]["BowlMixedIn"] | components["schemas"]["ApplicationStartedIn"] | components["schemas"]["ApplicationFinishedIn"] | components["schemas"]["LightenerRefreshedIn"] | components["schemas"]["ProductDraggedIn"] | components["schemas"]["HeatStartedIn"] | components["schemas"]["HeatEndedIn"] | components["schemas"]["CoveringChangedIn"] | components["schemas"]["BarrierLeftIn"] | components["schemas"]["DriedOutIn"] | components["schemas"]["HairNotedIn"] | components["schemas"]["DeveloperChangedIn"] | components["schemas"]["ReadingTakenIn"] | components["schemas"]["RinsedIn"] | components["schemas"]["WaveRinsedIn"] | components["schemas"]["ServiceClosedIn"] | components["schemas"]["EventVoidedIn"] | components["schemas"]["LighteningResumedIn"] | components["schemas"]["ReviewFinishedIn"] | components["schemas"]["WishSetIn"] | components["schemas"]["ShadowSetIn"] | components["schemas"]["ProbeReadIn"] | components["schemas"]["ToneFormulaSetIn"] | components["schemas"]["TonerAppliedIn"] | components["schemas"]["ToneBowlAppliedIn"] | components["schemas"]["TonerEmulsifiedIn"] | components["schemas"]["TonersEmulsifiedIn"] | components["schemas"]["TonerStrandReadIn"] | components["schemas"]["TonerPulledBackIn"] | components["schemas"]["TonerRinsedIn"] | components["schemas"]["TonersRinsedIn"];
         /**
          * EventVoided
          * @description An earlier event was a mistake.
@@ -4985,12 +5052,134 @@ export interface components {
             data: components["schemas"]["ShadowSet"];
         };
         /**
+         * ToneBowlApplied
+         * @description One bowl went on all its parts, one after another.
+         *
+         *     Args:
+         *         share, developer_parts, dilution, length_mm, blend_mm: as of `TonerApplied`.
+         */
+        ToneBowlApplied: {
+            /** Shade Key */
+            shade_key: string;
+            /** Shade Name */
+            shade_name: string;
+            /** Parts */
+            parts: components["schemas"]["BowlPart"][];
+            /** Second Key */
+            second_key?: string;
+            /** Second Name */
+            second_name?: string;
+            /** Share */
+            share?: number;
+            /** Developer Parts */
+            developer_parts?: number;
+            /** Dilution */
+            dilution?: number;
+            /**
+             * Length Mm
+             * @description mm
+             */
+            length_mm?: number;
+            /**
+             * Blend Mm
+             * @description mm
+             */
+            blend_mm?: number;
+        };
+        /**
+         * ToneBowlAppliedIn
+         * @description One bowl went on all its parts, one after another.
+         *
+         *     Args:
+         *         share, developer_parts, dilution, length_mm, blend_mm: as of `TonerApplied`.
+         */
+        ToneBowlAppliedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ToneBowlApplied";
+            data: components["schemas"]["ToneBowlApplied"];
+        };
+        /**
+         * ToneFormulaSet
+         * @description A formula of the technician's own is to go on some parts, or the proposed one again.
+         *
+         *     Args:
+         *         ids: the lanes. shade_key: empty for what is proposed. share: of the first shade by weight.
+         *         developer_parts: to one of product, 0 for the labels' own. dilution: of a wash, parts of water to one.
+         */
+        ToneFormulaSet: {
+            /** Ids */
+            ids: string[];
+            /** Shade Key */
+            shade_key?: string;
+            /** Second Key */
+            second_key?: string;
+            /** Share */
+            share?: number;
+            /** Developer Parts */
+            developer_parts?: number;
+            /** Dilution */
+            dilution?: number;
+        };
+        /**
+         * ToneFormulaSetIn
+         * @description A formula of the technician's own is to go on some parts, or the proposed one again.
+         *
+         *     Args:
+         *         ids: the lanes. shade_key: empty for what is proposed. share: of the first shade by weight.
+         *         developer_parts: to one of product, 0 for the labels' own. dilution: of a wash, parts of water to one.
+         */
+        ToneFormulaSetIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "ToneFormulaSet";
+            data: components["schemas"]["ToneFormulaSet"];
+        };
+        /**
          * TonerApplied
          * @description A toner went on a zone, planned for so many minutes.
          *
          *     Args:
          *         share: of the first shade by weight; less than 1 with a second one.
-         *         developer_parts: to one of product; 0 in older logs, which means the label's own.
+         *         developer_parts: to one of product; 0 in older logs, which means the label's own. dilution: of a wash.
          *         part: "" for the zone, `SHADOW` for its root shadow. length_mm, blend_mm: of a shadow, 1 to 300 mm.
          */
         TonerApplied: {
@@ -5038,6 +5227,8 @@ export interface components {
              * @description mm
              */
             blend_mm?: number;
+            /** Dilution */
+            dilution?: number;
         };
         /**
          * TonerAppliedIn
@@ -5045,7 +5236,7 @@ export interface components {
          *
          *     Args:
          *         share: of the first shade by weight; less than 1 with a second one.
-         *         developer_parts: to one of product; 0 in older logs, which means the label's own.
+         *         developer_parts: to one of product; 0 in older logs, which means the label's own. dilution: of a wash.
          *         part: "" for the zone, `SHADOW` for its root shadow. length_mm, blend_mm: of a shadow, 1 to 300 mm.
          */
         TonerAppliedIn: {
@@ -5255,6 +5446,80 @@ export interface components {
             data: components["schemas"]["TonerStrandRead"];
         };
         /**
+         * TonersEmulsified
+         * @description The toners of some parts were emulsified and worked through together.
+         */
+        TonersEmulsified: {
+            /** Ids */
+            ids: string[];
+        };
+        /**
+         * TonersEmulsifiedIn
+         * @description The toners of some parts were emulsified and worked through together.
+         */
+        TonersEmulsifiedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "TonersEmulsified";
+            data: components["schemas"]["TonersEmulsified"];
+        };
+        /**
+         * TonersRinsed
+         * @description The toners of some parts were rinsed out together.
+         */
+        TonersRinsed: {
+            /** Ids */
+            ids: string[];
+        };
+        /**
+         * TonersRinsedIn
+         * @description The toners of some parts were rinsed out together.
+         */
+        TonersRinsedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "TonersRinsed";
+            data: components["schemas"]["TonersRinsed"];
+        };
+        /**
          * WaveRinsed
          * @description Several zones were rinsed together.
          */
@@ -5293,10 +5558,11 @@ export interface components {
         };
         /**
          * WishSet
-         * @description The colour the head is to end at: a tone at a level, or a colour of its own.
+         * @description The colour the head, or some parts of it, are to end at: a tone at a level, or a colour of its own.
          *
          *     Args:
          *         level: 1 to 10. hue_deg: of a pastel. lab: picked or measured, empty otherwise.
+         *         zone_keys: lanes it is for; none for all of the head, whatever was wished for parts before.
          */
         WishSet: {
             tone: components["schemas"]["Tone"];
@@ -5314,13 +5580,16 @@ export interface components {
             lab?: number[];
             /** Is Warmth Back */
             is_warmth_back?: boolean;
+            /** Zone Keys */
+            zone_keys?: string[];
         };
         /**
          * WishSetIn
-         * @description The colour the head is to end at: a tone at a level, or a colour of its own.
+         * @description The colour the head, or some parts of it, are to end at: a tone at a level, or a colour of its own.
          *
          *     Args:
          *         level: 1 to 10. hue_deg: of a pastel. lab: picked or measured, empty otherwise.
+         *         zone_keys: lanes it is for; none for all of the head, whatever was wished for parts before.
          */
         WishSetIn: {
             /**
@@ -5609,7 +5878,9 @@ export interface components {
         Way: "tone" | "again" | "visit" | "lower";
         /**
          * BowlCount
-         * @description What so many bowls come to: how far apart the zones end, and how far from the wish. `gives_up` in words.
+         * @description What so many bowls come to: how far apart parts that are to end alike end, and how far from their wishes.
+         *
+         *     `is_proposed`: the count that is proposed. `gives_up` in words, beside the proposed one.
          */
         BowlCount: {
             /** Count */
@@ -5620,8 +5891,31 @@ export interface components {
             mean_delta_e: number;
             /** Worst Delta E */
             worst_delta_e: number;
+            /** Is Proposed */
+            is_proposed: boolean;
             /** Gives Up */
             gives_up: string;
+        };
+        /**
+         * Needed
+         * @description What would reach a wish.
+         *
+         *     Args:
+         *         families: of the dye, most first; empty where no shade would: the hair has to be lighter. level: its depth.
+         *         developer_parts: to one of the shade. delta_e: CIEDE2000 it would leave.
+         *         says: the kind of shade in words, or what else is needed.
+         */
+        Needed: {
+            /** Families */
+            families: components["schemas"]["DyeFamily"][];
+            /** Level */
+            level: number | null;
+            /** Developer Parts */
+            developer_parts: number | null;
+            /** Delta E */
+            delta_e: number | null;
+            /** Says */
+            says: string;
         };
         /**
          * Remedy
@@ -5675,20 +5969,16 @@ export interface components {
         };
         /**
          * ToneAct
-         * @description The next act at the basin.
+         * @description The next act at the basin, for all parts it is for.
+         *
+         *     Args:
+         *         ids: of the lanes. bowl: of toner that goes on; before_min: how long before it is all on each part is, min.
          */
         ToneAct: {
             /** Code */
             code: string;
-            /** Id */
-            id: string;
-            /** Zone Key */
-            zone_key: string;
-            /**
-             * Part
-             * @enum {string}
-             */
-            part: "" | "shadow";
+            /** Ids */
+            ids: string[];
             /** Title */
             title: string;
             /** Detail */
@@ -5700,10 +5990,14 @@ export interface components {
             due_at: string;
             /** Hex */
             hex: string | null;
+            /** Bowl */
+            bowl: number | null;
+            /** Before Min */
+            before_min: number[];
         };
         /**
          * ToneBowl
-         * @description One bowl to mix: grams by shade, developer, and where it goes.
+         * @description One bowl to mix: grams by shade, developer or what thins a wash, and where it goes; `is_own`: her formula.
          */
         ToneBowl: {
             /** Number */
@@ -5724,6 +6018,10 @@ export interface components {
             developer_volume: number | null;
             /** Developer Parts */
             developer_parts: number;
+            /** Dilution */
+            dilution: number;
+            /** Diluent G */
+            diluent_g: number;
             /** Share */
             share: number;
             /** Label Max Min */
@@ -5734,10 +6032,14 @@ export interface components {
             lane_names: string[];
             /** Hex */
             hex: string;
+            /** Is Own */
+            is_own: boolean;
         };
         /**
          * ToneLane
-         * @description One zone at the tone step, or its root shadow. `id` is its key, with the part behind it for a shadow.
+         * @description One part at the tone step, or its root shadow. `id` is its key, with the part behind it for a shadow.
+         *
+         *     `difference`: CIEDE2000 to its wish of what it is, with the toner on it as it should be now.
          */
         ToneLane: {
             /** Id */
@@ -5780,6 +6082,8 @@ export interface components {
             wanted_lab: number[];
             /** Wanted Hex */
             wanted_hex: string;
+            /** Difference */
+            difference: number;
             proposal: components["schemas"]["ToneProposal"] | null;
             toner: components["schemas"]["TonerClock"] | null;
             /** Remedies */
@@ -5843,7 +6147,12 @@ export interface components {
         };
         /**
          * ToneProposal
-         * @description What a bowl does to one zone, minute by minute; `delta_e`: CIEDE2000 to the wish, depth and all.
+         * @description What a bowl does to one part, minute by minute.
+         *
+         *     Args:
+         *         start_min, on_min, rinse_min: its first section, its last section on, its rinse; min after the first toner.
+         *         minutes: on its last section. delta_e: the difference, CIEDE2000 to its wish, depth and all.
+         *         levels_deeper: than meant. needed: what would reach a wish that is out of reach, else None.
          */
         ToneProposal: {
             /** Bowl */
@@ -5858,10 +6167,11 @@ export interface components {
             lab: number[];
             /** Delta E */
             delta_e: number;
-            /** Depth Lost Levels */
-            depth_lost_levels: number;
-            /** Is Too Dark */
-            is_too_dark: boolean;
+            /** Levels Deeper */
+            levels_deeper: number;
+            /** Is Too Deep */
+            is_too_deep: boolean;
+            needed: components["schemas"]["Needed"] | null;
             /** Grams */
             grams: number;
             /** Product G */
@@ -5873,21 +6183,19 @@ export interface components {
             outcome: components["schemas"]["ToneOutcome"];
             /** Start Min */
             start_min: number;
+            /** On Min */
+            on_min: number;
             /** Rinse Min */
             rinse_min: number;
-            /** Emulsify Min */
-            emulsify_min: number;
-            /** Over Min */
-            over_min: number;
-            /** Is Alone */
-            is_alone: boolean;
         };
         /**
          * ToneStep
          * @description The tone step as a whole.
          *
          *     Args:
-         *         flat_hex: grey of the same lightness beside a white, else None. finish_min: after the first toner.
+         *         wish: of most parts; wishes: every one with its parts. flat_hex: grey of the same lightness beside a white.
+         *         finish_min: last rinse, rinses: all of them, min after the first toner. total_g: mixed toner in all; much: why
+         *         that is more than usual. fill: what goes before a deep shade. stays_bright: pale wishes are held so.
          *         blocked: why nothing of the shelf may be used, or None. is_wash_only: only pigmented shampoo is left.
          */
         ToneStep: {
@@ -5898,6 +6206,8 @@ export interface components {
             wanted_hex: string;
             /** Flat Hex */
             flat_hex: string | null;
+            /** Wishes */
+            wishes: components["schemas"]["WishedParts"][];
             /** Counts */
             counts: components["schemas"]["BowlCount"][];
             /** Bowls */
@@ -5910,6 +6220,16 @@ export interface components {
             shelf: components["schemas"]["ShelfShade"][];
             /** Finish Min */
             finish_min: number;
+            /** Rinses */
+            rinses: number[];
+            /** Total G */
+            total_g: number;
+            /** Much */
+            much: string | null;
+            /** Stays Bright */
+            stays_bright: boolean;
+            /** Fill */
+            fill: string | null;
             /** Shadow Length Mm */
             shadow_length_mm: number;
             /** Shadow Blend Mm */
@@ -5924,7 +6244,8 @@ export interface components {
          * @description A toner on a zone.
          *
          *     Args:
-         *         minutes: planned. window_min: when it should be ready: early for hair that takes much, late for little.
+         *         minutes: planned; planned_at: when it is then rinsed. window_min: when it should be ready: early for hair that
+         *             takes much, late for little.
          *         label_at: when its label's time is up. on_min: minutes on the hair so far, or in all.
          *         lab_now: CIELAB of what the hair should be now, or was left as.
          *         warning: against rinsing now; warning_help: what to do. uptake: likely, beside what was expected.
@@ -5942,6 +6263,11 @@ export interface components {
             applied_at: string;
             /** Minutes */
             minutes: number;
+            /**
+             * Planned At
+             * Format: date-time
+             */
+            planned_at: string;
             window_min: components["schemas"]["Window"];
             /**
              * Due At
@@ -6025,8 +6351,21 @@ export interface components {
             is_warmth_back: boolean;
         };
         /**
+         * WishedParts
+         * @description A wish, and the parts that share it.
+         */
+        WishedParts: {
+            wish: components["schemas"]["Wish"];
+            /** Hex */
+            hex: string;
+            /** Keys */
+            keys: string[];
+            /** Names */
+            names: string[];
+        };
+        /**
          * Tried
-         * @description An own formula over some zones, and how near it brings them to one another.
+         * @description An own formula over some parts, and how near it brings them to one another.
          */
         Tried: {
             /** Formula Name */
@@ -6046,7 +6385,7 @@ export interface components {
         };
         /**
          * TriedZone
-         * @description What an own formula would do to a zone.
+         * @description What an own formula would do to a part at its best minute; `delta_e`: CIEDE2000 to its own wish.
          */
         TriedZone: {
             /** Key */
@@ -6059,10 +6398,12 @@ export interface components {
             hex: string;
             /** Now Hex */
             now_hex: string;
+            /** Wanted Hex */
+            wanted_hex: string;
             /** Delta E */
             delta_e: number;
-            /** Depth Lost Levels */
-            depth_lost_levels: number;
+            /** Levels Deeper */
+            levels_deeper: number;
             /** Is Too Dark */
             is_too_dark: boolean;
             /** Steps */
@@ -6091,8 +6432,13 @@ export interface components {
             share: number;
             /** Developer Parts */
             developer_parts?: number | null;
-            /** Zone Keys */
-            zone_keys: string[];
+            /**
+             * Dilution
+             * @default 0
+             */
+            dilution: number;
+            /** Ids */
+            ids: string[];
         };
         /**
          * RecordAddendum
@@ -6246,8 +6592,10 @@ export interface components {
             bowls: components["schemas"]["RecordBowl"][];
             /** Toners */
             toners: components["schemas"]["RecordToner"][];
-            /** Toned Apart */
-            toned_apart: number | null;
+            /** Toner Bowls */
+            toner_bowls: components["schemas"]["RecordToneBowl"][];
+            /** Toned Difference */
+            toned_difference: number | null;
             /** Cautions */
             cautions: components["schemas"]["RecordCaution"][];
             /** Lines */
@@ -6329,6 +6677,27 @@ export interface components {
             by: string;
             /** Lab */
             lab: number[];
+        };
+        /**
+         * RecordToneBowl
+         * @description A bowl of toner as it went on: what was in it, on which parts in which order, and when they were rinsed.
+         */
+        RecordToneBowl: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Formula */
+            formula: string;
+            /** Product G */
+            product_g: number;
+            /** Developer G */
+            developer_g: number;
+            /** Zone Names */
+            zone_names: string[];
+            /** Rinsed At */
+            rinsed_at: string[];
         };
         /**
          * RecordToner
@@ -7610,6 +7979,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StockOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_shelf_api_want_to_order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
                 };
             };
             /** @description Unauthorized */
@@ -9854,6 +10292,7 @@ export interface operations {
         parameters: {
             query?: {
                 bowls?: number;
+                bright?: boolean;
             };
             header?: never;
             path: {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { dueAtBasin, isBasinFirst } from './basin'
 
-const basin = (code: string, due_at: string) => ({ code, id: 'crown', title: code, detail: '', due_at, hex: null })
+const basin = (code: string, due_at: string) => ({ code, ids: ['crown'], title: code, detail: '', due_at, hex: null })
 const chair = (code: string, due_at: string) => ({ code, due_at })
 const EARLY = '2026-03-01T12:00:00Z'
 const LATE = '2026-03-01T12:05:00Z'

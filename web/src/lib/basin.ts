@@ -1,6 +1,6 @@
 interface BasinAct {
   code: string
-  id: string
+  ids: string[]
   title: string
   detail: string
   due_at: string
@@ -13,8 +13,8 @@ export const dueAtBasin = (acts: readonly BasinAct[]) =>
     .filter((a) => a.code !== 'apply')
     .map((a) => ({
       code: a.code === 'stop' ? 'stop' : 'rinse',
-      zone_key: a.id,
-      zone_keys: [a.id],
+      zone_key: a.ids[0] ?? '',
+      zone_keys: a.ids,
       title: a.title,
       detail: a.detail,
       due_at: a.due_at,

@@ -192,3 +192,7 @@ export const reactions = [
   { value: 'no', name: 'No' },
   { value: 'yes', name: 'Yes' },
 ] as const
+
+/** A wish in a few words. */
+export const wishName = (wish: { tone: string; level: number; lab?: readonly number[] | null; hue_deg?: number }) =>
+  `${wish.lab ? 'a colour of its own' : wish.tone.replace('_', '-')} ${wish.level % 1 ? wish.level.toFixed(1) : wish.level.toFixed(0)}`

@@ -12,7 +12,15 @@ const props = defineProps<{
   isBusy: boolean
   isLocked: boolean
 }>()
-const emit = defineEmits<{ apply: []; open: []; strand: []; emulsify: []; rinse: []; read: [] }>()
+const emit = defineEmits<{
+  apply: []
+  open: []
+  strand: []
+  emulsify: []
+  rinse: []
+  read: []
+  order: [what: string]
+}>()
 const clock = computed(() => props.lane.toner)
 const plan = computed(() => props.lane.proposal)
 const onFor = computed(() => (clock.value ? -minutesUntil(clock.value.applied_at, props.now) : 0))
@@ -39,18 +47,17 @@ const hexNow = computed(() => {
   return ended.value === null ? (at?.hex ?? props.lane.now_hex) : (clock.value?.hex_now ?? props.lane.now_hex)
 })
 const depth = (levels: number) =>
-  Math.abs(levels) < 0.05
-    ? 'no depth lost'
-    : `${Math.abs(levels).toFixed(1)} level ${levels > 0 ? 'deeper' : 'lighter'}`
+  Math.abs(levels) < 0.05 ? 'same depth' : `${Math.abs(levels).toFixed(1)} ${levels > 0 ? 'deeper' : 'lighter'}`
 </script>
 
 <template>
   <article
-    class="panel grid items-center gap-x-5 gap-y-2 !py-3 md:grid-cols-[56px_132px_minmax(0,1fr)_256px]"
+    class="panel grid items-center gap-x-5 gap-y-2 !py-3 md:grid-cols-[48px_150px_minmax(0,1fr)_236px]"
+    :class="{ '!py-2': !clock }"
     :aria-label="lane.name"
   >
     <p
-      class="num hidden size-14 items-center justify-center rounded-[7px] border-2 border-ink text-[34px] leading-none md:flex"
+      class="num hidden size-12 items-center justify-center rounded-[7px] border-2 border-ink text-[28px] leading-none md:flex"
       :class="{ 'border-line text-soft': !plan && !clock }"
       :aria-label="plan ? `Bowl ${plan.bowl}` : 'toner'"
     >
@@ -152,25 +159,35 @@ const depth = (levels: number) =>
     <template v-else-if="plan">
       <div class="min-w-0">
         <div
-          class="swatch flex h-12 overflow-hidden rounded-[4px]"
+          class="swatch flex h-11 overflow-hidden rounded-[4px]"
           role="img"
-          :aria-label="`Colour now, with bowl ${plan.bowl} at 5, 10, 15 and 20 min, and wanted`"
+          :aria-label="`Colour now, after ${plan.minutes.toFixed(0)} min of bowl ${plan.bowl}, and wanted`"
         >
-          <span class="w-[18%]" :style="{ background: lane.now_hex }" />
-          <span v-for="s in plan.steps" :key="s.minute" class="grow" :style="{ background: s.hex }" />
-          <span class="w-[18%] border-l-[5px] border-panel" :style="{ background: lane.wanted_hex }" />
+          <span class="grow" :style="{ background: lane.now_hex }" />
+          <span class="grow-[1.4] border-x-[5px] border-panel" :style="{ background: plan.hex }" />
+          <span class="grow" :style="{ background: lane.wanted_hex }" />
         </div>
-        <div class="flex text-[12px] text-soft" aria-hidden="true">
-          <span class="w-[18%]">now</span
-          ><span v-for="s in plan.steps" :key="s.minute" class="num grow basis-0 text-[13px]">{{ s.minute }} min</span
-          ><span class="w-[18%] pl-[5px]">wanted</span>
+        <div class="flex gap-[5px] text-[12px] text-soft" aria-hidden="true">
+          <span class="grow basis-0">now</span><span class="grow-[1.4] basis-0">with bowl {{ plan.bowl }}</span
+          ><span class="grow basis-0">wanted</span>
         </div>
-        <p class="mt-0.5 text-[15px] leading-snug">{{ lane.says }}.</p>
+        <p v-if="plan.needed" class="mt-0.5 flex flex-wrap items-baseline gap-x-3 text-[15px] leading-snug">
+          <span><strong>Out of reach</strong>, nearest shown; {{ plan.needed.says }}</span>
+          <button
+            v-if="plan.needed.level !== null && !isLocked"
+            type="button"
+            class="min-h-9 font-semibold underline underline-offset-4"
+            :disabled="isBusy"
+            @click="emit('order', plan.needed.says)"
+          >
+            onto the order list
+          </button>
+        </p>
         <p v-if="lane.probe_change" class="text-sm leading-snug font-semibold">{{ lane.probe_change }}</p>
         <p v-for="w in lane.remedies" :key="w.title" class="mt-0.5 flex items-center gap-2 text-sm">
           <span class="swatch size-5 shrink-0 rounded-full" :style="{ background: w.hex }" /><span
             ><strong>{{ w.title }}</strong
-            >: {{ w.formula_name }}, {{ w.delta_e.toFixed(1) }} from the wish, {{ Math.abs(w.gained_l).toFixed(1) }} L*
+            >: {{ w.formula_name }}, difference {{ w.delta_e.toFixed(1) }}, {{ Math.abs(w.gained_l).toFixed(1) }} L*
             {{ w.gained_l < 0 ? 'darker' : 'brighter' }}</span
           >
         </p>
@@ -186,36 +203,23 @@ const depth = (levels: number) =>
           </p>
         </div>
       </div>
-      <div>
-        <p class="leading-snug">
-          <span class="num text-[26px]">{{ plan.minutes.toFixed(0) }}</span> min
-          <span class="text-soft"
-            >· on at +{{ plan.start_min.toFixed(0) }}, off at +{{ plan.rinse_min.toFixed(0) }}</span
-          >
-        </p>
-        <p class="flex items-center gap-2 text-sm text-soft">
-          <span
-            class="swatch flex h-5 w-14 shrink-0 overflow-hidden rounded-[3px]"
-            role="img"
-            aria-label="If the hair takes little, as likely, much"
-          >
-            <span class="grow" :style="{ background: plan.outcome.little_hex }" /><span
-              class="grow"
-              :style="{ background: plan.outcome.likely_hex }" /><span
-              class="grow"
-              :style="{ background: plan.outcome.much_hex }" /></span
-          >{{ plan.delta_e.toFixed(1) }} from the wish, {{ depth(plan.depth_lost_levels) }}
-        </p>
-        <p v-if="plan.is_too_dark" class="text-sm font-semibold text-stop">Darker than allowed at every minute</p>
-        <p v-else-if="plan.is_alone" class="text-sm text-soft">rinse it by itself</p>
+      <div class="flex items-center gap-3">
+        <div class="min-w-0 grow">
+          <p class="leading-snug">
+            <strong v-if="plan.is_too_deep" class="text-stop">Too deep · </strong
+            ><span class="num text-[22px]">{{ plan.minutes.toFixed(0) }}</span> min
+            <span class="text-soft">from +{{ plan.on_min.toFixed(0) }}</span>
+          </p>
+          <p class="text-sm text-soft">difference {{ plan.delta_e.toFixed(1) }}, {{ depth(plan.levels_deeper) }}</p>
+        </div>
         <button
           type="button"
-          class="btn mt-1.5 w-full"
-          :class="{ 'btn-act': isNext }"
+          class="btn !min-h-12 shrink-0 !px-3 text-[15px]"
           :disabled="isBusy || isLocked"
+          :aria-label="`Bowl ${plan.bowl} is on ${lane.name} alone`"
           @click="emit('apply')"
         >
-          Bowl {{ plan.bowl }} is on
+          On
         </button>
       </div>
     </template>

@@ -10,16 +10,18 @@ const at = (minutes: number) => new Date(NOW + minutes * 60_000).toISOString()
 
 const act = (code: string, minutes: number, name = 'Crown') => ({
   code,
-  id: name.toLowerCase(),
-  zone_key: name.toLowerCase(),
-  part: '',
+  ids: [name.toLowerCase()],
   title: `${code}: ${name}`,
   detail: 'bowl 1',
   due_at: at(minutes),
   hex: '#aabbcc',
+  bowl: 1,
+  before_min: [0],
 })
 const next = (...acts: ReturnType<typeof act>[]) =>
-  mount(ToneNext, { props: { acts: acts as Schemas['ToneAct'][], now: NOW, isBusy: false } })
+  mount(ToneNext, {
+    props: { acts: acts as Schemas['ToneAct'][], names: { top: 'Top', nape: 'Nape' }, now: NOW, isBusy: false },
+  })
 
 describe('the next act at the basin', () => {
   it('stands alone, with its clock, and the next ones beside it', () => {
@@ -37,6 +39,26 @@ describe('the next act at the basin', () => {
     await wrapper.get('button').trigger('click')
     expect((wrapper.emitted('do')![0]![0] as { code: string }).code).toBe('stop')
   })
+  it('is for all its parts in one tap, with exceptions by a tap each', async () => {
+    const wrapper = next({ ...act('apply', 0), ids: ['crown', 'top', 'nape'], before_min: [2, 1, 0] })
+    await wrapper.get('button').trigger('click')
+    expect(wrapper.emitted('do')![0]![1]).toEqual(['crown', 'top', 'nape'])
+    await wrapper.get('[aria-expanded=false]').trigger('click')
+    const chips = wrapper.findAll('[aria-label="Which parts"] button')
+    expect(chips.map((c) => c.text())).toEqual(['crown', 'Top', 'Nape'])
+    await chips[1]!.trigger('click')
+    expect(wrapper.text()).toContain('2 of 3')
+    await wrapper.get('button').trigger('click')
+    expect(wrapper.emitted('do')![1]![1]).toEqual(['crown', 'nape'])
+  })
+  it('says of many parts how many, not every name', () => {
+    const ids = ['crown', 'top', 'nape', 'back', 'side']
+    expect(
+      next({ ...act('rinse', 4), ids })
+        .get('h2')
+        .text(),
+    ).toBe('Rinse all 5 parts')
+  })
   it('says when nothing is left', () => {
     expect(next().text()).toContain('nothing left to tone')
   })
@@ -53,6 +75,9 @@ const bowl = (number: number) => ({
   developer_volume: 7,
   developer_parts: 1.5,
   share: 0.75,
+  dilution: 0,
+  diluent_g: 0,
+  is_own: false,
   label_max_min: 20,
   lane_ids: ['crown'],
   lane_names: ['Crown', 'Top'],
@@ -63,12 +88,17 @@ const count = (n: number, spread: number, gives_up: string) => ({
   spread,
   mean_delta_e: 1.25,
   worst_delta_e: 2,
+  is_proposed: n === 2,
   gives_up,
 })
 
 describe('the bowls', () => {
   const step = {
     bowls: [bowl(1), bowl(2)],
+    rinses: [17.2],
+    total_g: 82,
+    much: null,
+    fill: null,
     counts: [count(1, 9.1, 'zones 9.1 apart, 3.2 with 2 bowls'), count(2, 3.2, 'the nearest this shelf comes')],
   } as unknown as Schemas['ToneStep']
   const bowls = () => mount(ToneBowls, { props: { step, most: 2, isLocked: false } })
@@ -76,13 +106,14 @@ describe('the bowls', () => {
     const text = bowls().text()
     for (const words of ['12 g Fog 9 + 4.1 g Oat 9', '25 g of 7 vol', '1:1.5, label 20 min', 'Crown, Top'])
       expect(text).toContain(words)
-    expect(text).toContain('Zones end 3.2 apart')
+    expect(text).toContain('2 bowls, one rinse at 17 min')
+    expect(text).toContain('difference 1.3 from the wishes, at most 2.0')
     expect(text).toContain('One bowl: zones 9.1 apart, 3.2 with 2 bowls')
   })
   it('are as many as is allowed', async () => {
     const wrapper = bowls()
-    await wrapper.get('[aria-label="At most 4 bowls"]').trigger('click')
-    expect(wrapper.emitted('most')).toEqual([[4]])
+    await wrapper.get('[aria-label="At most 3 bowls"]').trigger('click')
+    expect(wrapper.emitted('most')).toEqual([[3]])
     expect(wrapper.get('[aria-label="At most 2 bowls"]').attributes('aria-checked')).toBe('true')
   })
 })

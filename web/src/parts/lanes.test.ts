@@ -132,16 +132,15 @@ const proposal = (more: object = {}) => ({
   minutes: 12,
   hex: '#bbaa99',
   delta_e: 3.25,
-  depth_lost_levels: 0.4,
-  is_too_dark: false,
+  levels_deeper: 0.4,
+  is_too_deep: false,
+  needed: null,
   grams: 25,
   steps: [5, 10].map((minute) => ({ minute, hex: '#ccbbaa' })),
   outcome: { little_hex: '#ccbbaa', likely_hex: '#bbaa99', much_hex: '#aa9988' },
-  start_min: 3,
+  start_min: 2,
+  on_min: 3,
   rinse_min: 18,
-  emulsify_min: 9,
-  over_min: 0,
-  is_alone: false,
   ...more,
 })
 const clockOf = (more: object = {}) => ({
@@ -187,21 +186,32 @@ const press = (wrapper: ReturnType<typeof tone>, text: string) =>
 describe('a zone at the basin', () => {
   it('says its bowl, time, place in the order and what it leaves', () => {
     const text = tone().text()
-    for (const words of ['2', '12 min', 'on at +3, off at +18', '3.3 from the wish', '0.4 level deeper', 'violet'])
+    for (const words of ['2', '12 min', 'from +3', 'difference 3.3', '0.4 deeper', 'with bowl 2'])
       expect(text).toContain(words)
   })
-  it('puts its bowl on with one tap', async () => {
+  it('can have its bowl put on alone', async () => {
     const wrapper = tone()
-    await press(wrapper, 'Bowl 2 is on')
+    await press(wrapper, 'On')
     expect(wrapper.emitted('apply')).toHaveLength(1)
   })
-  it('says when nothing may be used, and when a formula is too dark', () => {
+  it('says when nothing may be used, and when a formula leaves it too deep or out of reach', async () => {
     expect(tone({ proposal: null }).text()).toContain('No toner that may go on this person')
     expect(
-      tone({ proposal: proposal({ is_too_dark: true }) })
+      tone({ proposal: proposal({ is_too_deep: true }) })
         .find('.text-stop')
         .text(),
-    ).toContain('Darker than allowed')
+    ).toContain('Too deep')
+    const needed = {
+      families: ['violet'],
+      level: 9,
+      developer_parts: 2,
+      delta_e: 2,
+      says: 'violet 9, 1:2, would reach it',
+    }
+    const missed = tone({ proposal: proposal({ needed }) })
+    expect(missed.text()).toContain('Out of reach, nearest shown; violet 9, 1:2, would reach it')
+    await press(missed, 'onto the order list')
+    expect(missed.emitted('order')).toEqual([[needed.says]])
   })
   it('asks for a reading when there was none after the rinse', async () => {
     const wrapper = tone({ is_read: false })

@@ -46,8 +46,8 @@ const lanes = computed(() => board.value?.lanes ?? [])
 const basin = useQuery(computed(() => ({ ...queries.tone(id, 3), enabled: Boolean(board.value?.toners_on) })))
 const toneStep = computed(() => (board.value?.toners_on ? (basin.data.value?.tone_step ?? null) : null))
 const toning = computed(() => {
-  const next = toneStep.value?.acts[0]?.id
-  return toneStep.value?.lanes.filter((l) => l.id === next || (l.toner && !l.toner.rinsed_at)) ?? []
+  const next = toneStep.value?.acts[0]?.ids ?? []
+  return toneStep.value?.lanes.filter((l) => next.includes(l.id) || (l.toner && !l.toner.rinsed_at)) ?? []
 })
 /** The colours to read by are fetched before they are needed: the line may be down then. */
 watch(

@@ -11,12 +11,13 @@ import { useNotices } from '../stores/notices'
 
 /** A formula of one's own: what it would do to the zones it is meant for, before it is mixed. */
 const props = defineProps<{ isOpen: boolean; step: Schemas['ToneStep'] | null; serviceId: string; isBusy: boolean }>()
-const emit = defineEmits<{ close: []; use: [values: EventData<'TonerApplied'>[], name: string] }>()
+const emit = defineEmits<{ close: []; use: [values: EventData<'ToneFormulaSet'>, said: string] }>()
 const notices = useNotices()
 const first = ref('')
 const second = ref('')
 const share = ref<'0.75' | '0.5' | '0.25'>('0.5')
 const parts = ref<number | null>(null)
+const dilution = ref(0)
 const zones = ref<string[]>([])
 const tried = ref<Schemas['Tried'] | null>(null)
 const shares = [
@@ -24,7 +25,7 @@ const shares = [
   { value: '0.5', name: '1 : 1' },
   { value: '0.25', name: '1 : 3' },
 ] as const
-const free = computed(() => (props.step?.lanes ?? []).filter((l) => !l.toner && !l.part))
+const free = computed(() => (props.step?.lanes ?? []).filter((l) => !l.toner))
 const open = computed(() => (props.step?.shelf ?? []).filter((s) => !s.blocked))
 const isWash = computed(() => open.value.find((s) => s.key === first.value)?.is_oxidative === false)
 const partners = computed(() => {
@@ -36,7 +37,7 @@ watch(
   (isOpen) => {
     if (!isOpen) return
     tried.value = null
-    zones.value = free.value.map((l) => l.key)
+    zones.value = free.value.map((l) => l.id)
     first.value ||= open.value[0]?.key ?? ''
   },
 )
@@ -45,12 +46,13 @@ const body = computed<Schemas['FormulaIn']>(() => ({
   second_key: second.value,
   share: second.value ? Number(share.value) : 1,
   developer_parts: isWash.value ? null : parts.value,
-  zone_keys: zones.value,
+  dilution: isWash.value ? dilution.value : 0,
+  ids: zones.value,
 }))
 watch(
   body,
   async (wanted) => {
-    if (!props.isOpen || !wanted.shade_key || wanted.zone_keys.length === 0) return (tried.value = null)
+    if (!props.isOpen || !wanted.shade_key || wanted.ids.length === 0) return (tried.value = null)
     try {
       const found = await tryFormula(props.serviceId, wanted)
       if (wanted === body.value) tried.value = found
@@ -65,23 +67,22 @@ watch(
 const toggle = (key: string) => {
   zones.value = zones.value.includes(key) ? zones.value.filter((k) => k !== key) : [...zones.value, key]
 }
-const nameOf = (key: string) => open.value.find((s) => s.key === key)?.name ?? key
 const use = () => {
   const found = tried.value
   if (!found) return
-  const values = found.zones.map((z) => ({
-    zone_key: z.key,
+  const values = {
+    ids: zones.value,
     shade_key: first.value,
-    shade_name: nameOf(first.value),
-    ...(second.value ? { second_key: second.value, second_name: nameOf(second.value) } : {}),
+    ...(second.value ? { second_key: second.value } : {}),
     share: body.value.share,
-    developer_parts: found.developer_parts,
-    minutes: z.minutes,
-    product_g: z.product_g,
-    developer_g: z.developer_g,
-  }))
-  emit('use', values, found.formula_name)
+    developer_parts: body.value.developer_parts ?? 0,
+    dilution: body.value.dilution,
+  }
+  emit('use', values, `${found.formula_name} is planned.`)
 }
+/** Parts that have a formula of the technician's own now. */
+const owned = computed(() => (props.step?.bowls ?? []).filter((b) => b.is_own).flatMap((b) => b.lane_ids))
+const asProposed = () => emit('use', { ids: owned.value }, 'As proposed again.')
 </script>
 
 <template>
@@ -101,7 +102,10 @@ const use = () => {
         </select>
       </div>
       <Choice v-if="second" v-model="share" legend="In parts" :options="shares" />
-      <p v-if="isWash" class="text-soft">A pigment wash goes on neat, never with peroxide.</p>
+      <template v-if="isWash">
+        <p class="text-soft">A pigment wash goes on neat or thinned, never with peroxide.</p>
+        <Stepper v-model="dilution" label="Water or conditioner to one part" unit="parts" :min="0" :max="8" :step="1" />
+      </template>
       <Stepper
         v-else
         label="Developer to one part"
@@ -118,39 +122,43 @@ const use = () => {
         <div class="flex flex-wrap gap-1.5">
           <button
             v-for="l in free"
-            :key="l.key"
+            :key="l.id"
             type="button"
             class="btn narrow !min-h-11 !px-2.5"
-            :class="{ 'btn-act': zones.includes(l.key) }"
-            :aria-pressed="zones.includes(l.key)"
-            @click="toggle(l.key)"
+            :class="{ 'btn-act': zones.includes(l.id) }"
+            :aria-pressed="zones.includes(l.id)"
+            @click="toggle(l.id)"
           >
             {{ l.name }}
           </button>
         </div>
       </fieldset>
+      <button v-if="owned.length" type="button" class="btn" :disabled="isBusy" @click="asProposed">
+        As proposed again
+      </button>
       <template v-if="tried">
         <p class="text-lg">
-          <strong>{{ tried.formula_name }}</strong>: zones end
-          <span class="num">{{ tried.spread.toFixed(1) }}</span> apart,
-          <span class="num">{{ tried.mean_delta_e.toFixed(1) }}</span> from the wish
+          <strong>{{ tried.formula_name }}</strong>: difference
+          <span class="num">{{ tried.mean_delta_e.toFixed(1) }}</span> from the wishes
         </p>
         <ul>
           <li v-for="z in tried.zones" :key="z.key" class="flex items-center gap-3 border-t border-line py-1.5">
-            <span class="swatch flex h-9 w-28 shrink-0 overflow-hidden rounded-[3px]">
-              <span class="w-6" :style="{ background: z.now_hex }" /><span
-                v-for="s in z.steps"
-                :key="s.minute"
+            <span
+              class="swatch flex h-10 w-32 shrink-0 overflow-hidden rounded-[3px]"
+              role="img"
+              aria-label="Now, with it, and wanted"
+            >
+              <span class="w-7" :style="{ background: z.now_hex }" /><span
                 class="grow"
-                :style="{ background: s.hex }"
-              />
+                :style="{ background: z.hex }"
+              /><span class="w-9" :style="{ background: z.wanted_hex }" />
             </span>
             <span class="grow"
               >{{ z.name }}, <b class="num">{{ z.minutes.toFixed(0) }}</b> min<span
                 v-if="z.is_too_dark"
                 class="font-semibold text-stop"
               >
-                · too dark</span
+                · too deep</span
               ></span
             >
             <span class="num text-soft">{{ z.delta_e.toFixed(1) }}</span>
@@ -160,7 +168,7 @@ const use = () => {
           </li>
         </ul>
         <button type="button" class="btn btn-act min-h-14 text-lg" :disabled="isBusy" @click="use">
-          It is on these {{ tried.zones.length }}
+          Plan it on {{ tried.zones.length === 1 ? tried.zones[0]?.name : `these ${tried.zones.length}` }}
         </button>
       </template>
     </div>

@@ -238,10 +238,24 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
         >
           <h2 id="toners" class="mb-2 text-xl">Toner</h2>
           <p v-if="record.toners.length === 0" class="text-soft">None applied.</p>
-          <p v-if="record.toned_apart !== null" class="mb-1">
-            Zones ended <strong class="num">{{ record.toned_apart.toFixed(1) }}</strong> apart (CIEDE2000, the two
-            farthest)
+          <p v-if="record.toned_difference !== null" class="mb-1">
+            Difference <strong class="num">{{ record.toned_difference.toFixed(1) }}</strong> from the wishes (CIEDE2000,
+            mean; under 3 is hardly seen)
           </p>
+          <ol class="mb-2">
+            <li v-for="(b, i) in record.toner_bowls" :key="i" class="flex gap-3 border-t border-line py-1.5">
+              <span class="num w-14 shrink-0 text-soft">{{ clockText(b.at) }}</span><span
+                ><strong>{{ b.formula }}</strong
+                >, {{ grams(b.product_g) }} g {{ b.developer_g ? `+ ${grams(b.developer_g)} g` : 'without developer'
+                }}<span class="block text-sm text-soft"
+                  >{{ b.zone_names.length > 1 ? 'in this order: ' : 'on ' }}{{ b.zone_names.join(', ')
+                  }}{{
+                    b.rinsed_at.length ? `; rinsed ${b.rinsed_at.map((m) => clockText(m)).join(' and ')}` : ''
+                  }}</span
+                ></span
+              >
+            </li>
+          </ol>
           <ul>
             <li
               v-for="t in record.toners"

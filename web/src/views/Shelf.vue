@@ -3,16 +3,29 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { afterwards } from '../api/afterwards'
 import type { Schemas } from '../api/client'
+import { wantToOrder } from '../api/queries'
 import { grams, levelText } from '../lib/time'
 import Wait from '../parts/Wait.vue'
+import { useNotices } from '../stores/notices'
 import ProductSheet from './ProductSheet.vue'
 
 type Product = Schemas['ProductOut']
 const query = useQuery(afterwards.stock())
 const client = useQueryClient()
+const notices = useNotices()
 const opened = ref<Product | null>(null)
 const adding = ref<Product['kind'] | null>(null)
 const products = computed(() => query.data.value?.products ?? [])
+const orders = computed(() => query.data.value?.to_order ?? [])
+const ordered = async (what: string) => {
+  try {
+    await wantToOrder(what, false)
+    await changed()
+    notices.say(`Ordered: ${what}`, () => void wantToOrder(what).then(changed))
+  } catch (error) {
+    notices.fail(error)
+  }
+}
 const low = computed(() => products.value.filter((p) => p.is_low))
 const columns = [
   [
@@ -56,7 +69,7 @@ const changed = async () => {
     />
     <template v-else>
       <section
-        v-if="low.length"
+        v-if="low.length || orders.length"
         class="mb-4 rounded-[7px] border-l-[8px] border-signal bg-panel px-4 py-3"
         aria-labelledby="low"
       >
@@ -64,6 +77,10 @@ const changed = async () => {
         <ul class="mt-1 flex flex-wrap gap-x-6 gap-y-1">
           <li v-for="p in low" :key="p.key">
             <strong>{{ p.name }}</strong> <span class="num">{{ grams(Math.max(p.stock_g ?? 0, 0)) }} g</span> left
+          </li>
+          <li v-for="o in orders" :key="o" class="flex items-center gap-2">
+            <strong>{{ o }}</strong>
+            <button type="button" class="min-h-9 underline underline-offset-4" @click="ordered(o)">ordered</button>
           </li>
         </ul>
       </section>

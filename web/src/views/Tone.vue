@@ -3,14 +3,16 @@ import type { EventData } from '../api/events'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
-import { queries } from '../api/queries'
+import { queries, wantToOrder } from '../api/queries'
 import { dueAtBasin } from '../lib/basin'
-import { levelText } from '../lib/time'
+import { wishName } from '../lib/words'
+import Tick from '../parts/Tick.vue'
 import ToneBowls from '../parts/ToneBowls.vue'
 import Wait from '../parts/Wait.vue'
 import { useActs } from '../stores/acts'
 import { useAttention } from '../stores/attention'
 import { useClock } from '../stores/clock'
+import { useNotices } from '../stores/notices'
 import OwnFormula from './OwnFormula.vue'
 import ShadowSheet from './ShadowSheet.vue'
 import ToneBoard from './ToneBoard.vue'
@@ -20,8 +22,10 @@ const route = useRoute()
 const id = String(route.params.id)
 const clock = useClock()
 const most = ref(3)
-const query = useQuery(computed(() => queries.tone(id, most.value)))
+const isBright = ref(true)
+const query = useQuery(computed(() => queries.tone(id, most.value, isBright.value)))
 const acts = useActs(id)
+const notices = useNotices()
 const undone = computed(() => acts.undoNow(query.data.value?.undo))
 const step = computed(() => query.data.value?.tone_step ?? null)
 const lanes = computed(() => step.value?.lanes ?? [])
@@ -35,16 +39,29 @@ useAttention(
   () => clock.now,
   () => 'Tone',
 )
+/** Parts the wish sheet is opened for; none for all of the head. */
+const wished = ref<string[]>([])
+const openWish = (keys: readonly string[]) => {
+  wished.value = [...keys]
+  sheet.value = 'wish'
+}
 const wish = async (values: EventData<'WishSet'>) => {
   if (await acts.act('WishSet', values, 'The wish is set.')) sheet.value = ''
+}
+const order = async (what: string) => {
+  try {
+    await wantToOrder(what)
+    notices.say('On the order list, at the top of the shelf.', () => void wantToOrder(what, false))
+  } catch (error) {
+    notices.fail(error)
+  }
 }
 const shadow = async (values: EventData<'ShadowSet'>) => {
   if (await acts.act('ShadowSet', values, values.length_mm ? 'Root shadow planned.' : 'No root shadow.'))
     sheet.value = ''
 }
-const useOwn = async (all: EventData<'TonerApplied'>[], name: string) => {
-  for (const values of all) if (!(await acts.act('TonerApplied', values, `${name} is on.`))) return
-  sheet.value = ''
+const useOwn = async (values: EventData<'ToneFormulaSet'>, said: string) => {
+  if (await acts.act('ToneFormulaSet', values, said)) sheet.value = ''
 }
 </script>
 
@@ -86,27 +103,36 @@ const useOwn = async (all: EventData<'TonerApplied'>[], name: string) => {
         :has-next="!isFiled"
         :has-reader="query.data.value.has_reader"
         :is-locked="isFiled"
+        @order="order"
       >
-        <div class="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
-          <button type="button" class="btn !h-auto !py-1.5 text-lg" :disabled="isFiled" @click="sheet = 'wish'">
-            <span class="swatch flex h-9 w-16 overflow-hidden rounded-[3px]"
-              ><span class="grow" :style="{ background: step.wanted_hex }" /><span
-                v-if="step.flat_hex"
-                class="w-5"
-                :style="{ background: step.flat_hex }" /></span
-            >Wanted: {{ step.wish.lab ? 'a colour of its own' : step.wish.tone }}, {{ levelText(step.wish.level) }}
-            <span class="text-sm font-normal text-soft">{{ step.is_own_wish ? 'change' : 'proposed, change' }}</span>
+        <div class="mb-3 flex flex-wrap items-center gap-x-3 gap-y-2" role="group" aria-label="Wishes">
+          <button
+            v-for="w in step.wishes"
+            :key="w.keys.join()"
+            type="button"
+            class="btn !h-auto !py-1 text-[17px]"
+            :disabled="isFiled"
+            :aria-label="`Wish: ${wishName(w.wish)} for ${w.names.join(', ')}`"
+            @click="openWish(step.wishes.length > 1 ? w.keys : [])"
+          >
+            <span class="swatch h-10 w-14 rounded-[3px]" :style="{ background: w.hex }" /><span
+              class="text-left leading-tight"
+              ><span class="block">{{ wishName(w.wish) }}</span
+              ><span class="block text-sm font-normal text-soft">{{
+                w.names.length > 2 ? `${w.names.length} parts` : w.names.join(', ')
+              }}</span></span
+            >
           </button>
-          <p v-if="step.flat_hex" class="text-sm text-soft">right: flat grey, with no warmth put back</p>
+          <span v-if="step.flat_hex" class="flex items-center gap-2 text-sm text-soft"
+            ><span class="swatch h-6 w-8 rounded-[3px]" :style="{ background: step.flat_hex }" />flat grey, with no
+            warmth put back</span
+          >
+          <Tick v-model="isBright" class="!min-h-11">Stay bright</Tick>
           <p v-if="query.data.value.open_zones.length" class="ml-auto font-semibold">
             Still lifting: {{ query.data.value.open_zones.join(', ') }}
           </p>
           <p v-else-if="unread.length && !isFiled" class="ml-auto font-semibold">
             {{ unread.length }} {{ unread.length === 1 ? 'zone is' : 'zones are' }} not read since the rinse
-          </p>
-          <p v-else-if="step.finish_min && !onHair.length && !isFiled" class="ml-auto text-soft">
-            the last one is off <strong class="num text-ink">{{ step.finish_min.toFixed(0) }} min</strong> after the
-            first
           </p>
         </div>
         <ToneBowls
@@ -153,6 +179,7 @@ const useOwn = async (all: EventData<'TonerApplied'>[], name: string) => {
         :step="step"
         :service-id="id"
         :has-reader="query.data.value.has_reader"
+        :keys="wished"
         :is-busy="acts.isBusy.value"
         @close="sheet = ''"
         @wish="wish"

@@ -2,6 +2,7 @@
 import type { EventData, Noted, Read } from '../api/events'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
+import { bowlApplied } from '../api/toning'
 import ToneLane from '../parts/ToneLane.vue'
 import ToneNext from '../parts/ToneNext.vue'
 import { useActs } from '../stores/acts'
@@ -18,6 +19,7 @@ const props = defineProps<{
   hasReader: boolean
   isLocked: boolean
 }>()
+const emit = defineEmits<{ order: [what: string] }>()
 const clock = useClock()
 const acts = useActs(props.serviceId)
 const opened = ref<string | null>(null)
@@ -25,51 +27,37 @@ const reading = ref<string | null>(null)
 const openLane = computed(() => props.step.lanes.find((l) => l.id === opened.value) ?? null)
 const readLane = computed(() => props.step.lanes.find((l) => l.key === reading.value && !l.part) ?? null)
 
-const apply = async (lane: Schemas['ToneLane']) => {
-  const bowl = props.step.bowls.find((b) => b.lane_ids.includes(lane.id))
-  if (!bowl || !lane.proposal) return
-  const two = bowl.shade_keys.length > 1
-  const shadow = lane.part
-    ? { part: lane.part, length_mm: props.step.shadow_length_mm, blend_mm: props.step.shadow_blend_mm }
-    : {}
-  await acts.act(
-    'TonerApplied',
-    {
-      zone_key: lane.key,
-      shade_key: bowl.shade_keys[0] ?? '',
-      shade_name: bowl.shade_names[0] ?? '',
-      ...(two ? { second_key: bowl.shade_keys[1], second_name: bowl.shade_names[1] } : {}),
-      share: two ? bowl.share : 1,
-      developer_parts: bowl.developer_parts,
-      minutes: lane.proposal.minutes,
-      product_g: lane.proposal.product_g,
-      developer_g: lane.proposal.developer_g,
-      ...shadow,
-    },
-    `Bowl ${bowl.number} is on ${lane.name}.`,
-  )
+const names = computed(() => Object.fromEntries(props.step.lanes.map((l) => [l.id, l.name])))
+const many = (ids: readonly string[]) =>
+  ids.length > 3 ? `${ids.length} parts` : ids.map((id) => names.value[id] ?? id).join(', ')
+const apply = async (number: number | null, ids: string[], before: readonly number[] = []) => {
+  const bowl = props.step.bowls.find((b) => b.number === number)
+  if (!bowl || !ids.length) return
+  const values = bowlApplied(props.step, bowl, ids, before)
+  await acts.act('ToneBowlApplied', values, `Bowl ${bowl.number} is on ${many(ids)}.`)
 }
-type Toning = 'TonerEmulsified' | 'TonerStrandRead' | 'TonerPulledBack' | 'TonerRinsed'
+type Toning = 'TonerStrandRead' | 'TonerPulledBack'
 const say = <K extends Toning>(
   kind: K,
   lane: Schemas['ToneLane'],
   said: string,
   more: Omit<EventData<K>, 'zone_key' | 'part'>,
 ) => acts.act(kind, { zone_key: lane.key, part: lane.part, ...more } as EventData<K>, `${lane.name}: ${said}`)
-const rinse = async (lane: Schemas['ToneLane']) => {
-  if (await say('TonerRinsed', lane, 'toner rinsed.', {})) opened.value = null
+const emulsify = (ids: string[]) => acts.act('TonersEmulsified', { ids }, `Emulsified: ${many(ids)}.`)
+const rinse = async (ids: string[]) => {
+  if (await acts.act('TonersRinsed', { ids }, `Toner rinsed: ${many(ids)}.`)) opened.value = null
 }
 const pull = async (minutes: number) => {
   if (openLane.value && (await say('TonerPulledBack', openLane.value, 'pulled back over.', { minutes })))
     opened.value = null
 }
-const doAct = async (act: Schemas['ToneAct']) => {
-  const lane = props.step.lanes.find((l) => l.id === act.id)
-  if (!lane) return
-  if (act.code === 'apply') await apply(lane)
-  else if (act.code === 'emulsify') await say('TonerEmulsified', lane, 'emulsified.', {})
-  else if (act.code === 'strand') opened.value = lane.id
-  else await rinse(lane)
+const doAct = async (act: Schemas['ToneAct'], ids: string[]) => {
+  if (act.code === 'apply') {
+    const before = ids.map((id) => act.before_min[act.ids.indexOf(id)] ?? 0)
+    await apply(act.bowl, ids, before)
+  } else if (act.code === 'emulsify') await emulsify(ids)
+  else if (act.code === 'strand') opened.value = ids[0] ?? null
+  else await rinse(ids)
 }
 const read = async (values: Read) => {
   if (
@@ -84,7 +72,14 @@ const note = (values: Noted) =>
 
 <template>
   <div>
-    <ToneNext v-if="hasNext" :acts="step.acts" :now="clock.now" :is-busy="acts.isBusy.value" @do="doAct" />
+    <ToneNext
+      v-if="hasNext"
+      :acts="step.acts"
+      :names="names"
+      :now="clock.now"
+      :is-busy="acts.isBusy.value"
+      @do="doAct"
+    />
     <slot />
     <div class="flex flex-col gap-2.5">
       <ToneLane
@@ -92,15 +87,16 @@ const note = (values: Noted) =>
         :key="lane.id"
         :lane="lane"
         :now="clock.now"
-        :is-next="step.acts[0]?.id === lane.id"
+        :is-next="step.acts[0]?.ids.includes(lane.id) ?? false"
         :is-busy="acts.isBusy.value"
         :is-locked="isLocked"
-        @apply="apply(lane)"
+        @apply="apply(lane.proposal?.bowl ?? null, [lane.id])"
         @open="opened = lane.id"
         @strand="opened = lane.id"
-        @emulsify="say('TonerEmulsified', lane, 'emulsified.', {})"
-        @rinse="rinse(lane)"
+        @emulsify="emulsify([lane.id])"
+        @rinse="rinse([lane.id])"
         @read="reading = lane.key"
+        @order="(what) => emit('order', what)"
       />
     </div>
     <StrandLook
@@ -110,7 +106,7 @@ const note = (values: Noted) =>
       @close="opened = null"
       @seen="(share) => openLane && say('TonerStrandRead', openLane, 'strand noted.', { deposit_share: share })"
       @pull="pull"
-      @rinse="openLane && rinse(openLane)"
+      @rinse="openLane && rinse([openLane.id])"
       @probe="
         (grab) => openLane && acts.act('ProbeRead', { zone_key: openLane.key, grab }, `${openLane.name}: probe noted.`)
       "

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { EventData } from '../api/events'
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { measure, queries } from '../api/queries'
 import { inkOn } from '../lib/strip'
@@ -16,6 +16,8 @@ const props = defineProps<{
   step: Schemas['ToneStep'] | null
   serviceId: string
   hasReader: boolean
+  /** Lanes it is for; none for all of the head. */
+  keys: readonly string[]
   isBusy: boolean
 }>()
 const emit = defineEmits<{ close: []; wish: [values: EventData<'WishSet'>] }>()
@@ -29,14 +31,35 @@ const rows = computed(() => {
   return [...found.entries()]
 })
 const levels = computed(() => rows.value[0]?.[1].map((c) => c.level) ?? [])
+/** Parts it is for: as it was opened, and by a tap each. */
+const chosen = ref<string[]>([])
+const parts = computed(() => (props.step?.lanes ?? []).filter((l) => !l.part))
+watch(
+  () => props.isOpen,
+  (isOpen) => {
+    if (isOpen) chosen.value = props.keys.length ? [...props.keys] : parts.value.map((l) => l.key)
+  },
+)
+const toggle = (key: string) =>
+  (chosen.value = chosen.value.includes(key) ? chosen.value.filter((k) => k !== key) : [...chosen.value, key])
+const zone_keys = computed(() => (chosen.value.length === parts.value.length ? [] : chosen.value))
+const now = computed(
+  () => props.step?.wishes.find((w) => w.keys.some((k) => chosen.value.includes(k)))?.wish ?? props.step?.wish,
+)
 const isNow = (c: Schemas['WishCell']) =>
-  props.step !== null &&
-  !props.step.wish.lab &&
-  c.tone === props.step.wish.tone &&
-  c.level === props.step.wish.level &&
-  (c.tone !== 'pastel' || c.hue_deg === props.step.wish.hue_deg)
+  now.value !== undefined &&
+  !now.value.lab &&
+  c.tone === now.value.tone &&
+  c.level === now.value.level &&
+  (c.tone !== 'pastel' || c.hue_deg === now.value.hue_deg)
 const pick = (c: Schemas['WishCell']) =>
-  emit('wish', { tone: c.tone, level: c.level, hue_deg: c.hue_deg, is_warmth_back: isWarmthBack.value })
+  emit('wish', {
+    tone: c.tone,
+    level: c.level,
+    hue_deg: c.hue_deg,
+    is_warmth_back: isWarmthBack.value,
+    zone_keys: zone_keys.value,
+  })
 const useReader = async () => {
   const key = props.step?.lanes[0]?.key
   if (!key) return
@@ -52,6 +75,7 @@ const takeMeasured = () => {
       tone: props.step.wish.tone,
       level: Math.round(measured.value.level * 2) / 2,
       lab: [...measured.value.lab],
+      zone_keys: zone_keys.value,
     })
   measured.value = null
 }
@@ -60,6 +84,24 @@ const takeMeasured = () => {
 <template>
   <Sheet :is-open="isOpen" title="The wish" subtitle="tap the colour it is to end at" @close="emit('close')">
     <div class="flex flex-col gap-5">
+      <fieldset v-if="parts.length > 1">
+        <legend class="label">
+          For {{ chosen.length === parts.length ? 'all of the head' : `${chosen.length} parts` }}
+        </legend>
+        <div class="flex flex-wrap gap-1.5">
+          <button
+            v-for="l in parts"
+            :key="l.key"
+            type="button"
+            class="btn narrow !min-h-11 !px-2.5"
+            :class="{ 'btn-act': chosen.includes(l.key) }"
+            :aria-pressed="chosen.includes(l.key)"
+            @click="toggle(l.key)"
+          >
+            {{ l.name }}
+          </button>
+        </div>
+      </fieldset>
       <table v-if="rows.length" class="w-full table-fixed border-separate border-spacing-[2px]">
         <thead>
           <tr>
@@ -77,7 +119,7 @@ const takeMeasured = () => {
                 :style="{ background: c.hex, color: inkOn(c.hex) }"
                 :aria-label="`${name} at ${levelText(c.level)}`"
                 :aria-pressed="isNow(c)"
-                :disabled="isBusy"
+                :disabled="isBusy || chosen.length === 0"
                 @click="pick(c)"
               >
                 {{ isNow(c) ? '●' : '' }}

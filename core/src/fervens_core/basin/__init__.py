@@ -1,24 +1,27 @@
 """After the rinse: results, the review, the tone step."""
 
-from fervens_core.basin.parts import toning_plans_for
+from fervens_core.basin.parts import AS_USUAL, ToneChoice, own_formula, toning_for
 from fervens_core.basin.results import ReadZone, lanes_today, read_zones
 from fervens_core.basin.review import Review, again_block_of, make_review
-from fervens_core.basin.step import USUAL_BOWLS, ToneBowl, ToneLane, ToneStep, tone_step
+from fervens_core.basin.shown import ToneBowl, ToneLane, ToneStep
+from fervens_core.basin.step import tone_step
 from fervens_core.basin.trial import Tried, try_formula
 
 __all__ = [
-    "USUAL_BOWLS",
+    "AS_USUAL",
     "ReadZone",
     "Review",
     "ToneBowl",
+    "ToneChoice",
     "ToneLane",
     "ToneStep",
     "Tried",
     "again_block_of",
     "lanes_today",
     "make_review",
+    "own_formula",
     "read_zones",
     "tone_step",
-    "toning_plans_for",
+    "toning_for",
     "try_formula",
 ]

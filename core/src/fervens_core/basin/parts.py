@@ -1,66 +1,76 @@
-"""Zones and root shadows to be toned: the wish, the formulas, the time each takes, how much dye each takes up."""
+"""What is to be toned at the basin: parts and root shadows, their own wishes, order of hands, and the session."""
 
 from __future__ import annotations
 
-import math
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from functools import lru_cache
 
 import numpy as np
 
+from fervens_core.base import LimitError, Message, say
 from fervens_core.basin.results import ReadZone
 from fervens_core.basin.uptake import Uptake, UptakeSeen, learn_uptake
 from fervens_core.chair import Chair, minutes_between
-from fervens_core.head import Findings, Part, Tone, TonerShade, Zone
-from fervens_core.log import SHADOW, TonedPart, TonerState
+from fervens_core.head import Findings, Part, Porosity, Tone, TonerShade, is_deeper, lane_label
+from fervens_core.log import SHADOW, Grab, TonedPart, ToneFormulaSet, TonerState, WishSet
+from fervens_core.planning import Paces
 from fervens_core.safety import toner_block
 from fervens_core.toning import (
-    Match,
+    BOWLS_MAX,
+    BRIGHT_FROM_LEVEL,
+    Formula,
+    Hand,
     Result,
+    SessionPart,
+    SessionTone,
+    ToneSession,
     ToneShelf,
-    ToneTimes,
-    ToningPlan,
-    ToTone,
     Wish,
     all_formulas,
-    choose,
+    best_session,
+    choose_session,
+    cool_share,
     deposit,
     lay_out,
-    time_constant_min,
-    time_toner,
 )
 
-TONER_MIN_PER_FOIL = 0.35
-"""[MODEL] a toner goes on with a bottle or a wide brush, section by section, about so quickly."""
 SHADOW_SHARE = 0.4
-"""[MODEL] a root shadow takes about so much of a zone's toner."""
-
-SECOND_SHADOW_BOWL = 3.0
-"""[MODEL] a second bowl for the root shadow has to leave the head so much nearer, in CIEDE2000 units."""
-
-
-@lru_cache(maxsize=32)
-def tone_shelf(shades: tuple[TonerShade, ...]) -> ToneShelf:
-    return lay_out(all_formulas(shades))
+"""[MODEL] a root shadow takes about so much of a zone's toner and time."""
+APPLICATION_MOST_MIN = 15.0
+PART_SHARES = {Part.BAND: 0.6, Part.ENDS: 0.5}
+"""[MODEL] sections that are open already take bands and ends in so much of the time of roots or lengths."""
+ALIKE_ROOM_LEVELS, BRIGHT_ALIKE_LEVELS = 1.0, 0.5
+"""Parts that are to end alike meet at the deepest of them, but no part gives up more levels, pale ones less."""
 
 
-def usual_wish(reads: Sequence[ReadZone], tone: Tone) -> Wish:
-    """The wish when none was set: the head's tone, at the depth all its zones can share.
+@dataclass(frozen=True, slots=True)
+class ToneChoice:
+    """How a session is chosen: at most so many bowls, 1 to 3, and whether pale wishes stay bright."""
 
-    That of the darkest zone, but never more than a level below the middle one.
-    """
-    levels = [min(r.result.level, max(r.zone.target_level, r.before_level)) for r in reads]
-    shared = max(min(levels), float(np.median(levels)) - 1.0) if levels else 8.0
-    return Wish(tone, float(np.floor(shared * 2.0) / 2.0))
+    most_bowls: int = BOWLS_MAX
+    stays_bright: bool = True
 
 
-def wish_of(chair: Chair, reads: Sequence[ReadZone], tone: Tone) -> Wish:
-    """The wish that was set, or the usual one."""
-    own = chair.state.wish
-    if own is None:
-        return usual_wish(reads, tone)
-    return Wish(Tone(own.tone), own.level, own.hue_deg, own.lab or None, own.is_warmth_back)
+AS_USUAL = ToneChoice()
+
+
+@dataclass(frozen=True, slots=True)
+class TonePart:
+    """A part or a root shadow, with what is to be done to it. `tone` is None where nothing of the shelf may go on."""
+
+    id: str
+    part: TonedPart
+    read: ReadZone
+    wish: Wish
+    state: TonerState | None
+    asked: SessionPart
+    tone: SessionTone | None = None
+
+    @property
+    def result(self) -> Result:
+        """What it has become."""
+        return self.asked.result
 
 
 def allowed_shades(shades: Sequence[TonerShade], findings: Findings) -> tuple[TonerShade, ...]:
@@ -68,58 +78,255 @@ def allowed_shades(shades: Sequence[TonerShade], findings: Findings) -> tuple[To
     return tuple(s for s in shades if toner_block(findings, s) is None)
 
 
-def toning_plans_for(
-    chair: Chair, reads: Sequence[ReadZone], shades: Sequence[TonerShade], findings: Findings, tone: Tone, most: int
-) -> tuple[ToningPlan, ...]:
-    """The best formulas with one bowl, two, and so on; empty when nothing may be used or nothing is rinsed."""
-    allowed = allowed_shades(shades, findings)
-    if not allowed or not reads:
-        return ()
-    wish = wish_of(chair, reads, tone)
-    return choose([r.result for r in reads], tone_shelf(allowed), wish.wanted, most_bowls=most)
+@lru_cache(maxsize=32)
+def tone_shelf(shades: tuple[TonerShade, ...], own: tuple[Formula, ...] = ()) -> ToneShelf:
+    """Every formula of the shelf, and the technician's own."""
+    usual = all_formulas(shades)
+    known = {f.key for f in usual}
+    return lay_out((*usual, *(f for f in own if f.key not in known)))
 
 
-@dataclass(frozen=True, slots=True)
-class TonePart:
-    """A zone or a root shadow, with what is to be done to it."""
-
-    id: str
-    part: TonedPart
-    read: ReadZone
-    result: Result
-    match: Match | None
-    wish: Wish
-    state: TonerState | None
+def own_formula(shades: Sequence[TonerShade], own: ToneFormulaSet) -> Formula:
+    """The formula that was set. Raises LimitError for shades that do not mix, or that are not there."""
+    by_key = {s.key: s for s in shades}
+    keys = [k for k in (own.shade_key, own.second_key) if k]
+    missing = [k for k in keys if k not in by_key]
+    if missing:
+        raise LimitError("shade_key", say("limit-one_of", known=tuple(by_key)), missing[0])
+    shares = (own.share, 1.0 - own.share)[: len(keys)]
+    return Formula(tuple(by_key[k] for k in keys), shares, own.developer_parts or None, own.dilution)
 
 
-def find_tone_parts(
-    chair: Chair, reads: Sequence[ReadZone], choice: ToningPlan | None, wish: Wish, shelf: ToneShelf | None
-) -> list[TonePart]:
-    matches = choice.matches if choice else {}
-    tone_parts = [TonePart(r.lane.key, "", r, r.result, matches.get(r.lane.key), wish, r.lane.toner) for r in reads]
+def _wished(own: WishSet) -> Wish:
+    return Wish(Tone(own.tone), own.level, own.hue_deg, own.lab or None, own.is_warmth_back)
+
+
+def own_level(read: ReadZone) -> float:
+    """The depth a part is to end at by the consultation, as far as it was lifted; deeper where that was wished."""
+    wanted = read.zone.target_level
+    if is_deeper(read.zone):
+        return wanted
+    return min(read.result.level, max(wanted, read.before_level))
+
+
+def _alike(read: ReadZone, tone: Tone) -> str:
+    """Parts with the same tone and depth in the consultation are to end alike."""
+    return f"{(read.zone.tone or tone).value} {max(read.zone.target_level, read.before_level):.2f}"
+
+
+def usual_wishes(reads: Sequence[ReadZone], tone: Tone, *, stays_bright: bool = True) -> dict[str, Wish]:
+    """Each part's wish by the consultation: its tone, and its own depth.
+
+    Parts that were to end alike and did not come out so meet at the depth they can share: that of the deepest, at most
+    a level below the middle one; no part gives up more than a level for it, and pale ones at most half a level.
+    """
+    families: dict[str, list[ReadZone]] = {}
+    for read in reads:
+        families.setdefault(_alike(read, tone), []).append(read)
+    found = {}
+    for some in families.values():
+        levels = [own_level(r) for r in some]
+        shared = max(min(levels), float(np.median(levels)) - 1.0)
+        for read, level in zip(some, levels, strict=True):
+            is_bright = stays_bright and level >= BRIGHT_FROM_LEVEL
+            met = min(max(shared, level - (BRIGHT_ALIKE_LEVELS if is_bright else ALIKE_ROOM_LEVELS)), level)
+            found[read.lane.key] = Wish(read.zone.tone or tone, float(np.clip(np.floor(met * 2.0) / 2.0, 1.0, 10.0)))
+    return found
+
+
+def wishes_of(chair: Chair, reads: Sequence[ReadZone], tone: Tone, *, stays_bright: bool = True) -> dict[str, Wish]:
+    """Each part's wish by lane key: its own, else the head's as it was set, else the consultation's."""
+    own = {k: _wished(w) for k, w in chair.state.own_wishes}
+    found = usual_wishes(reads, tone, stays_bright=stays_bright)
+    if chair.state.wish is not None:
+        found = dict.fromkeys(found, _wished(chair.state.wish))
+    return {key: own.get(key, wish) for key, wish in found.items()}
+
+
+def _hand(read: ReadZone) -> Hand:
+    """What resists or regrew goes on first, ends and what grabs last."""
+    porosity = read.zone.hair.porosity
+    if read.zone.part is Part.ENDS or porosity is Porosity.HIGH or read.lane.grab is Grab.MUCH:
+        return Hand.LAST
+    is_first = read.zone.part in (Part.ROOT, Part.REGROWTH) or porosity is Porosity.LOW
+    return Hand.FIRST if is_first else Hand.LENGTHS
+
+
+def _application_min(reads: Sequence[ReadZone], pace: Paces) -> dict[str, float]:
+    """How long hands take to tone each part: a zone's sections once, shared among its parts."""
+    weights = {r.lane.key: PART_SHARES.get(r.zone.part, 1.0) for r in reads}
+    by_zone: dict[str, list[ReadZone]] = {}
+    for read in reads:
+        by_zone.setdefault(f"{read.zone.zone_key} {read.zone.piece}", []).append(read)
+    found: dict[str, float] = {}
+    for some in by_zone.values():
+        longest = max(r.zone.foil_count for r in some)
+        pace_min = max(r.zone.pace_min_per_foil for r in some)
+        whole = min(longest * pace_min * pace.tone_share, APPLICATION_MOST_MIN)
+        total = sum(weights[r.lane.key] for r in some)
+        found |= {r.lane.key: whole * weights[r.lane.key] / max(total, 1.0) for r in some}
+    return found
+
+
+def tone_parts_of(
+    chair: Chair,
+    reads: Sequence[ReadZone],
+    shades: Sequence[TonerShade],
+    tone: Tone,
+    choice: ToneChoice = AS_USUAL,
+) -> tuple[list[TonePart], tuple[Formula, ...]]:
+    """Parts and root shadows with their wishes, and the technician's own formulas.
+
+    Args:
+        shades: that may go on this person.
+    """
+    wishes = wishes_of(chair, reads, tone, stays_bright=choice.stays_bright)
+    minutes = _application_min(reads, chair.pace)
+    by_key = {s.key for s in shades}
+    own = {
+        i: own_formula(shades, f)
+        for i, f in chair.state.own_formulas
+        if f.shade_key in by_key and (not f.second_key or f.second_key in by_key)
+    }
+    only = {i: frozenset({f.key}) for i, f in own.items()}
     shadow = chair.state.shadow
-    if shadow is None or shelf is None:
-        return tone_parts
-    rooted = {(r.zone.zone_key, r.zone.piece) for r in reads if r.zone.part is Part.ROOT}
-    at_root = [r for r in reads if r.zone.part is Part.ROOT or (r.zone.zone_key, r.zone.piece) not in rooted]
-    at_root = [r for r in at_root if r.zone.part not in (Part.BAND, Part.ENDS)]
-    deep = Wish(wish.tone, shadow.level, wish.hue_deg)
-    results = [replace(r.result, grams=max(r.result.grams * SHADOW_SHARE, 1.0)) for r in at_root]
-    picked = _for_shadow(results, shelf, deep) if results else {}
-    return tone_parts + [
-        TonePart(f"{r.lane.key}~{SHADOW}", SHADOW, r, x, picked.get(r.lane.key), deep, r.lane.shadow)
-        for r, x in zip(at_root, results, strict=True)
-    ]
+    found = []
+    for read in reads:
+        key = read.lane.key
+        is_under = shadow is not None and read.zone.part is Part.ROOT and shadow.length_mm >= read.zone.length_mm
+        if is_under and read.lane.toner is None:
+            continue  # the shadow goes over all of it
+        asked = SessionPart(
+            key=key,
+            result=read.result,
+            wish=wishes[key],
+            hand=_hand(read),
+            application_min=minutes[key],
+            only=only.get(key),
+            alike="" if key in only or wishes[key].lab is not None else _alike(read, tone),
+        )
+        found.append(TonePart(key, "", read, wishes[key], read.lane.toner, asked))
+    if shadow is not None:
+        rooted = {(r.zone.zone_key, r.zone.piece) for r in reads if r.zone.part is Part.ROOT}
+        at_root = [r for r in reads if r.zone.part is Part.ROOT or (r.zone.zone_key, r.zone.piece) not in rooted]
+        for read in at_root:
+            if read.zone.part in (Part.BAND, Part.ENDS):
+                continue
+            lane_id, of_head = f"{read.lane.key}~{SHADOW}", wishes[read.lane.key]
+            wish = Wish(of_head.tone, shadow.level, of_head.hue_deg)
+            result = replace(read.result, key=lane_id, grams=max(read.result.grams * SHADOW_SHARE, 1.0))
+            asked = SessionPart(
+                key=lane_id,
+                result=result,
+                wish=wish,
+                hand=Hand.FIRST,
+                application_min=minutes[read.lane.key] * SHADOW_SHARE,
+                only=only.get(lane_id),
+                may_deepen=True,
+                alike="shadow",
+            )
+            found.append(TonePart(lane_id, SHADOW, read, wish, read.lane.shadow, asked))
+    return found, tuple(dict.fromkeys(own.values()))
 
 
-def _for_shadow(results: Sequence[Result], shelf: ToneShelf, deep: Wish) -> dict[str, Match]:
-    """One bowl for all root shadows, or two where one would leave pale and dark zones plainly apart."""
-    one, *more = choose(results, shelf, deep.wanted, most_bowls=2)
-    is_worth = bool(more) and one.score - more[-1].score >= SECOND_SHADOW_BOWL
-    return more[-1].matches if is_worth else one.matches
+@lru_cache(maxsize=64)
+def _sessions(
+    asked: tuple[SessionPart, ...], shades: tuple[TonerShade, ...], own: tuple[Formula, ...], choice: ToneChoice
+) -> tuple[ToneSession, ...]:
+    shelf = tone_shelf(shades, own)
+    return choose_session(asked, shelf, most_bowls=choice.most_bowls, stays_bright=choice.stays_bright)
+
+
+def sessions_for(
+    tone_parts: Sequence[TonePart],
+    shades: tuple[TonerShade, ...],
+    own: tuple[Formula, ...] = (),
+    choice: ToneChoice = AS_USUAL,
+) -> tuple[ToneSession, ...]:
+    """The best sessions with one bowl, two and three; empty when nothing may be used or nothing is rinsed.
+
+    Hair that grabbed a probe gets less ash and more gold or neutral than hair that did not; hair that took little
+    keeps its formula, and gets longer.
+    """
+    if not shades or not tone_parts:
+        return ()
+    asked = tuple(p.asked for p in tone_parts)
+    probed = {p.id: p.read.lane.grab for p in tone_parts if p.read.lane.grab not in (None, Grab.EVEN) and not p.part}
+    if probed:
+        before = best_session(_sessions(tuple(_unprobed(p) for p in tone_parts), shades, own, choice)).by_key
+        every = tone_shelf(shades, own).formulas
+        narrowed = []
+        for part in asked:
+            grab = probed.get(part.key)
+            was = before[part.key].formula
+            if grab is Grab.LITTLE and part.only is None:
+                part = replace(part, only=frozenset({was.key}))
+            elif grab is Grab.MUCH and part.only is None:
+                less = frozenset(f.key for f in every if cool_share(f) < cool_share(was) - LESS_ASH)
+                part = replace(part, only=less or None)
+            narrowed.append(part)
+        asked = tuple(narrowed)
+    return _sessions(asked, shades, own, choice)
+
+
+LESS_ASH = 0.05
+"""[MODEL] so much less of the dye is ash, at least, where a probe grabbed."""
+
+
+def _unprobed(tone_part: TonePart) -> SessionPart:
+    """A part as if no probe had been on it."""
+    if tone_part.read.lane.grab is None:
+        return tone_part.asked
+    plain = replace(tone_part.asked.result, uptake_factor=1.0, rest=None, rest_amount=0.0)
+    return replace(tone_part.asked, result=plain)
+
+
+def before_probes(
+    tone_parts: Sequence[TonePart], shades: tuple[TonerShade, ...], own: tuple[Formula, ...], choice: ToneChoice
+) -> dict[str, SessionTone]:
+    """What probed parts would have had without their probes, by id."""
+    if not shades or not any(p.read.lane.grab is not None for p in tone_parts):
+        return {}
+    before = best_session(_sessions(tuple(_unprobed(p) for p in tone_parts), shades, own, choice)).by_key
+    return {p.id: before[p.id] for p in tone_parts if p.read.lane.grab is not None and not p.part}
+
+
+def with_tones(tone_parts: Sequence[TonePart], session: ToneSession | None) -> list[TonePart]:
+    """The parts with what the session makes of them."""
+    by_key = session.by_key if session else {}
+    return [replace(p, tone=by_key.get(p.id)) for p in tone_parts]
+
+
+def toning_for(
+    chair: Chair,
+    reads: Sequence[ReadZone],
+    shades: Sequence[TonerShade],
+    findings: Findings,
+    tone: Tone,
+    choice: ToneChoice = AS_USUAL,
+) -> ToneSession | None:
+    """The session to propose; None when nothing may be used or nothing is rinsed."""
+    allowed = allowed_shades(shades, findings)
+    tone_parts, own = tone_parts_of(chair, reads, allowed, tone, choice)
+    sessions = sessions_for(tone_parts, allowed, own, choice)
+    return best_session(sessions) if sessions else None
+
+
+def part_name(tone_part: TonePart) -> Message | str:
+    """What to call a part at the basin."""
+    zone = tone_part.read.zone
+    return lane_label(
+        zone.name,
+        zone.part,
+        piece=zone.piece,
+        at_mm=zone.at_mm,
+        is_again=zone.is_again,
+        is_shadow=bool(tone_part.part),
+    )
 
 
 def uptakes_of(tone_parts: Sequence[TonePart]) -> tuple[Uptake, ...]:
+    """How much dye each part takes, by the strands that were looked at."""
     seen = []
     for index, tone_part in enumerate(tone_parts):
         for strand in tone_part.state.strands if tone_part.state else ():
@@ -127,35 +334,3 @@ def uptakes_of(tone_parts: Sequence[TonePart]) -> tuple[Uptake, ...]:
             expected = float(deposit(on, tone_part.result.porosity)) * tone_part.result.uptake_factor
             seen.append(UptakeSeen(index, strand.deposit_share / max(expected, 1e-3)))
     return learn_uptake(len(tone_parts), seen) if tone_parts else ()
-
-
-def _application_min(zone: Zone, part: str) -> float:
-    return min(zone.foil_count * TONER_MIN_PER_FOIL * (SHADOW_SHARE if part else 1.0), 15.0)
-
-
-MORE_DYE = 1.08
-"""[MODEL] so much more dye than planned does not show."""
-
-
-def _slack_min(tone_part: TonePart, found: Match) -> float:
-    """How much longer than planned a zone may be on before it shows, min."""
-    tau = time_constant_min(tone_part.result.porosity)
-    share = -math.expm1(-found.minutes / tau) * MORE_DYE
-    longest = found.formula.label_max_min
-    until = -tau * math.log1p(-share) if share < 1.0 else longest
-    return max(min(until, longest) - found.minutes, 1.0)
-
-
-def times_of(tone_parts: Sequence[TonePart]) -> ToneTimes | None:
-    asked = [
-        ToTone(
-            key=s.id,
-            application_min=_application_min(s.read.zone, s.part),
-            minutes=s.match.minutes,
-            label_max_min=s.match.formula.label_max_min,
-            slack_min=_slack_min(s, s.match),
-        )
-        for s in tone_parts
-        if s.match
-    ]
-    return time_toner(asked) if asked else None

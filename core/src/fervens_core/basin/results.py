@@ -9,13 +9,26 @@ import numpy as np
 
 from fervens_core.basin.uptake import GRAB_FACTOR, PROBE_ASH
 from fervens_core.chair import Chair, achieved_level, head_belief, minutes_between
-from fervens_core.head import USUAL_LENGTH_MM, DyeHue, ServiceKind, Zone, kept_parts_of, lanes_of
+from fervens_core.head import (
+    USUAL_LENGTH_MM,
+    Density,
+    DyeHue,
+    ServiceKind,
+    Texture,
+    Zone,
+    kept_parts_of,
+    lanes_of,
+)
 from fervens_core.log import LaneState, Phase, ServiceState, TakenReading
 from fervens_core.planning import AS_PROPOSED, PlanChoice, again_zone
 from fervens_core.toning import Result
 
-TONER_PER_FOIL_G = 5.0
-"""[MODEL] mixed toner for one section of about 3 mm thickness and usual length."""
+TONER_PER_FOIL_G = 1.7
+"""[MODEL] mixed toner for one section of usual length: 60 to 120 g for a head (common practice)."""
+LEAST_LENGTH_SHARE = 0.25
+"""[MODEL] short parts of a strand take at least so much of that."""
+_BY_DENSITY = {Density.THIN: 0.8, Density.MEDIUM: 1.0, Density.THICK: 1.3}
+_BY_TEXTURE = {Texture.SLEEK: 0.9, Texture.USUAL: 1.0, Texture.THIRSTY: 1.3}
 
 
 @dataclass(frozen=True, slots=True)
@@ -106,7 +119,8 @@ def _result(lane: LaneState, zone: Zone, before: float, level: float, read: Take
         factor = GRAB_FACTOR[lane.grab]
         if rest is None:  # the probe's own violet is on the hair
             rest, amount = DyeHue.VIOLET, PROBE_ASH[lane.grab]
-    by_length = min(max(zone.length_mm / USUAL_LENGTH_MM, 0.3), 3.0)
+    by_length = min(max(zone.length_mm / USUAL_LENGTH_MM, LEAST_LENGTH_SHARE), 3.0)
+    drinks = _BY_DENSITY[zone.density] * _BY_TEXTURE[zone.hair.texture]
     return Result(
         key=lane.key,
         name=zone.label,
@@ -117,5 +131,5 @@ def _result(lane: LaneState, zone: Zone, before: float, level: float, read: Take
         warmth=read.warmth if read else 0.0,
         rest=rest if amount > 0.0 else None,
         rest_amount=amount,
-        grams=max(zone.foil_count * TONER_PER_FOIL_G * by_length, 1.0),
+        grams=max(zone.foil_count * TONER_PER_FOIL_G * by_length * drinks, 1.0),
     )

@@ -11,12 +11,12 @@ import numpy as np
 from fervens_core.base import ON_TARGET_LEVELS, CoreError, Message, say, semicolons
 from fervens_core.basin.results import ReadZone
 from fervens_core.chair import Chair, minutes_between
-from fervens_core.colour import Undertone, delta_e_2000, hair_lab, lab_to_hex
+from fervens_core.colour import Undertone, delta_e_2000, hair_lab, seen_hexes
 from fervens_core.head import AGAIN, DyeHue, Elasticity, Part, Zone
 from fervens_core.log import LaneState
 from fervens_core.planning import WORTH_LEVELS, LanePlan, PlanRequest, again_key, again_zone, plan_round
 from fervens_core.safety import again_block
-from fervens_core.toning import ToningPlan, explain
+from fervens_core.toning import ToneSession, explain
 
 BAND_LEVELS = 0.75
 BAND_DELTA_E = 6.0
@@ -182,18 +182,18 @@ def band_of(reads: Sequence[ReadZone], read: ReadZone) -> Message | None:
 
 
 def _options(
-    chair: Chair, read: ReadZone, again: LanePlan | None, choice: ToningPlan | None, elasticity: Elasticity
+    chair: Chair, read: ReadZone, again: LanePlan | None, choice: ToneSession | None, elasticity: Elasticity
 ) -> tuple[tuple[ReviewOption, ...], Way]:
     target, level = read.zone.target_level, read.result.level
     short = target - level
-    now_hex = lab_to_hex(read.result.lab)[0]
-    match = choice.matches.get(read.lane.key) if choice else None
-    toned_hex = lab_to_hex(np.array(match.lab))[0] if match else now_hex
+    now_hex = seen_hexes(read.result.lab)[0]
+    tone = choice.by_key.get(read.lane.key) if choice else None
+    toned_hex = seen_hexes(np.array(tone.lab))[0] if tone else now_hex
     is_there = short <= ON_TARGET_LEVELS
     reasons = [say("way_tone-on_target") if is_there else say("way_tone-short", short=short)]
-    if choice and match:
-        away = choice.delta_es[read.lane.key]
-        reasons.append(say("way_tone-formula", formula=match.formula.name, minutes=match.minutes, away=away))
+    if tone:
+        said = {"formula": tone.formula.name, "minutes": tone.minutes, "away": tone.wish_delta_e}
+        reasons.append(say("way_tone-formula", **said))
     found = [ReviewOption(Way.TONE, say("way-tone"), semicolons(reasons), toned_hex, level)]
     advised = Way.TONE
     if short > ON_TARGET_LEVELS and not read.is_kept:
@@ -214,7 +214,7 @@ def _options(
                 way=Way.AGAIN,
                 title=say("way-again"),
                 reason=reason,
-                hex=lab_to_hex(again_lab)[0],
+                hex=seen_hexes(again_lab)[0],
                 level=end,
                 volume_strength=again.volume_strength if again else None,
                 minutes=again.minutes_on if again else None,
@@ -222,7 +222,7 @@ def _options(
                 asks_label=chair.lightener_of(read.lane.key).max_applications is None,
             )
         )
-        wanted_hex = lab_to_hex(hair_lab(read.before_level, np.array(max(target, read.before_level))))[0]
+        wanted_hex = seen_hexes(hair_lab(read.before_level, np.array(max(target, read.before_level))))[0]
         found.append(
             ReviewOption(
                 Way.VISIT,
@@ -242,7 +242,7 @@ def make_review(
     reads: Sequence[ReadZone],
     *,
     request: PlanRequest | None,
-    choice: ToningPlan | None,
+    choice: ToneSession | None,
     elasticity: Elasticity,
     kept: Sequence[Zone] = (),
 ) -> Review:
@@ -250,7 +250,7 @@ def make_review(
 
     Args:
         request: the service's plan request, for another application; None when nothing can be planned.
-        choice: the formulas that would be taken now, or None. elasticity: as the head's stretch test had it.
+        choice: the tone session that would be worked now, or None. elasticity: as the head's stretch test had it.
         kept: the parts no lightener went on.
     """
     short = [r for r in reads if r.zone.target_level - r.result.level > ON_TARGET_LEVELS]
@@ -261,7 +261,7 @@ def make_review(
         start, target = read.before_level, read.zone.target_level
         was = read.zone.hair.start_level if read.is_kept else start
         natural = hair_lab(start, np.array([was, max(target, start)]))
-        before_hex, target_hex, now_hex = lab_to_hex(np.vstack([natural, read.result.lab]))
+        before_hex, target_hex, now_hex = seen_hexes(np.vstack([natural, read.result.lab]))
         off = read.result.level - target
         lanes.append(
             ReviewLane(
@@ -302,7 +302,7 @@ def _kept(kept: Sequence[Zone], reads: Sequence[ReadZone]) -> tuple[KeptPart, ..
             name=z.label,
             before_level=z.hair.colour_start,
             target_level=z.target_level,
-            now_hex=lab_to_hex(hair_lab(z.hair.colour_start, np.array([z.hair.start_level])))[0],
+            now_hex=seen_hexes(hair_lab(z.hair.colour_start, np.array([z.hair.start_level])))[0],
         )
         for z in kept
         if z.key not in known

@@ -11,7 +11,7 @@ import numpy as np
 from fervens_core.base import Floats, LimitError, Message, say
 from fervens_core.basin.uptake import Uptake
 from fervens_core.chair import Window, after, minutes_between
-from fervens_core.colour import lab_hex, lab_to_hex
+from fervens_core.colour import seen_hex, seen_hexes
 from fervens_core.head import TonerShade
 from fervens_core.log import TonerApplied, TonerState
 from fervens_core.toning import Formula, Result, deposit, time_constant_min, toned_lab
@@ -19,8 +19,6 @@ from fervens_core.toning import Formula, Result, deposit, time_constant_min, ton
 STRAND_FROM_SHARE = 0.6
 """A strand is rinsed to look when this share of the time has passed."""
 STEP_MINUTES = (5.0, 10.0, 15.0, 20.0)
-LEVEL_L = 6.0
-"""[MODEL] about this much L* lies between two levels among the blondes."""
 _STRAND_STEPS = (0.5, 0.65, 0.8, 1.0, 1.2, 1.45, 1.75)
 
 
@@ -55,7 +53,8 @@ class TonerClock:
     """A toner on a zone.
 
     Args:
-        minutes: planned. window_min: when it should be ready: early for hair that takes much, late for little.
+        minutes: planned; planned_at: when it is then rinsed. window_min: when it should be ready: early for hair that
+            takes much, late for little.
         label_at: when its label's time is up. on_min: minutes on the hair so far, or in all.
         lab_now: CIELAB of what the hair should be now, or was left as.
         warning: against rinsing now; warning_help: what to do. uptake: likely, beside what was expected.
@@ -66,6 +65,7 @@ class TonerClock:
     shade_key: str
     applied_at: datetime
     minutes: float
+    planned_at: datetime
     window_min: Window
     due_at: datetime
     label_max_min: float
@@ -95,14 +95,14 @@ def formula_of(applied: TonerApplied, shades: dict[str, TonerShade]) -> Formula 
         return None
     shares = (applied.share, 1.0 - applied.share)[: len(keys)]
     try:
-        return Formula(tuple(shades[k] for k in keys), shares, applied.developer_parts or None)
+        return Formula(tuple(shades[k] for k in keys), shares, applied.developer_parts or None, applied.dilution)
     except LimitError:
         return None
 
 
 def toned_hexes(result: Result, formula: Formula, minutes: Floats, more: float = 1.0) -> list[str]:
     """Screen colours of a zone with a formula on, at each of some minutes."""
-    return lab_to_hex(toned_lab(result, formula, minutes, more))
+    return seen_hexes(toned_lab(result, formula, minutes, more))
 
 
 def minutes_for_uptake(minutes: float, tau_min: float, uptake: float) -> float | None:
@@ -114,13 +114,13 @@ def minutes_for_uptake(minutes: float, tau_min: float, uptake: float) -> float |
 def outcome_of(result: Result, formula: Formula, minutes: float, uptake: Uptake) -> ToneOutcome:
     """The result at the planned minutes for little, likely and much uptake."""
     labs = [toned_lab(result, formula, minutes, u) for u in (uptake.little, uptake.likely, uptake.much)]
-    return ToneOutcome(*lab_to_hex(np.array(labs)))
+    return ToneOutcome(*seen_hexes(np.array(labs)))
 
 
 def _strand_scale(result: Result, formula: Formula, on_min: float, uptake: Uptake) -> tuple[StrandSwatch, ...]:
     expected = float(deposit(on_min, result.porosity)) * result.uptake_factor * uptake.likely
     labs = [toned_lab(result, formula, on_min, uptake.likely * step) for step in _STRAND_STEPS]
-    pairs = zip(_STRAND_STEPS, lab_to_hex(np.array(labs)), strict=True)
+    pairs = zip(_STRAND_STEPS, seen_hexes(np.array(labs)), strict=True)
     return tuple(StrandSwatch(max(expected * s, 0.01), h, s == 1.0) for s, h in pairs)
 
 
@@ -154,6 +154,7 @@ def toner_clock(
         shade_key=applied.shade_key,
         applied_at=toner.applied_at,
         minutes=toner.minutes,
+        planned_at=after(toner.applied_at, toner.minutes),
         window_min=window,
         due_at=after(toner.applied_at, due_min),
         label_max_min=longest,
@@ -162,7 +163,7 @@ def toner_clock(
         strand_at=after(toner.applied_at, strand_min) if is_on and not toner.strands else None,
         rinsed_at=toner.rinsed_at,
         on_min=on_min,
-        hex_now=lab_hex(lab_now),
+        hex_now=seen_hex(lab_now),
         lab_now=(float(lab_now[0]), float(lab_now[1]), float(lab_now[2])),
         curve=curve,
         uptake=uptake,

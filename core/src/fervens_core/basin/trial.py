@@ -1,4 +1,4 @@
-"""A formula of the technician's own, tried over some zones before it is mixed."""
+"""A formula of the technician's own, tried over some parts before it is mixed."""
 
 from __future__ import annotations
 
@@ -8,26 +8,27 @@ from dataclasses import dataclass
 import numpy as np
 
 from fervens_core.base import ConflictError, Message
-from fervens_core.basin.parts import wish_of
+from fervens_core.basin.parts import ToneChoice, part_name, tone_parts_of
 from fervens_core.basin.results import ReadZone, read_zones
-from fervens_core.basin.toner_lane import LEVEL_L, STEP_MINUTES, ToneMinute, toned_hexes
+from fervens_core.basin.toner_lane import STEP_MINUTES, ToneMinute, toned_hexes
 from fervens_core.chair import Chair
-from fervens_core.colour import lab_hex
+from fervens_core.colour import delta_e_2000, seen_hex
 from fervens_core.head import Tone
-from fervens_core.toning import Bowl, Formula, goal_of, match, toning_plan_of
+from fervens_core.toning import Formula, goal_of, match, spread_of
 
 
 @dataclass(frozen=True, slots=True)
 class TriedZone:
-    """What an own formula would do to a zone."""
+    """What an own formula would do to a part at its best minute; `delta_e`: CIEDE2000 to its own wish."""
 
     key: str
     name: Message | str
     minutes: float
     hex: str
     now_hex: str
+    wanted_hex: str
     delta_e: float
-    depth_lost_levels: float
+    levels_deeper: float
     is_too_dark: bool
     steps: tuple[ToneMinute, ...]
     product_g: float
@@ -36,7 +37,7 @@ class TriedZone:
 
 @dataclass(frozen=True, slots=True)
 class Tried:
-    """An own formula over some zones, and how near it brings them to one another."""
+    """An own formula over some parts, and how near it brings them to one another."""
 
     formula_name: str
     spread: float
@@ -48,45 +49,54 @@ class Tried:
 
 
 def try_formula(
-    chair: Chair, formula: Formula, keys: Sequence[str], *, tone: Tone, reads: Sequence[ReadZone] | None = None
+    chair: Chair,
+    formula: Formula,
+    ids: Sequence[str],
+    *,
+    tone: Tone,
+    choice: ToneChoice | None = None,
+    reads: Sequence[ReadZone] | None = None,
 ) -> Tried:
-    """What a formula of the technician's own does to some zones, at its best minute on each.
+    """What a formula of the technician's own does to some parts and root shadows, at its best minute on each.
 
     Raises:
-        ConflictError: a key that is no rinsed zone, or none at all.
+        ConflictError: an id that is no rinsed part, or none at all.
     """
     reads = read_zones(chair) if reads is None else reads
-    wish = wish_of(chair, reads, tone)
-    some = [r for r in reads if r.lane.key in keys]
-    if not some or len(some) != len(set(keys)):
+    choice = choice or ToneChoice()
+    parts, _ = tone_parts_of(chair, reads, (), tone, choice)
+    some = [p for p in parts if p.id in ids]
+    if not some or len(some) != len(set(ids)):
         raise ConflictError("not_rinsed.tone")
-    found = {r.lane.key: match(r.result, formula, goal_of(r.result, wish.wanted)) for r in some}
-    choice = toning_plan_of((Bowl(formula, found),), wish.wanted)
-    zones = []
-    for read in some:
-        own, result = found[read.lane.key], read.result
+    zones, labs = [], []
+    for part in some:
+        goal = goal_of(part.result, part.wish, stays_bright=choice.stays_bright, may_deepen=part.asked.may_deepen)
+        own, result = match(part.result, formula, goal), part.result
+        labs.append(own.lab)
         steps = [m for m in STEP_MINUTES if m <= formula.label_max_min]
-        hexes = toned_hexes(result, formula, np.array(steps))
-        product, developer = formula.split_g(result.grams)
+        product, added = formula.split_g(result.grams)
         zones.append(
             TriedZone(
-                key=read.lane.key,
-                name=read.zone.label,
+                key=part.id,
+                name=part_name(part),
                 minutes=own.minutes,
-                hex=lab_hex(own.lab),
-                now_hex=lab_hex(result.lab),
-                delta_e=choice.delta_es[read.lane.key],
-                depth_lost_levels=own.depth_lost_l / LEVEL_L,
+                hex=seen_hex(own.lab),
+                now_hex=seen_hex(result.lab),
+                wanted_hex=part.wish.hex,
+                delta_e=float(delta_e_2000(np.array(own.lab), part.wish.wanted)),
+                levels_deeper=own.levels_deeper,
                 is_too_dark=own.is_too_dark,
-                steps=tuple(ToneMinute(m, h) for m, h in zip(steps, hexes, strict=True)),
+                steps=tuple(
+                    ToneMinute(m, h) for m, h in zip(steps, toned_hexes(result, formula, np.array(steps)), strict=True)
+                ),
                 product_g=sum(product),
-                developer_g=developer,
+                developer_g=added if formula.is_oxidative else 0.0,
             )
         )
     return Tried(
         formula_name=formula.name,
-        spread=choice.spread,
-        mean_delta_e=choice.mean_delta_e,
+        spread=spread_of(labs),
+        mean_delta_e=float(np.mean([z.delta_e for z in zones])),
         developer_volume=formula.developer_volume,
         developer_parts=formula.developer_parts,
         label_max_min=formula.label_max_min,

@@ -33,7 +33,7 @@ from fervens_core.chair.paint import (
     window_of,
 )
 from fervens_core.chair.replan import DeveloperProposal, propose_developers
-from fervens_core.colour import Undertone, hair_lab, lab_to_hex, undertone
+from fervens_core.colour import Undertone, hair_lab, seen_hexes, undertone
 from fervens_core.head import Covering, Elasticity, Foils, Part, ScalpFeel, Zone, lane_label
 from fervens_core.lift import Belief, Outlook
 from fervens_core.log import LaneState, MixedBowl, Phase, Step, TakenReading
@@ -246,7 +246,7 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
     target = zone.target_level
     lost = max((lost_share(chair, lane, a) for a in lane.applications), default=0.0)
     labs = hair_lab(zone.hair.colour_start, np.concatenate([likely, [target], [r.level for r in lane.readings]]))
-    colours = lab_to_hex(labs)
+    colours = seen_hexes(labs)
     learnt, expected = belief.factors(index), belief.lanes[index].factors
     level_now = float(likely[n]) if lane.started_at else zone.hair.start_level
     visits = dict(zip(chair.state.plan.zone_keys, chair.state.plan.visits, strict=False)) if chair.state.plan else {}

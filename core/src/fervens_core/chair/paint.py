@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from fervens_core.base import Floats
-from fervens_core.colour import hair_lab, lab_to_hex
+from fervens_core.colour import hair_lab, seen_hexes
 from fervens_core.planning import Plan
 
 
@@ -91,6 +91,6 @@ def paint_plan(plan: Plan) -> tuple[tuple[tuple[CurvePoint, ...], tuple[Crossing
         minutes = minute_grid(lane.wall_min - lane.end_min)
         bands = plan.belief.outlook(index).level_bands(minutes)
         start = lane.zone.hair.start_level
-        colours = lab_to_hex(hair_lab(lane.zone.hair.colour_start, bands[1]))
+        colours = seen_hexes(hair_lab(lane.zone.hair.colour_start, bands[1]))
         painted.append((curve_points(minutes, bands, colours), crossings(start, minutes, bands[1])))
     return tuple(painted)

@@ -1,6 +1,7 @@
 """Colour: spectra to CIELAB and the screen, and the pigment of hair at a level."""
 
 from fervens_core.colour.chart import Undertone
+from fervens_core.colour.eye import measured_to_eye, seen_hex, seen_hexes
 from fervens_core.colour.pigment import (
     ALBEDO_FACTOR,
     SURFACE_REFLECTION,
@@ -9,6 +10,7 @@ from fervens_core.colour.pigment import (
     hair_absorption,
     hair_hex,
     hair_lab,
+    reference_lab,
     undertone,
 )
 from fervens_core.colour.spaces import (
@@ -17,8 +19,6 @@ from fervens_core.colour.spaces import (
     chroma,
     delta_e_2000,
     hue_deg,
-    lab_hex,
-    lab_to_hex,
     xyz_to_lab,
 )
 
@@ -36,8 +36,10 @@ __all__ = [
     "hair_hex",
     "hair_lab",
     "hue_deg",
-    "lab_hex",
-    "lab_to_hex",
+    "measured_to_eye",
+    "reference_lab",
+    "seen_hex",
+    "seen_hexes",
     "undertone",
     "xyz_to_lab",
 ]

@@ -6,21 +6,26 @@ import numpy as np
 
 from fervens_core.base import LEVEL_MAX, LEVEL_MIN, Floats, check_level
 from fervens_core.colour.chart import Undertone
-from fervens_core.colour.spaces import WAVELENGTHS_NM, lab_to_hex, reflectance_to_lab
+from fervens_core.colour.eye import seen_hexes
+from fervens_core.colour.spaces import WAVELENGTHS_NM, reflectance_to_lab
 
-ABSORPTION_AT_LEVEL_10 = 0.010
+ABSORPTION_AT_LEVEL_10 = 0.0095
 """[MODEL] pigment absorption at 550 nm of level 10, in the units of the albedo law below."""
-ABSORPTION_RATIO_PER_LEVEL = 1.85
+ABSORPTION_RATIO_PER_LEVEL = 1.97
 """[MODEL] one level down is this many times the pigment."""
 EUMELANIN_EXPONENT = 3.33
 """Donner and Jensen (2006), after Jacques: eumelanin absorbs as wavelength to the -3.33."""
-WARM_EXPONENT = 6.0
-"""[MODEL] warm residue, steeper than pheomelanin's 4.75: oxidised residue; 6 to 7 give the better orange."""
+WARM_EXPONENT = 5.2
+"""[MODEL] warm residue, steeper than pheomelanin's 4.75: oxidised residue."""
 WARM_SHARE_NATURAL = 0.1
-WARM_GAIN_PER_LEVEL = 0.5
+WARM_GAIN_PER_LEVEL = 0.7
 """[MODEL] share of warm pigment in natural hair, and the rate at which lifting turns eumelanin into it."""
-KERATIN_ABSORPTION = 0.006
-KERATIN_EXPONENT = 6.0
+NATURAL_RISE, NATURAL_FROM_LEVEL, NATURAL_MOST, NATURAL_GONE_PER_LEVEL = 0.26, 3.3, 1.9, 1.5
+"""[MODEL] natural hair holds so much more pigment a level than lifted hair that reads alike, from a level on, at most
+so much; and that is gone with the first levels of lift."""
+KERATIN_ABSORPTION = 0.0037
+KERATIN_EXPONENT = 4.0
+"""[MODEL] these and the dyes' by a scripted search, `bin/bench colour_fit`: docs/decisions/0017."""
 ALBEDO_FACTOR = 5.9
 """Chiang et al. (2016), hair albedo inversion: a mass of hair reflects about exp(-5.9 sqrt(absorption))."""
 SURFACE_REFLECTION = 0.02
@@ -44,18 +49,29 @@ _UNDERTONES: tuple[tuple[float, Undertone], ...] = (
 )
 
 
-def hair_absorption(start_level: float | Floats, level: Floats) -> Floats:
+def hair_absorption(start_level: float | Floats, level: Floats, *, warm_from: float | Floats | None = None) -> Floats:
     """Absorption spectra of hair that began at `start_level` and now stands at `level`.
 
     Args:
         start_level: level before lightening, 1 to 10, a number or an array broadcast against `level`.
-        level: levels 1 to 10, any shape (...). At or below the start level the hair is natural.
+        level: levels 1 to 10, any shape (...). At or below the start level the hair is natural, and darker than lifted
+            hair that reads the same: natural hair has a lightness scale of its own.
+        warm_from: as warm as if lifted from there; None for the start level.
     Returns:
         shape (..., 81) on WAVELENGTHS_NM, in the units of the albedo law.
     """
     now = np.clip(np.asarray(level, dtype=float), LEVEL_MIN, LEVEL_MAX)
-    amount = ABSORPTION_AT_LEVEL_10 * ABSORPTION_RATIO_PER_LEVEL ** (LEVEL_MAX - now)
     lifted = np.maximum(now - start_level, 0.0)
+    unlifted = np.minimum(np.asarray(start_level, dtype=float), now)
+    natural = np.clip(NATURAL_RISE * (unlifted - NATURAL_FROM_LEVEL), 0.0, NATURAL_MOST)
+    more = 1.0 + natural * np.exp(-NATURAL_GONE_PER_LEVEL * lifted)
+    if warm_from is not None:
+        lifted = np.maximum(now - warm_from, 0.0)
+    return _absorption(now, lifted, more)
+
+
+def _absorption(now: Floats, lifted: Floats, more: Floats) -> Floats:
+    amount = more * ABSORPTION_AT_LEVEL_10 * ABSORPTION_RATIO_PER_LEVEL ** (LEVEL_MAX - now)
     warm = 1.0 - (1.0 - WARM_SHARE_NATURAL) * np.exp(-WARM_GAIN_PER_LEVEL * lifted)
     mix = (1.0 - warm)[..., None] * _EUMELANIN + warm[..., None] * _WARM
     result: Floats = amount[..., None] * mix + _KERATIN
@@ -84,10 +100,22 @@ def hair_lab(start_level: float | Floats, level: Floats) -> Floats:
     return absorption_to_lab(hair_absorption(start_level, level))
 
 
+def reference_lab(level: Floats, lifted_by: float = 0.0) -> Floats:
+    """CIELAB (..., 3) of hair as light as lifted hair of a level, and as warm as hair lifted by some levels.
+
+    What wishes and depths are measured against: its lightness is the lifted scale's at every level.
+
+    Args:
+        level: 1 to 10, any shape (...). lifted_by: levels, 0 for the pigment of natural hair.
+    """
+    now = np.clip(np.asarray(level, dtype=float), LEVEL_MIN, LEVEL_MAX)
+    return absorption_to_lab(_absorption(now, np.minimum(np.full_like(now, lifted_by), now - 1.0), np.ones_like(now)))
+
+
 def hair_hex(start_level: float, levels: list[float]) -> list[str]:
     """Screen colours of hair lifted from one start level to each of `levels`."""
     check_level("start_level", start_level)
-    return lab_to_hex(hair_lab(start_level, np.array(levels, dtype=float)))
+    return seen_hexes(hair_lab(start_level, np.array(levels, dtype=float)))
 
 
 def undertone(level: float) -> Undertone:

@@ -214,6 +214,8 @@ SAME_VOLUME = 1.5
 """Less of a change than this in vol is none."""
 STRENGTH_STEP, WEAKEST_VOLUME = 5.0, 10.0
 """Strengths are proposed in fives (docs/decisions/0016), none weaker than what lightens natural hair."""
+RAN_LEAST_MIN = 1.0
+"""A lane that was rinsed as soon as it was on tells nothing to do again."""
 SOONEST_MIN = 12.0
 """[MODEL] a lane that would be there sooner with the same developer gets a weaker one."""
 
@@ -227,7 +229,7 @@ def _corrected(w: WornLane, lightener: Lightener, elasticity: Elasticity) -> tup
     most, _ = strongest_volume(w.zone, lightener, elasticity)
     longest = max(lightener.label_max_min - w.zone.application_min, 1.0)
     is_there = abs(w.level - target) <= LIFT_LEAST
-    if is_there and w.minutes <= longest and w.applications == 1 and w.volume_strength <= most:
+    if is_there and RAN_LEAST_MIN <= w.minutes <= longest and w.applications == 1 and w.volume_strength <= most:
         return w.volume_strength, w.minutes, True
 
     def needs(volume: float) -> float:

@@ -200,6 +200,8 @@ class AnsweredPart:
     result_lab: Lab | None
     difference: float | None
     levels_deeper: float | None
+    is_out_of_reach: bool
+    would_reach: Message | None
 
 
 @dataclass(frozen=True, slots=True)
@@ -230,7 +232,7 @@ def _bowl(bowl: ToneBowl) -> AnsweredBowl:
         shade_g=round(total, 1),
         developer_volume=bowl.developer_volume,
         developer_g=round(bowl.developer_g, 1),
-        dilution=0.0,
+        dilution=round(bowl.dilution, 2),
     )
 
 
@@ -243,13 +245,15 @@ def _part(lane: ToneLane) -> AnsweredPart:
     return AnsweredPart(
         key=lane.id,
         bowl=planned.bowl if planned else None,
-        on_min=round(planned.start_min, 2) if planned else None,
+        on_min=round(planned.on_min, 2) if planned else None,
         off_min=round(planned.rinse_min, 2) if planned else None,
         now_lab=_three(lane.now_lab),
         wish_lab=_three(lane.wanted_lab),
         result_lab=_three(planned.lab) if planned else None,
         difference=round(planned.delta_e, 2) if planned else None,
-        levels_deeper=round(planned.depth_lost_levels, 2) if planned else None,
+        levels_deeper=round(planned.levels_deeper, 2) if planned else None,
+        is_out_of_reach=bool(planned and planned.needed),
+        would_reach=planned.needed.says if planned and planned.needed else None,
     )
 
 

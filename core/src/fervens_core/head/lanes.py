@@ -282,7 +282,7 @@ def _kept_of_kind(zone: Zone, taken: set[str], darkest: float | None) -> list[Zo
         elif told.is_ends:
             lane = _lane(zone, Part.ENDS, told, (max(told.from_mm, off), end))
         else:
-            lane = _band_lane(zone, at, told, bands)
+            lane = _band_lane(replace(zone, off_scalp_mm=off), at, told, bands)
         if lane.key not in worked and end > max(off if not told.is_root else 0.0, told.from_mm):
             is_left_out = told.is_left_out or zone.keeps_depth
             found.append(_kept(lane, zone, darkest, is_left_out=is_left_out))

@@ -28,6 +28,7 @@ UPCASTS: dict[tuple[str, int], Upcast] = {
     ("ReadingTaken", 1): _unsaid("rest"),
     ("ReadingTaken", 2): dict,
     ("Rinsed", 1): dict,
+    ("WishSet", 1): dict,
     ("PlanTaken", 1): lambda values: {("visits" if k == "waves" else k): v for k, v in values.items()},
 }
 """From a version of a kind to the next one."""

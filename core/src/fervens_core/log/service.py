@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Collection, Iterable
 from dataclasses import dataclass, field, replace
-from datetime import datetime
+from datetime import datetime, timedelta
 from enum import StrEnum
 
 from fervens_core.base import ConflictError, CoreError, Message
@@ -33,15 +33,21 @@ from fervens_core.log.lift_events import (
     WaveRinsed,
 )
 from fervens_core.log.tone_events import (
+    SHADOW,
     LighteningResumed,
     ReviewFinished,
     ShadowSet,
+    ToneBowlApplied,
+    ToneFormulaSet,
     TonerApplied,
     TonerEmulsified,
     TonerPulledBack,
     TonerRinsed,
+    TonersEmulsified,
+    TonersRinsed,
     TonerStrandRead,
     WishSet,
+    lane_of_id,
 )
 
 
@@ -74,7 +80,8 @@ class Conflict:
 class ServiceState:
     """A folded service. Lanes stand in order of application.
 
-    `kept` are parts no lightener went on, taken in among what is toned.
+    `kept` are parts no lightener went on, taken in among what is toned. `own_wishes` by lane key, `own_formulas` by
+    the lane's id, beside what is wished for the head and what is proposed.
     """
 
     acknowledged: frozenset[str] = frozenset()
@@ -86,6 +93,8 @@ class ServiceState:
     bowls: tuple[MixedBowl, ...] = ()
     is_reviewed: bool = False
     wish: WishSet | None = None
+    own_wishes: tuple[tuple[str, WishSet], ...] = ()
+    own_formulas: tuple[tuple[str, ToneFormulaSet], ...] = ()
     shadow: ShadowSet | None = None
     closed: ServiceClosed | None = None
     closed_at: datetime | None = None
@@ -177,9 +186,30 @@ def _advance(state: ServiceState, event: Event) -> ServiceState:
             require(is_rinsed, "still_lifting")
             return replace(state, is_reviewed=True)
         case WishSet():
-            return replace(state, wish=data)
+            if not data.zone_keys:
+                return replace(state, wish=data, own_wishes=())
+            others = tuple((k, w) for k, w in state.own_wishes if k not in data.zone_keys)
+            return replace(state, own_wishes=(*others, *((state.lane(k).key, data) for k in data.zone_keys)))
+        case ToneFormulaSet():
+            for lane_id in data.ids:
+                state.lane(lane_of_id(lane_id)[0])
+            rest = tuple((k, f) for k, f in state.own_formulas if k not in data.ids)
+            own = ((k, data) for k in data.ids) if data.shade_key else ()
+            return replace(state, own_formulas=(*rest, *own))
         case ShadowSet():
             return replace(state, shadow=data if data.length_mm else None)
+        case ToneBowlApplied():
+            for applied, before_min in data.each():
+                lane = state.lane(applied.zone_key)
+                moment = max(at - timedelta(minutes=before_min), lane.rinsed_at or at)
+                state = state.with_lane(tone_lane(lane, applied, moment))
+            return state
+        case TonersEmulsified() | TonersRinsed():
+            kind = TonerEmulsified if isinstance(data, TonersEmulsified) else TonerRinsed
+            for lane_id in data.ids:
+                key, is_shadow = lane_of_id(lane_id)
+                state = state.with_lane(tone_lane(state.lane(key), kind(key, SHADOW if is_shadow else ""), at))
+            return state
         case TonerApplied() | TonerEmulsified() | TonerStrandRead() | TonerPulledBack() | TonerRinsed():
             return state.with_lane(tone_lane(state.lane(data.zone_key), data, at))
     return state.with_lane(advance_lane(state.lane(data.zone_key), event))

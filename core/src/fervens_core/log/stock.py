@@ -9,7 +9,7 @@ from fervens_core.base import LimitError
 from fervens_core.head import Developer, TonerShade
 from fervens_core.log.events import EventData
 from fervens_core.log.lift_events import BowlMixed
-from fervens_core.log.tone_events import TonerApplied
+from fervens_core.log.tone_events import ToneBowlApplied, TonerApplied
 from fervens_core.planning import blend
 
 
@@ -42,12 +42,14 @@ def uses_of(
     if isinstance(data, BowlMixed):
         own = [Use(lightener_key, data.product_g)] if lightener_key else []
         return tuple(own + _poured(data.volume_strength, data.developer_g, bottles))
-    if isinstance(data, TonerApplied):
+    if isinstance(data, TonerApplied | ToneBowlApplied):
+        poured = data.parts if isinstance(data, ToneBowlApplied) else (data,)
+        product_g, developer_g = sum(p.product_g for p in poured), sum(p.developer_g for p in poured)
         known = {s.key: s for s in shades}
         parts = [(data.shade_key, data.share), (data.second_key, 1.0 - data.share)]
-        found = [Use(k, data.product_g * share) for k, share in parts if k in known and share > 0.0]
+        found = [Use(k, product_g * share) for k, share in parts if k in known and share > 0.0]
         volumes = [v for k, _ in parts if k in known and (v := known[k].developer_volume) is not None]
         if volumes:
-            found += _poured(min(volumes), data.developer_g, bottles)
+            found += _poured(min(volumes), developer_g, bottles)
         return tuple(found)
     return ()

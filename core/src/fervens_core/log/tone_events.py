@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from enum import StrEnum
-from typing import Annotated, Literal
+from typing import Annotated, ClassVar, Literal
 
 from fervens_core.base import (
     Count,
@@ -56,17 +56,21 @@ class ReviewFinished:
 @dataclass(frozen=True, slots=True)
 @contract
 class WishSet:
-    """The colour the head is to end at: a tone at a level, or a colour of its own.
+    """The colour the head, or some parts of it, are to end at: a tone at a level, or a colour of its own.
 
     Args:
         level: 1 to 10. hue_deg: of a pastel. lab: picked or measured, empty otherwise.
+        zone_keys: lanes it is for; none for all of the head, whatever was wished for parts before.
     """
+
+    VERSION: ClassVar[int] = 2
 
     tone: Tone
     level: Level
     hue_deg: Annotated[Number, Within(0.0, 360.0, "degrees")] = 0.0
     lab: LabNumbers = ()
     is_warmth_back: Flag = True
+    zone_keys: Annotated[tuple[Key, ...], Count(0, 120, "lanes")] = ()
 
     def __post_init__(self) -> None:
         check_lab(self.lab)
@@ -117,6 +121,33 @@ TonedPart = Literal["", "shadow"]
 TonerMinutes = Annotated[Number, Within(0.5, 60.0, "min")]
 
 
+LaneId = Annotated[str, Text(70)]
+"""A lane's key, with `~shadow` behind it for its root shadow."""
+LaneIds = Annotated[tuple[LaneId, ...], Count(1, 240, "lanes")]
+
+
+@dataclass(frozen=True, slots=True)
+@contract
+class ToneFormulaSet:
+    """A formula of the technician's own is to go on some parts, or the proposed one again.
+
+    Args:
+        ids: the lanes. shade_key: empty for what is proposed. share: of the first shade by weight.
+        developer_parts: to one of product, 0 for the labels' own. dilution: of a wash, parts of water to one.
+    """
+
+    ids: LaneIds
+    shade_key: Annotated[str, Text(60, is_optional=True)] = ""
+    second_key: Annotated[str, Text(60, is_optional=True)] = ""
+    share: Annotated[Number, Within(0.01, 1.0)] = 1.0
+    developer_parts: Annotated[Number, Within(0.0, 4.0)] = 0.0
+    dilution: Annotated[Number, Within(0.0, 20.0)] = 0.0
+
+    def __post_init__(self) -> None:
+        if bool(self.second_key) is not (self.share < 1.0):
+            raise LimitError("share", say("limit-share_of_second"), self.share)
+
+
 @dataclass(frozen=True, slots=True)
 @contract
 class TonerApplied:
@@ -124,7 +155,7 @@ class TonerApplied:
 
     Args:
         share: of the first shade by weight; less than 1 with a second one.
-        developer_parts: to one of product; 0 in older logs, which means the label's own.
+        developer_parts: to one of product; 0 in older logs, which means the label's own. dilution: of a wash.
         part: "" for the zone, `SHADOW` for its root shadow. length_mm, blend_mm: of a shadow, 1 to 300 mm.
     """
 
@@ -141,10 +172,98 @@ class TonerApplied:
     part: TonedPart = ""
     length_mm: Annotated[Number, Within(0.0, 300.0, "mm")] = 0.0
     blend_mm: Annotated[Number, Within(0.0, 300.0, "mm")] = 0.0
+    dilution: Annotated[Number, Within(0.0, 20.0)] = 0.0
 
     def __post_init__(self) -> None:
         if bool(self.second_key) is not (self.share < 1.0):
             raise LimitError("share", say("limit-share_of_second"), self.share)
+
+
+@dataclass(frozen=True, slots=True)
+@contract
+class BowlPart:
+    """A part a bowl went on.
+
+    Args:
+        id: of the lane. minutes: planned, min. product_g, developer_g: of the bowl.
+        before_min: how long before the act its last section was on, by the order of hands, min.
+    """
+
+    id: LaneId
+    minutes: TonerMinutes
+    product_g: Annotated[Number, Within(0.1, 2000.0, "g")]
+    developer_g: Annotated[Number, Within(0.0, 4000.0, "g")]
+    before_min: Annotated[Number, Within(0.0, 60.0, "min")] = 0.0
+
+
+@dataclass(frozen=True, slots=True)
+@contract
+class ToneBowlApplied:
+    """One bowl went on all its parts, one after another.
+
+    Args:
+        share, developer_parts, dilution, length_mm, blend_mm: as of `TonerApplied`.
+    """
+
+    shade_key: Key
+    shade_name: Annotated[str, Text(80)]
+    parts: Annotated[tuple[BowlPart, ...], Count(1, 240, "lanes")]
+    second_key: Annotated[str, Text(60, is_optional=True)] = ""
+    second_name: Annotated[str, Text(80, is_optional=True)] = ""
+    share: Annotated[Number, Within(0.01, 1.0)] = 1.0
+    developer_parts: Annotated[Number, Within(0.0, 4.0)] = 0.0
+    dilution: Annotated[Number, Within(0.0, 20.0)] = 0.0
+    length_mm: Annotated[Number, Within(0.0, 300.0, "mm")] = 0.0
+    blend_mm: Annotated[Number, Within(0.0, 300.0, "mm")] = 0.0
+
+    def __post_init__(self) -> None:
+        if bool(self.second_key) is not (self.share < 1.0):
+            raise LimitError("share", say("limit-share_of_second"), self.share)
+
+    def each(self) -> tuple[tuple[TonerApplied, float], ...]:
+        """As toner that went on each part, and how long before the act, min."""
+        found = []
+        for part in self.parts:
+            key, is_shadow = lane_of_id(part.id)
+            applied = TonerApplied(
+                zone_key=key,
+                shade_key=self.shade_key,
+                shade_name=self.shade_name,
+                minutes=part.minutes,
+                product_g=part.product_g,
+                developer_g=part.developer_g,
+                second_key=self.second_key,
+                second_name=self.second_name,
+                share=self.share,
+                developer_parts=self.developer_parts,
+                part=SHADOW if is_shadow else "",
+                length_mm=self.length_mm if is_shadow else 0.0,
+                blend_mm=self.blend_mm if is_shadow else 0.0,
+                dilution=self.dilution,
+            )
+            found.append((applied, part.before_min))
+        return tuple(found)
+
+
+def lane_of_id(lane_id: str) -> tuple[str, bool]:
+    """A lane's key, and whether its root shadow is meant."""
+    return lane_id.removesuffix(f"~{SHADOW}"), lane_id.endswith(f"~{SHADOW}")
+
+
+@dataclass(frozen=True, slots=True)
+@contract
+class TonersEmulsified:
+    """The toners of some parts were emulsified and worked through together."""
+
+    ids: LaneIds
+
+
+@dataclass(frozen=True, slots=True)
+@contract
+class TonersRinsed:
+    """The toners of some parts were rinsed out together."""
+
+    ids: LaneIds
 
 
 @dataclass(frozen=True, slots=True)
@@ -195,10 +314,14 @@ ToneEventData = (
     | WishSet
     | ShadowSet
     | ProbeRead
+    | ToneFormulaSet
     | TonerApplied
+    | ToneBowlApplied
     | TonerEmulsified
+    | TonersEmulsified
     | TonerStrandRead
     | TonerPulledBack
     | TonerRinsed
+    | TonersRinsed
 )
 """What happens at the basin."""

@@ -1,7 +1,16 @@
-"""How dyes sit on hair: formulas, wishes, neutralising, the search over a shelf, timing at the basin."""
+"""How dyes sit on hair: formulas, wishes, neutralising, and the session worked at a basin visit."""
 
+from fervens_core.toning.depth import level_of_lightness, lightness_of_level
 from fervens_core.toning.dyes import deposit
-from fervens_core.toning.fit import Match, goal_of, match
+from fervens_core.toning.fit import (
+    BRIGHT_FROM_LEVEL,
+    OUT_OF_REACH_DELTA_E,
+    REACHED_DELTA_E,
+    Goal,
+    Match,
+    goal_of,
+    match,
+)
 from fervens_core.toning.formula import (
     SHARES,
     Formula,
@@ -12,42 +21,58 @@ from fervens_core.toning.formula import (
     toned_absorption,
     toned_lab,
 )
-from fervens_core.toning.neutralise import dye_shares, explain, natural_lab, rank_neutralisers
-from fervens_core.toning.search import BOWLS_MAX, Bowl, ToningPlan, choose, choose_for_wish, spread_of, toning_plan_of
+from fervens_core.toning.neutralise import cool_share, dye_shares, explain, natural_lab, rank_neutralisers
+from fervens_core.toning.reach import Needed, needed_for
+from fervens_core.toning.session import (
+    BOWLS_MAX,
+    Hand,
+    SessionPart,
+    SessionTone,
+    ToneSession,
+    best_session,
+    choose_session,
+    spread_of,
+)
 from fervens_core.toning.shelf import ToneShelf, lay_out
-from fervens_core.toning.timing import ToneTimes, ToTone, time_toner
 from fervens_core.toning.wish import Wish, WishCell, wish_scale
 
 __all__ = [
     "BOWLS_MAX",
+    "BRIGHT_FROM_LEVEL",
+    "OUT_OF_REACH_DELTA_E",
+    "REACHED_DELTA_E",
     "SHARES",
-    "Bowl",
     "Formula",
+    "Goal",
+    "Hand",
     "Match",
+    "Needed",
     "Result",
-    "ToTone",
+    "SessionPart",
+    "SessionTone",
+    "ToneSession",
     "ToneShelf",
-    "ToneTimes",
-    "ToningPlan",
     "Wish",
     "WishCell",
     "all_formulas",
+    "best_session",
     "can_mix",
-    "choose",
-    "choose_for_wish",
+    "choose_session",
+    "cool_share",
     "deposit",
     "dye_shares",
     "explain",
     "goal_of",
     "lay_out",
+    "level_of_lightness",
+    "lightness_of_level",
     "match",
     "natural_lab",
+    "needed_for",
     "rank_neutralisers",
     "spread_of",
     "time_constant_min",
-    "time_toner",
     "toned_absorption",
     "toned_lab",
-    "toning_plan_of",
     "wish_scale",
 ]

@@ -1,4 +1,4 @@
-"""A formula on one zone at its best whole minute, and what it is ranked by. docs/models/tonematch.md."""
+"""A formula on one part at its best whole minute, and what it is ranked by. docs/models/tonematch.md."""
 
 from __future__ import annotations
 
@@ -8,80 +8,122 @@ import numpy as np
 
 from fervens_core.base import Floats
 from fervens_core.colour import delta_e_2000
+from fervens_core.toning.depth import level_of_lightness, lightness_of_level
 from fervens_core.toning.formula import Formula, Result, toned_lab, whole_minutes
+from fervens_core.toning.wish import Wish
 
 SHORT_TIME_MIN, SHORT_TIME_PENALTY = 5.0, 0.3
-DEEP_SHADE_PENALTY = 0.5
 MIX_PENALTY = 0.25
-"""[MODEL] ranking in CIEDE2000 units: per minute under 5 (hard to hit at the basin), per level a formula is deeper than
-the hair, and for a second shade to weigh."""
-MOST_LOST_L = 8.0
-"""[MODEL] most L* a toner may cost beyond what the wish itself asks for, before a zone counts as darkened."""
+"""[MODEL] ranking in CIEDE2000 units: per minute under 5 (hard to hit at the basin), for a second shade to weigh."""
 NEUTRALISING_COST_L = 2.0
-"""[MODEL] L* that taking the warmth out costs a zone at least."""
-TOO_DARK_COST = 100.0
+"""[MODEL] L* that taking the warmth out costs a part at least."""
+BRIGHT_FROM_LEVEL, BRIGHT_ROOM_LEVELS, ROOM_LEVELS = 8.0, 0.5, 1.0
+"""A pale wish never ends more than half a level deeper than wanted (common practice); others may by a level [MODEL]."""
+SHADE_ROOM_LEVELS, DEEPENING_ROOM_LEVELS = 1.0, 1.5
+"""Shades deeper than the hair by more are for shadow, deepening and filling only (common practice). What is to go a
+level deeper or more is deepened: pale hair ends about a level lighter than the shade [MODEL]."""
+REACHED_DELTA_E, OUT_OF_REACH_DELTA_E = 3.0, 5.0
+"""[MODEL] nearer than the first a colour counts as reached (hardly told apart in hair), past the second as missed."""
+TOO_DEEP_COST, TOO_DEEP_PER_L, WRONG_SHADE_COST = 3.0, 8.0, 60.0
+"""[MODEL] too deep: at once, and for each L* past what there is room for; a shade that is not for the part."""
+
+
+@dataclass(frozen=True, slots=True)
+class Goal:
+    """What a part is to end at, as far as it can hold it.
+
+    Args:
+        lab: CIELAB. least_l: a result darker than that is too deep. from_level: shades deeper than that are not for it.
+    """
+
+    lab: tuple[float, float, float]
+    least_l: float
+    from_level: float
+
+    @property
+    def colour(self) -> Floats:
+        """As an array, (3,)."""
+        return np.array(self.lab)
+
+    def levels_deeper(self, lab: Floats | tuple[float, ...]) -> float:
+        """How many levels deeper a colour is than meant; less than 0 for lighter."""
+        now = np.asarray(lab, dtype=float)[..., 0]
+        return float(level_of_lightness(self.lab[0]) - level_of_lightness(now))
+
+
+def goal_of(result: Result, wish: Wish, *, stays_bright: bool = True, may_deepen: bool = False) -> Goal:
+    """The wished colour as far as a part can hold it: a toner never lightens, and neutralising costs a little.
+
+    Args:
+        stays_bright: a pale wish is held to within half a level. may_deepen: a shadow, a filling: any shade may go on.
+    """
+    wanted = wish.wanted
+    lightness = min(float(wanted[0]), float(result.lab[0]) - NEUTRALISING_COST_L)
+    is_bright = stays_bright and wish.level >= BRIGHT_FROM_LEVEL
+    room = BRIGHT_ROOM_LEVELS if is_bright else ROOM_LEVELS
+    depth = float(level_of_lightness(lightness))
+    # what is wanted deeper than the hair, and is not pale, is made with shades of that depth
+    is_deepened = not is_bright and wish.level <= result.level - SHADE_ROOM_LEVELS
+    held = result.level if is_bright else min(result.level, wish.level)
+    shade_room = DEEPENING_ROOM_LEVELS if is_deepened else SHADE_ROOM_LEVELS
+    return Goal(
+        lab=(lightness, float(wanted[1]), float(wanted[2])),
+        least_l=float(lightness_of_level(max(depth - room, 1.0))),
+        from_level=1.0 if may_deepen else held - shade_room,
+    )
 
 
 @dataclass(frozen=True, slots=True)
 class Match:
-    """A formula on one zone at its best whole minute.
+    """A formula on one part at its best whole minute.
 
     Args:
-        minutes: min. lab: the colour it should leave. delta_e: CIEDE2000 to the wanted colour.
-        depth_lost_l: L* lost beside the untoned hair. cost: what it is ranked by.
+        minutes: min. lab: the colour it should leave. delta_e: CIEDE2000 to the goal.
+        levels_deeper: than meant. cost: what it is ranked by.
     """
 
     formula: Formula
     minutes: float
     lab: tuple[float, float, float]
     delta_e: float
-    depth_lost_l: float
+    levels_deeper: float
     cost: float
     is_too_dark: bool
 
 
-def _penalties(result: Result, formula: Formula, minutes: Floats) -> Floats:
-    short = SHORT_TIME_PENALTY * np.maximum(0.0, SHORT_TIME_MIN - minutes)
-    deep = DEEP_SHADE_PENALTY * max(0.0, result.level - formula.level - 0.5)
-    found: Floats = short + (deep + MIX_PENALTY * (len(formula.shades) - 1))
-    return found
+def is_for(formula: Formula, goal: Goal) -> bool:
+    """Whether none of its shades is too deep for what is meant."""
+    return min(s.level for s in formula.shades) >= goal.from_level - 1e-9
 
 
-def most_lost_l(result: Result, wanted: Floats) -> float:
-    """Most L* a toner may cost on a zone for a wanted colour."""
-    return float(max(MOST_LOST_L, result.lab[0] - wanted[0] + MOST_LOST_L / 2))
-
-
-def goal_of(result: Result, wish: Floats) -> Floats:
-    """The wished colour as far as a zone can hold it: a toner never lightens, and neutralising costs a little.
+def costs_of(labs: Floats, minutes: Floats, formula: Formula, goal: Goal, short_from: float = SHORT_TIME_MIN) -> Floats:
+    """What a formula is ranked by at some minutes: nearness, short times, a second shade, too deep; broadcasts.
 
     Args:
-        wish: CIELAB (3,).
-    Returns:
-        the same hue and chroma, no lighter than the zone less NEUTRALISING_COST_L; CIELAB (3,).
+        labs: (..., 3). minutes: (...). short_from: shorter times are hard to hit.
     """
-    return np.array([min(float(wish[0]), float(result.lab[0]) - NEUTRALISING_COST_L), wish[1], wish[2]])
+    costs = delta_e_2000(labs, goal.colour) + SHORT_TIME_PENALTY * np.maximum(0.0, short_from - minutes)
+    under = goal.least_l - labs[..., 0]
+    costs = costs + np.where(under > 0.0, TOO_DEEP_COST + TOO_DEEP_PER_L * under, 0.0)
+    result: Floats = (
+        costs + MIX_PENALTY * (len(formula.shades) - 1) + (0.0 if is_for(formula, goal) else WRONG_SHADE_COST)
+    )
+    return result
 
 
-def match(result: Result, formula: Formula, wanted: Floats) -> Match:
-    """A formula at the whole minute that brings a zone nearest to the wanted colour without making it too dark.
-
-    Args:
-        wanted: CIELAB (3,).
-    """
+def match(result: Result, formula: Formula, goal: Goal) -> Match:
+    """A formula at the whole minute that brings a part nearest to its goal without making it too deep."""
     minutes = whole_minutes(formula)
     labs = toned_lab(result, formula, minutes)
-    away = delta_e_2000(labs, wanted)
-    lost = result.lab[0] - labs[:, 0]
-    is_dark = lost > most_lost_l(result, wanted)
-    costs = away + _penalties(result, formula, minutes) + np.where(is_dark, TOO_DARK_COST + lost, 0.0)
+    costs = costs_of(labs, minutes, formula, goal)
     best = int(np.argmin(costs))
+    lab = labs[best]
     return Match(
         formula=formula,
         minutes=float(minutes[best]),
-        lab=(float(labs[best, 0]), float(labs[best, 1]), float(labs[best, 2])),
-        delta_e=float(away[best]),
-        depth_lost_l=float(lost[best]),
+        lab=(float(lab[0]), float(lab[1]), float(lab[2])),
+        delta_e=float(delta_e_2000(lab, goal.colour)),
+        levels_deeper=goal.levels_deeper(lab),
         cost=float(costs[best]),
-        is_too_dark=bool(is_dark[best]),
+        is_too_dark=bool(lab[0] < goal.least_l or not is_for(formula, goal)),
     )

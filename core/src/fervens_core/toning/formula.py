@@ -12,15 +12,17 @@ from fervens_core.colour import Undertone, absorption_to_lab, brighten, hair_abs
 from fervens_core.head import DyeFamily, DyeHue, Porosity, TonerShade
 from fervens_core.toning.dyes import DYE_AT_LEVEL_10, DYE_RATIO_PER_LEVEL, UPTAKE, deposit, dye_absorption
 
-BRIGHTEN_LEVELS_PER_VOL = 0.05
+BRIGHTEN_LEVELS_PER_VOL = 0.10
 BRIGHTEN_TAU_MIN = 10.0
-"""[MODEL] an oxidative toner's developer takes a little pigment too: half a level with 10 vol, in the end."""
+"""[MODEL] an oxidative toner's developer takes a little pigment too: a level with 10 vol, in the end."""
 REST_AT_FULL = 0.09
 """[MODEL] dye in a strong rest of an old direct dye, or of ash from shampoo, in the unit of the dye bands."""
 WARMTH_LEVELS = 1.5
 """[MODEL] hair read as one step warmer or cooler than the scale looks as if lifted from so many levels deeper."""
 SHARES = (0.25, 0.5, 0.75)
 """Shares by weight in which two shades are mixed: 1:3, 1:1, 3:1."""
+DILUTIONS = (1.0, 2.0, 4.0)
+"""Parts of water or conditioner to one of a pigment wash, as they are usual (common practice)."""
 _REST: dict[DyeHue, DyeFamily] = {
     DyeHue.RED: DyeFamily.RED,
     DyeHue.PINK: DyeFamily.RED,
@@ -68,8 +70,8 @@ class Result:
     @property
     def absorption(self) -> Floats:
         """Absorption spectrum of the hair as it stands, shape (81,)."""
-        start = float(np.clip(self.start_level - WARMTH_LEVELS * self.warmth, 1.0, self.level))
-        hair = hair_absorption(start, np.array(self.level))
+        warm_from = float(np.clip(self.start_level - WARMTH_LEVELS * self.warmth, 1.0, self.level))
+        hair = hair_absorption(self.start_level, np.array(self.level), warm_from=warm_from)
         return hair if self.rest is None else hair + rest_absorption(self.rest, self.rest_amount)
 
     @property
@@ -104,11 +106,13 @@ class Formula:
     Args:
         shades: one or two. shares: by weight of product, summing to 1.
         parts: developer parts to one; None for the labels' own.
+        dilution: of a pigment wash: parts of water or conditioner to one, 0 for neat; 0 to 20.
     """
 
     shades: tuple[TonerShade, ...]
     shares: tuple[float, ...] = (1.0,)
     parts: float | None = None
+    dilution: float = 0.0
 
     def __post_init__(self) -> None:
         if not 1 <= len(self.shades) <= 2:
@@ -125,6 +129,9 @@ class Formula:
             raise LimitError("parts", say("limit-nothing_for_wash"), self.parts)
         if self.parts is not None:
             check_range("parts", self.parts, 0.5, 4.0)
+        if self.dilution and self.is_oxidative:
+            raise LimitError("dilution", say("limit-only_for_wash"), self.dilution)
+        check_range("dilution", self.dilution, 0.0, 20.0)
         if self.label_min_min > self.label_max_min:
             limit = say("limit-times_of_both_labels", shades=all_of(s.name for s in self.shades))
             raise LimitError("shades", limit, self.label_max_min)
@@ -134,7 +141,8 @@ class Formula:
         """A key of its own: the shades' keys and shares."""
         pairs = zip(self.shades, self.shares, strict=True)
         plain = "+".join(f"{s.key}*{share:g}" if len(self.shades) > 1 else s.key for s, share in pairs)
-        return plain if self.parts is None else f"{plain}@{self.parts:g}"
+        thinned = f"~{self.dilution:g}" if self.dilution else ""
+        return plain + thinned if self.parts is None else f"{plain}@{self.parts:g}"
 
     @property
     def name(self) -> str:
@@ -160,7 +168,7 @@ class Formula:
     @property
     def dye_share(self) -> float:
         """Dye in the mix beside one mixed 1:1; a wash as it comes out of its bottle counts as that. [MODEL]"""
-        return 2.0 / (1.0 + self.developer_parts) if self.is_oxidative else 1.0
+        return 2.0 / (1.0 + self.developer_parts) if self.is_oxidative else 1.0 / (1.0 + self.dilution)
 
     @property
     def label_max_min(self) -> float:
@@ -195,9 +203,9 @@ class Formula:
         return whole
 
     def split_g(self, mixed_g: float) -> tuple[tuple[float, ...], float]:
-        """Grams of each shade, and of developer, in so much mixed toner."""
-        total = check_range("mixed_g", mixed_g, 0.1, 2000.0, "g")
-        product = total / (1.0 + self.developer_parts)
+        """Grams of each shade, and of developer (of water or conditioner, in a wash), in so much mixed toner."""
+        total = check_range("mixed_g", mixed_g, 0.1, 4000.0, "g")
+        product = total / (1.0 + (self.developer_parts if self.is_oxidative else self.dilution))
         return tuple(product * share for share in self.shares), total - product
 
 
@@ -233,8 +241,9 @@ def can_mix(one: TonerShade, two: TonerShade) -> bool:
 
 
 def all_formulas(shades: tuple[TonerShade, ...]) -> tuple[Formula, ...]:
-    """Every shade alone, then every two of a kind (oxidative or not) in the usual shares."""
+    """Every shade alone, washes diluted as well, then every two of a kind (oxidative or not) in the usual shares."""
     found = [Formula((s,)) for s in shades]
+    found += [Formula((s,), dilution=n) for s in shades if not s.is_oxidative for n in DILUTIONS]
     for i, one in enumerate(shades):
         for two in shades[i + 1 :]:
             if can_mix(one, two):

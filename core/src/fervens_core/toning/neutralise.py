@@ -8,7 +8,7 @@ from functools import lru_cache
 import numpy as np
 
 from fervens_core.base import Floats, LimitError, Message, check_level, say, term
-from fervens_core.colour import absorption_to_lab, chroma, hair_absorption, hair_lab, hue_deg
+from fervens_core.colour import absorption_to_lab, chroma, hair_absorption, hair_lab, hue_deg, reference_lab
 from fervens_core.head import DyeFamily
 from fervens_core.toning.dyes import DYE_RATIO_PER_LEVEL, dye_absorption
 from fervens_core.toning.formula import Formula, Result
@@ -105,7 +105,7 @@ def _left_by(hair: Floats, family: DyeFamily) -> Message:
 def _off_rest(result: Result, family: DyeFamily) -> float:
     """How far from natural hair of its level the best amount of a dye leaves it, in a* and b*."""
     labs = absorption_to_lab(result.absorption + _AMOUNTS[:, None] * dye_absorption(family))
-    plain = natural_lab(result.level)
+    plain = reference_lab(np.array(result.level))
     return float(np.hypot(labs[:, 1] - plain[1], labs[:, 2] - plain[2]).min())
 
 
@@ -151,3 +151,12 @@ def dye_shares(formula: Formula) -> dict[DyeFamily, float]:
             found[family] = found.get(family, 0.0) + share * part * DYE_RATIO_PER_LEVEL ** (10.0 - shade.level)
     total = sum(found.values()) or 1.0
     return {family: x / total for family, x in found.items()}
+
+
+_COOL = (DyeFamily.VIOLET, DyeFamily.BLUE, DyeFamily.GREEN)
+
+
+def cool_share(formula: Formula) -> float:
+    """How much of a formula's dye is ash or violet, 0 to 1."""
+    shares = dye_shares(formula)
+    return sum(shares.get(f, 0.0) for f in _COOL)

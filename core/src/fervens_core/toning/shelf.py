@@ -1,4 +1,4 @@
-"""A shelf's formulas laid out for the search, and the search's two passes over one zone. docs/models/tonematch.md."""
+"""A shelf's formulas laid out for the search, and the search's quick pass over one part. docs/models/tonematch.md."""
 
 from __future__ import annotations
 
@@ -6,27 +6,25 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 import numpy as np
-import numpy.typing as npt
 
 from fervens_core.base import AnyFloats, Floats, LimitError, say
 from fervens_core.colour import (
     ALBEDO_FACTOR,
     SURFACE_REFLECTION,
     XYZ_WEIGHTS,
-    absorption_to_lab,
     brighten,
     delta_e_2000,
     xyz_to_lab,
 )
 from fervens_core.toning.dyes import deposit
 from fervens_core.toning.fit import (
-    DEEP_SHADE_PENALTY,
     MIX_PENALTY,
     SHORT_TIME_MIN,
     SHORT_TIME_PENALTY,
-    TOO_DARK_COST,
-    Match,
-    most_lost_l,
+    TOO_DEEP_COST,
+    TOO_DEEP_PER_L,
+    WRONG_SHADE_COST,
+    Goal,
 )
 from fervens_core.toning.formula import BRIGHTEN_TAU_MIN, Formula, Result, formula_absorptions, time_constant_min
 
@@ -35,8 +33,6 @@ COARSE = 2
 BLOCK = 1024
 """Formulas worked on at once: what they need stays in the processor's cache."""
 _NODES = 4
-MARGIN = 0.4
-"""How far the first pass may be off, in CIEDE2000 units a zone; measured at under 0.3, see docs/models/tonematch.md."""
 Singles = AnyFloats
 """Single precision, for the first pass."""
 
@@ -55,7 +51,7 @@ class ToneShelf:
     absorption: Floats
     coarse: Singles
     classes: tuple[tuple[float, int, int], ...]
-    level: Singles
+    deepest: Singles
     mix_cost: Singles
     minutes: Singles
     off: Singles
@@ -79,7 +75,7 @@ def lay_out(formulas: Sequence[Formula]) -> ToneShelf:
         absorption=absorption,
         coarse=np.ascontiguousarray(absorption[:, ::COARSE], dtype=np.float32),
         classes=tuple((float(levels[a]), a, b) for a, b in zip(firsts, lasts, strict=True)),
-        level=np.array([f.level for f in ordered], dtype=np.float32),
+        deepest=np.array([min(s.level for s in f.shades) for f in ordered], dtype=np.float32),
         mix_cost=np.array([MIX_PENALTY * (len(f.shades) - 1) for f in ordered], dtype=np.float32),
         minutes=minutes.astype(np.float32),
         off=np.where(is_off, np.inf, 0.0).astype(np.float32),
@@ -120,16 +116,17 @@ def sketch(result: Result, shelf: ToneShelf) -> Sketch:
     return Sketch(labs, _lagrange(x, taken_at))
 
 
-def first_pass(result: Result, shelf: ToneShelf, sketched: Sketch, wanted: Floats) -> Singles:
-    """About the cost of each formula at each whole minute on a zone, shape (f, m)."""
-    costs = (delta_e_2000(sketched.labs, wanted.astype(np.float32)) ** 2) @ sketched.lagrange
+def first_pass(shelf: ToneShelf, sketched: Sketch, goal: Goal, short_from: float = SHORT_TIME_MIN) -> Singles:
+    """About the cost of each formula at each whole minute on a part, shape (f, m); infinite outside its labels."""
+    costs = (delta_e_2000(sketched.labs, goal.colour.astype(np.float32)) ** 2) @ sketched.lagrange
     np.sqrt(np.maximum(costs, 0.0, out=costs), out=costs)
-    lost = np.float32(result.lab[0]) - np.ascontiguousarray(sketched.labs[..., 0]) @ sketched.lagrange
-    costs += np.float32(SHORT_TIME_PENALTY) * np.maximum(np.float32(0.0), SHORT_TIME_MIN - shelf.minutes)
-    costs += np.where(lost > np.float32(most_lost_l(result, wanted)), np.float32(TOO_DARK_COST) + lost, np.float32(0.0))
+    lightness = np.ascontiguousarray(sketched.labs[..., 0]) @ sketched.lagrange
+    under = np.float32(goal.least_l) - lightness
+    costs += np.float32(SHORT_TIME_PENALTY) * np.maximum(np.float32(0.0), np.float32(short_from) - shelf.minutes)
+    costs += np.where(under > 0.0, np.float32(TOO_DEEP_COST) + np.float32(TOO_DEEP_PER_L) * under, np.float32(0.0))
     costs += shelf.off
-    deep = np.float32(DEEP_SHADE_PENALTY) * np.maximum(np.float32(0.0), result.level - shelf.level - 0.5)
-    costs += (deep + shelf.mix_cost)[:, None]
+    wrong = np.where(shelf.deepest < goal.from_level - 1e-6, np.float32(WRONG_SHADE_COST), np.float32(0.0))
+    costs += (wrong + shelf.mix_cost)[:, None]
     found: Singles = costs
     return found
 
@@ -141,53 +138,3 @@ def _lagrange(nodes: Floats, at: Floats) -> Singles:
         others = np.delete(nodes, i)
         rows.append(np.prod([(at - o) / (own - o) for o in others], axis=0))
     return np.array(rows, dtype=np.float32)
-
-
-def _worth_a_look(first: Singles) -> npt.NDArray[np.bool_]:
-    """Minutes that can be a formula's best, by the first pass (n, m) and how far it may be off, and those beside."""
-    least = first.min(axis=1, keepdims=True)
-    near: npt.NDArray[np.bool_] = first <= least + (2.0 * MARGIN + 0.1 * least)
-    near[:, 1:] |= near[:, :-1]
-    near[:, :-1] |= near[:, 1:]
-    return near
-
-
-def exact(result: Result, shelf: ToneShelf, places: Sequence[int], wanted: Floats, first: Singles) -> list[Match]:
-    """The match of some formulas of a shelf on one zone; each as `match` has it.
-
-    Args:
-        first: the first pass of this zone, (f, m).
-    """
-    minutes = shelf.minutes.astype(float)
-    some = np.asarray(places)
-    of_class = np.searchsorted([end for _, _, end in shelf.classes], some, side="right")
-    levels = np.array([brightened for brightened, _, _ in shelf.classes])
-    hair = brighten(result.absorption, levels[:, None] * -np.expm1(-minutes / BRIGHTEN_TAU_MIN))
-    rows, at = np.nonzero(_worth_a_look(first[some]))
-    time = minutes[at]
-    taken = deposit(time, result.porosity) * result.uptake_factor
-    whole = hair[of_class[rows], at] + taken[:, None] * shelf.absorption[some[rows]]
-    labs = absorption_to_lab(whole)
-    away = delta_e_2000(labs, wanted)
-    lost = float(result.lab[0]) - labs[:, 0]
-    is_dark = lost > most_lost_l(result, wanted)
-    own = DEEP_SHADE_PENALTY * np.maximum(0.0, result.level - shelf.level[some] - 0.5) + shelf.mix_cost[some]
-    costs = away + SHORT_TIME_PENALTY * np.maximum(0.0, SHORT_TIME_MIN - time) + own[rows]
-    costs = np.where(is_dark, costs + TOO_DARK_COST + lost, costs) + shelf.off[some[rows], at]
-    firsts = np.flatnonzero(np.diff(rows, prepend=-1))
-    found = []
-    for place, begin, end in zip(places, firsts, [*firsts[1:], rows.size], strict=True):
-        best = begin + int(costs[begin:end].argmin())
-        lab = labs[best]
-        found.append(
-            Match(
-                formula=shelf.formulas[place],
-                minutes=float(time[best]),
-                lab=(float(lab[0]), float(lab[1]), float(lab[2])),
-                delta_e=float(away[best]),
-                depth_lost_l=float(lost[best]),
-                cost=float(costs[best]),
-                is_too_dark=bool(is_dark[best]),
-            )
-        )
-    return found

@@ -7,13 +7,13 @@ from dataclasses import dataclass
 import numpy as np
 
 from fervens_core.base import Floats, LimitError, Message, check_level, check_range, say, term
-from fervens_core.colour import chroma, hair_lab, lab_to_hex
+from fervens_core.colour import chroma, seen_hex
 from fervens_core.head import Tone
-from fervens_core.toning.dyes import wanted_lab
+from fervens_core.toning.dyes import meant_lab, wanted_lab
 
 WHITE_FROM_LEVEL = 9.0
 WARMTH_BACK_CHROMA = 5.0
-WARMTH_BACK_HUE_DEG = 85.0
+WARMTH_BACK_HUE_DEG = 78.0
 """[MODEL] the little gold put back into white, so that it does not go flat grey (common practice, no source)."""
 PASTEL_CHROMA = 16.0
 """[MODEL] a pastel: clearly a hue, still light."""
@@ -60,21 +60,19 @@ class Wish:
         """The wanted colour, CIELAB (3,)."""
         if self.lab is not None:
             return np.array(self.lab)
-        natural = hair_lab(self.level, np.array(self.level))
         if self.tone is Tone.PASTEL:
             angle = np.radians(self.hue_deg)
-            return np.array([natural[0], PASTEL_CHROMA * np.cos(angle), PASTEL_CHROMA * np.sin(angle)])
-        found = wanted_lab(natural, self.tone)
+            return meant_lab(self.level, PASTEL_CHROMA * np.cos(angle), PASTEL_CHROMA * np.sin(angle))
+        found = wanted_lab(self.level, self.tone)
         if self.is_white and self.is_warmth_back and float(chroma(found)) < WARMTH_BACK_CHROMA:
             angle = np.radians(WARMTH_BACK_HUE_DEG)
-            back = WARMTH_BACK_CHROMA
-            return np.array([natural[0], back * np.cos(angle), back * np.sin(angle)])
+            return meant_lab(self.level, WARMTH_BACK_CHROMA * np.cos(angle), WARMTH_BACK_CHROMA * np.sin(angle))
         return found
 
     @property
     def hex(self) -> str:
         """Screen colour of the wanted colour."""
-        return lab_to_hex(self.wanted)[0]
+        return seen_hex(self.wanted)
 
 
 PASTEL_HUES = (

@@ -501,19 +501,29 @@ tone-counter_rest = A { $rest } rest on { $undertone } at { PLAIN($level) }: { $
 tone-empty_shelf = There is no toner on the shelf.
 
 gives_up-nearest = the nearest this shelf comes
-gives_up-apart = zones { TENTHS($apart) } apart, { TENTHS($best) } with { WHOLE($bowls) } bowls
-gives_up-away = { TENTHS($away) } farther from the wish
+gives_up-apart = less even, by { TENTHS($apart) }
+gives_up-away = { TENTHS($away) } farther from the wishes
 gives_up-nothing = gives nothing up
+gives_up-gains = { TENTHS($away) } nearer, not worth another bowl
 
-tone_act-apply = Tone: { $lane }
-tone_act-stop = Rinse the toner, its label's time is up: { $lane }
-tone_act-emulsify = Emulsify: { $lane }
+tone_act-apply = Bowl { WHOLE($bowl) } on: { $lanes }
+tone_act-stop = Rinse the toner, its label's time is up: { $lanes }
+tone_act-emulsify = Emulsify: { $lanes }
     .detail = damp hands, work it through the ends
-tone_act-strand = Rinse one low strand and look: { $lane }
+tone_act-strand = Rinse one low strand and look: { $lanes }
     .detail = pull it back over after
-tone_act-rinse = Rinse the toner: { $lane }
-tone_act-bowl = bowl { WHOLE($bowl) }, { $formula }, { WHOLE($minutes) } min
+tone_act-rinse = Rinse the toner: { $lanes }
+tone_act-bowl = { $formula }, one after another; the first is on { WHOLE($most) } min, the last { WHOLE($least) } min
 tone_act-should_look = should look like this: { $formula }
+
+would_reach-shade = { $family }, depth { PLAIN($level) }, mixed 1:{ PLAIN($parts) }, would reach it
+would_reach-lighter = no shade would: the hair has to be at { PLAIN($level) } for it
+would_reach-nothing = no kind of shade would: wish another colour
+tone-much = { WHOLE($grams) } g in all is more than the usual 60 to 120: { WHOLE($parts) } parts of long or dense hair
+tone-fill = Fill { $lanes } first with { $warm ->
+    [copper] a warm copper-gold
+   *[red_brown] a warm red-brown
+}, 10 min, wiped off: hair this much lighter does not hold the deep shade without it.
 
 toner_warning-looks_dark = It only looks dark: about { PERCENT($share) } of the dye is in.
     .help = Product on the hair hides the result: rinse one low strand and look, pull product back over if it needs longer.
@@ -523,6 +533,7 @@ remedy-counter = Counter it with red or pink
 remedy-deeper = Go deeper, neutral
 remedy-toward_ends = Tone the rest toward these ends
 remedy-warm = Warm these ends
+remedy-draw_out = Draw it out first: left-over lightener with shampoo, or a remover
 
 probe-same = Before the probe: { $before }, { WHOLE($minutes_before) } min. Now the same for { WHOLE($minutes) } min.
 probe-moved = Before the probe: { $before }, { WHOLE($minutes_before) } min. Now { $now }, { WHOLE($minutes) } min; ash { PERCENT($ash_before) } → { PERCENT($ash) } of the dye, gold and neutral { PERCENT($warm_before) } → { PERCENT($warm) }.
@@ -637,6 +648,7 @@ limit-no_dot = without a dot
 limit-at_least_one = at least one
 limit-at_most_max_volume = at most max_volume { PLAIN($most) } vol
 limit-given_for_oxidative = given for an oxidative shade
+limit-only_for_wash = 0: only a pigment wash is diluted
 limit-nothing_for_wash = nothing for a pigment wash: it never goes on with peroxide
 limit-one_dye_family = at least one dye family
 limit-sum_of_shares = shares that sum to 1
@@ -994,6 +1006,12 @@ event-shadow = Root shadow at { PLAIN($level) }, { PLAIN($length) } mm, blended 
 event-probe = { $zone }: violet shampoo took { $grab }
 event-two_shades = { $first } + { $second } { PERCENT($share) } : { PERCENT($rest) }
 event-toner_applied = { $zone }: toner { $formula } on, { PLAIN($minutes) } min
+event-tone_bowl = Toner { $formula } on: { $zones }
+event-toners_emulsified = Toner emulsified: { $zones }
+event-toners_rinsed = Toner rinsed: { $zones }
+event-own_formula = Own formula for { $zones }
+event-as_proposed = The proposed formula again for { $zones }
+event-wish_for = { $wish }, for { $zones }
 event-toner_emulsified = { $zone }: toner emulsified
 event-toner_strand = { $zone }: a strand rinsed, { PERCENT($share) } of its dye
 event-toner_pulled_back = { $zone }: toner pulled back over, { PLAIN($minutes) } min in all
@@ -1084,7 +1102,8 @@ card-levels = { PLAIN($before) } → { TENTHS($level) } ({ PLAIN($target) })
 card-levels_open = { PLAIN($before) } →  ({ PLAIN($target) })
 card-still_on = still on
 card-toner_grams = { WHOLE($product) } g + { WHOLE($developer) } g
-card-apart = Zones ended { TENTHS($apart) } apart (CIEDE2000, the two farthest).
+card-difference = Difference from the wishes { TENTHS($difference) } (CIEDE2000, mean).
+card-tone_bowl = { $at }: { $formula }, { TENTHS($product) } g + { TENTHS($developer) } g, on in this order: { $zones }; rinsed { $rinses }.
 card-reading = { $lane } { PLAIN($level) } ({ $mode })
 card-reading_at = { $lane } { PLAIN($level) } at { WHOLE($minute) } min ({ $mode })
 card-readings_listed = { $readings }.

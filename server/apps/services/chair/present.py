@@ -12,7 +12,7 @@ from apps.services.loading import Loaded
 from apps.services.plan.present import bowl_out
 from apps.services.wording import conflicts_out, event_text, in_order, undo_of, zone_names
 from apps.shelf.adapters import lightener_value
-from fervens_core.colour import hair_lab, lab_to_hex
+from fervens_core.colour import hair_lab, seen_hexes
 from fervens_core.formats import Measured
 from fervens_core.log import EventVoided
 
@@ -72,7 +72,7 @@ def log_out(loaded: Loaded) -> LogOut:
 def measured_out(measured: Measured, start_level: float, instrument: str) -> MeasuredOut:
     """What the reader measured, painted."""
     lab = np.array([measured.lab, hair_lab(start_level, np.array([measured.level]))[0].tolist()])
-    seen, level = lab_to_hex(lab)
+    seen, level = seen_hexes(lab)
     return MeasuredOut(
         lab=list(measured.lab),
         level=measured.level,

@@ -15,7 +15,7 @@ from apps.services.hexes import _zone_hexes
 from apps.services.loading import Loaded
 from apps.services.wording import conflicts_out, undo_of
 from fervens_core.chair import curve_points, minute_grid
-from fervens_core.colour import hair_hex, hair_lab, lab_to_hex
+from fervens_core.colour import hair_hex, hair_lab, seen_hexes
 from fervens_core.head import Hair, Pieces, Stretch, Tone, Zone, patch_state, warm_hair
 from fervens_core.lift import HeadMove, ToldStrand, fit_strands, head_move, teach, told, zone_factors
 from fervens_core.log import CautionAcknowledged, Step, live_events
@@ -81,7 +81,7 @@ def strands_out(rows: tuple[StrandRow, ...]) -> list[StrandOut]:
         minutes = minute_grid(max(strand.lightener.label_max_min, *(r.minutes for r in strand.readings), 10.0))
         bands = fit.bands(minutes)
         seen = np.array([start, *(r.level for r in strand.readings)])
-        hexes = lab_to_hex(hair_lab(start, np.maximum(np.concatenate([bands[1], seen]), start)))
+        hexes = seen_hexes(hair_lab(start, np.maximum(np.concatenate([bands[1], seen]), start)))
         n = minutes.size
         found.append(
             StrandOut(
@@ -157,4 +157,4 @@ def service_out(loaded: Loaded) -> ServiceOut:
 
 def natural_hexes(levels: list[float]) -> list[str]:
     """Colours of natural hair at levels."""
-    return lab_to_hex(np.stack([natural_lab(v) for v in levels]))
+    return seen_hexes(np.stack([natural_lab(v) for v in levels]))

@@ -19,7 +19,17 @@ from apps.shelf.models import Lightener
 from apps.studio.models import Studio
 from fervens_core.base import plain
 from fervens_core.formats import ServiceFile, with_lighteners
-from fervens_core.log import Event, EventData, TonerApplied, check_addition, data_to_json, fold, version_of
+from fervens_core.log import (
+    Event,
+    EventData,
+    ToneBowlApplied,
+    ToneFormulaSet,
+    TonerApplied,
+    check_addition,
+    data_to_json,
+    fold,
+    version_of,
+)
 
 
 def _client(studio: Studio, file: ServiceFile, now: dt.datetime) -> Client:
@@ -40,7 +50,7 @@ def _client(studio: Studio, file: ServiceFile, now: dt.datetime) -> Client:
 
 def _own_keys(data: EventData, shade_keys: dict[str, str]) -> dict[str, object]:
     values = data_to_json(data)
-    if isinstance(data, TonerApplied):
+    if isinstance(data, TonerApplied | ToneBowlApplied | ToneFormulaSet):
         for field in ("shade_key", "second_key"):
             values[field] = shade_keys.get(values[field], values[field])
     return values

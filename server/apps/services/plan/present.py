@@ -24,7 +24,7 @@ from apps.shelf.adapters import shade_hex
 from apps.shelf.queries import toners
 from fervens_core.base import say
 from fervens_core.chair import paint_plan, window_of
-from fervens_core.colour import hair_lab, lab_to_hex
+from fervens_core.colour import hair_lab, seen_hexes
 from fervens_core.head import kept_parts_of, lanes_of
 from fervens_core.planning import (
     LanePlan,
@@ -87,7 +87,7 @@ def _lane_colours(zones: tuple[LanePlan, ...]) -> tuple[list[str], list[str], li
     start = np.array([z.zone.hair.start_level for z in zones])
     reached = np.array([z.level_at_rinse for z in zones])
     target = np.array([z.zone.target_level for z in zones])
-    before, after, wanted = (lab_to_hex(hair_lab(start, levels)) for levels in (start, reached, target))
+    before, after, wanted = (seen_hexes(hair_lab(start, levels)) for levels in (start, reached, target))
     return before, after, wanted
 
 

@@ -14,8 +14,9 @@ from apps.services.tone import present as tone_present
 from apps.services.tone import queries as tone_queries
 from apps.services.tone.schemas import FormulaIn, ReviewOut, ToneOut, WishesOut
 from apps.studio.auth import member_of
-from fervens_core.basin import USUAL_BOWLS, Tried
-from fervens_core.toning import wish_scale
+from fervens_core.base import check_range
+from fervens_core.basin import ToneChoice, Tried
+from fervens_core.toning import BOWLS_MAX, wish_scale
 
 router = Router(tags=["tone"])
 
@@ -33,14 +34,17 @@ def read_review(request: HttpRequest, service_id: UUID) -> ReviewOut:
 
 
 @router.get("/services/{service_id}/tone", response={200: ToneOut, ERRORS: Problem})
-def read_tone(request: HttpRequest, service_id: UUID, bowls: int = USUAL_BOWLS) -> ToneOut:
-    """The tone step now, with at most so many bowls (1 to 4)."""
-    return tone_present.tone_out(loading.load(loading.get(member_of(request), service_id)), most_bowls=bowls)
+def read_tone(request: HttpRequest, service_id: UUID, bowls: int = BOWLS_MAX, bright: bool = True) -> ToneOut:
+    """The tone step now, with at most so many bowls (1 to 3), and pale wishes kept bright or not."""
+    check_range("bowls", bowls, 1, BOWLS_MAX)
+    return tone_present.tone_out(loading.load(loading.get(member_of(request), service_id)), ToneChoice(bowls, bright))
 
 
 @router.post("/services/{service_id}/tone/try", response={200: Tried, ERRORS: Problem})
 def try_own_formula(request: HttpRequest, service_id: UUID, payload: FormulaIn) -> Tried:
     """What a formula of one's own would do to some zones; nothing is logged by that."""
     loaded = loading.load(loading.get(member_of(request), service_id))
-    own = tone_queries.formula(loaded, payload.shade_key, payload.second_key, payload.share, payload.developer_parts)
-    return tone_queries.tried(loaded, timezone.now(), own, payload.zone_keys)
+    own = tone_queries.formula(
+        loaded, payload.shade_key, payload.second_key, payload.share, payload.developer_parts, payload.dilution
+    )
+    return tone_queries.tried(loaded, timezone.now(), own, payload.ids)

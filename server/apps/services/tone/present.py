@@ -9,6 +9,7 @@ from apps.services.loading import Loaded
 from apps.services.tone import queries as tone_queries
 from apps.services.tone.schemas import ReviewOut, ToneOut
 from apps.services.wording import conflicts_out, undo_of, zone_names
+from fervens_core.basin import ToneChoice
 from fervens_core.head import Tone
 from fervens_core.log import Phase
 
@@ -30,7 +31,7 @@ def review_out(loaded: Loaded) -> ReviewOut:
     )
 
 
-def tone_out(loaded: Loaded, *, most_bowls: int) -> ToneOut:
+def tone_out(loaded: Loaded, choice: ToneChoice) -> ToneOut:
     """The tone step now."""
     row, now = loaded.row, timezone.now()
     names = zone_names(loaded)
@@ -39,8 +40,8 @@ def tone_out(loaded: Loaded, *, most_bowls: int) -> ToneOut:
         step=loaded.state.step,
         tone=Tone(row.tone),
         wanted_level=row.wanted_level,
-        most_bowls=most_bowls,
-        tone_step=tone_queries.tone(loaded, now, most_bowls=most_bowls),
+        most_bowls=choice.most_bowls,
+        tone_step=tone_queries.tone(loaded, now, choice=choice),
         open_zones=[names.get(x.key, x.key) for x in loaded.state.lanes if x.phase is not Phase.RINSED],
         undo=undo_of(loaded),
         conflicts=conflicts_out(loaded),

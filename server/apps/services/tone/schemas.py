@@ -60,4 +60,5 @@ class FormulaIn(In):
     second_key: str = Field("", max_length=60)
     share: float = Field(1.0, ge=0.01, le=1.0)
     developer_parts: float | None = Field(None, ge=0.5, le=4.0)
-    zone_keys: list[str] = Field(min_length=1, max_length=60)
+    dilution: float = Field(0.0, ge=0.0, le=20.0)
+    ids: list[str] = Field(min_length=1, max_length=240)
