@@ -1,9 +1,13 @@
-"""Choosing toner: the search beside trying everything and beside a colour library, and what it does to banded heads.
+"""Tone sessions: how long they take to choose, beside every formula tried one by one and beside a colour library, and
+what they do to heads.
 
-First the time: 12 zones, 60 shades, every two-shade mix in three shares, every whole minute, in one process; beside
-it all of it tried one by one on some zones, scaled up, and the same spectra carried to CIELAB by the colour-science
-library. Then simulated heads of two to four bands (fixed seed, hidden uptake within what probes find), toned from the
-demo's shelf: how near the zones end with the chosen formulas, and with the best single formula.
+First the time: 12 parts, 60 shades, every two-shade mix in three shares, order, waits and one rinse, in one process.
+Then 200 banded heads (the same wish, uneven lift) and 200 contrast heads (each part its own wish), fixed seeds, from
+the demo's shelf, hidden uptake within what probes find: how near the parts end to their own wishes with the proposed
+session, and with the best single bowl in the best single session there is for it.
+
+How it could be wrong: the heads are invented, their hidden uptake is the model's own; nearness is CIEDE2000 to what
+the model calls the wish.
 
 Run: bin/bench tone
 """
@@ -25,22 +29,22 @@ from fervens_core.base import Floats, read  # noqa: E402
 from fervens_core.colour import ALBEDO_FACTOR, SURFACE_REFLECTION, WAVELENGTHS_NM, delta_e_2000  # noqa: E402
 from fervens_core.head import DyeFamily, Porosity, Tone, TonerShade  # noqa: E402
 from fervens_core.toning import (  # noqa: E402
-    Bowl,
+    BOWLS_MAX,
     Formula,
+    Hand,
     Result,
+    SessionPart,
+    ToneSession,
     ToneShelf,
-    ToningPlan,
     Wish,
     all_formulas,
-    choose,
-    choose_for_wish,
+    best_session,
+    choose_session,
     goal_of,
     lay_out,
     match,
-    spread_of,
     toned_absorption,
     toned_lab,
-    toning_plan_of,
 )
 
 ROOT = Path(__file__).parents[1]
@@ -59,10 +63,14 @@ def random_shelf(random: np.random.Generator) -> tuple[TonerShade, ...]:
     return tuple(found)
 
 
-def random_results(random: np.random.Generator, count: int) -> list[Result]:
-    """Zones of all depths and porosities."""
-    levels = random.integers(12, 21, count) / 2.0
-    return [Result(f"z{i}", f"Z{i}", 3.0, float(v), random.choice(list(Porosity))) for i, v in enumerate(levels)]
+def random_parts(random: np.random.Generator, count: int) -> list[SessionPart]:
+    """Parts of all depths, porosities, hands and wishes."""
+    found = []
+    for i, level in enumerate((random.integers(12, 21, count) / 2.0).tolist()):
+        result = Result(f"z{i}", f"Z{i}", 3.0, level, random.choice(list(Porosity)))
+        wish = Wish(random.choice([Tone.COOL, Tone.BEIGE, Tone.WARM]), min(level, 9.0))
+        found.append(SessionPart(f"z{i}", result, wish, Hand(int(random.integers(0, 3))), 1.0))
+    return found
 
 
 def _ms(does: Callable[[], object], repeats: int = REPEATS) -> str:
@@ -86,36 +94,26 @@ def library_labs(spectra: Floats) -> Floats:
 
 
 def time_search() -> None:
-    """Print how long it takes, and whether it is the answer of trying everything."""
+    """Print how long it takes."""
     random = np.random.default_rng(SEED)
-    formulas, results = all_formulas(random_shelf(random)), random_results(random, ZONES)
-    wish = Wish(Tone.COOL, 8.0).wanted
+    formulas, parts = all_formulas(random_shelf(random)), random_parts(random, ZONES)
     shelf = lay_out(formulas)
-    print(f"{ZONES} zones, {SHADES} shades, {len(formulas)} formulas, whole minutes, seed {SEED}; ms, {REPEATS} times")
+    print(f"{ZONES} parts, {SHADES} shades, {len(formulas)} formulas, seed {SEED}; ms, {REPEATS} times")
     print(f"  laying out the shelf, once                               {_ms(lambda: lay_out(formulas))}")
-    plain = _ms(lambda: choose_for_wish(results, shelf, wish, most_bowls=4))
-    print(f"  the best formula and minute for each zone, up to 4 bowls {plain}")
-    deep = _ms(lambda: choose(results, shelf, wish, most_bowls=4), 3)
-    print(f"  the same with deeper aims and evened out (out of reach)  {deep}")
+    print(f"  a session: formulas, order, waits, one rinse (aim 250)   {_ms(lambda: choose_session(parts, shelf))}")
     began = time.perf_counter()
-    some = results[:2]
-    tried = {r.key: [match(r, f, goal_of(r, wish)) for f in formulas] for r in some}
-    each = (time.perf_counter() - began) * 1e3 / len(some)
-    print(
-        f"  one by one, each zone's own minutes vectorised           {each * ZONES:.0f} (measured on {len(some)} zones)"
-    )
-    for result in some:
-        found = choose_for_wish([result], shelf, wish, most_bowls=1)[0].matches[result.key]
-        best = min(tried[result.key], key=lambda m: m.cost)
-        same = found.formula.key == best.formula.key and found.minutes == best.minutes
-        answer = "the same" if same else "NOT the same"
-        print(f"    {result.name}: {found.formula.name}, {found.minutes:.0f} min; {answer} as one by one")
+    for part in parts[:2]:
+        for formula in formulas:
+            match(part.result, formula, goal_of(part.result, part.wish))
+    each = (time.perf_counter() - began) * 1e3 / 2
+    print(f"  one by one, each part alone, minutes vectorised          {each * ZONES:.0f} (measured on 2 parts)")
     minutes = np.arange(1.0, 26.0)
-    absorption = np.concatenate([toned_absorption(results[0], f, minutes) for f in formulas[:200]])
+    result = parts[0].result
+    absorption = np.concatenate([toned_absorption(result, f, minutes) for f in formulas[:200]])
     reflectance = SURFACE_REFLECTION + (1 - SURFACE_REFLECTION) * np.exp(-ALBEDO_FACTOR * np.sqrt(absorption))
-    own = _ms(lambda: [toned_lab(results[0], f, minutes) for f in formulas[:200]], 3)
+    own = _ms(lambda: [toned_lab(result, f, minutes) for f in formulas[:200]], 3)
     library = _ms(lambda: library_labs(reflectance), 3)
-    labs = np.concatenate([toned_lab(results[0], f, minutes) for f in formulas[:200]])
+    labs = np.concatenate([toned_lab(result, f, minutes) for f in formulas[:200]])
     away = float(delta_e_2000(labs, library_labs(reflectance)).max())
     count = len(reflectance)
     print(f"  {count} spectra to CIELAB: ours with dyes {own}, library {library}; at most {away:.3f} apart")
@@ -129,80 +127,71 @@ def demo_shelf() -> tuple[Formula, ...]:
     return all_formulas(tuple(s for s in shades if s.is_oxidative))
 
 
-def banded_head(random: np.random.Generator) -> tuple[list[Result], list[float], Tone, float]:
-    """A head of two to four bands, its hidden uptakes, and what is wished for."""
+def head_of(random: np.random.Generator, *, has_contrast: bool) -> list[SessionPart]:
+    """A head of two to six parts: uneven lift under one wish, or each part its own wish."""
     start = float(random.integers(6, 12)) / 2.0
-    top = float(random.integers(15, 20)) / 2.0
-    count = int(random.integers(2, 5))
-    levels = sorted({top - 0.5 * float(x) for x in (0, *random.integers(1, 5, count - 1))}, reverse=True)
-    results = []
-    for i, level in enumerate(levels):
-        porosity = random.choice(list(Porosity), p=[0.2, 0.6, 0.2])
-        results.append(Result(f"z{i}", f"Z{i}", min(start, level), level, porosity))
-    hidden = np.exp(random.normal(0.0, 0.1) + random.normal(0.0, 0.08, len(results)))
+    top = float(random.integers(15, 21)) / 2.0
+    count = int(random.integers(2, 7))
     tone = random.choice([Tone.COOL, Tone.NEUTRAL, Tone.BEIGE, Tone.WARM])
-    return results, [float(x) for x in hidden], tone, min(levels) - 0.5
+    levels = [max(top - 0.5 * float(x), 6.0) for x in (0, *random.integers(0, 5, count - 1))]
+    middle = float(np.median(levels))
+    found = []
+    for i, level in enumerate(levels):
+        part = random.choice(list(Hand), p=[0.25, 0.5, 0.25])
+        porosity = Porosity.HIGH if part == Hand.LAST else random.choice(list(Porosity), p=[0.2, 0.7, 0.1])
+        result = Result(f"z{i}", f"Z{i}", min(start, level), level, porosity)
+        if has_contrast:
+            own = random.choice([tone, tone, Tone.WARM, Tone.BEIGE])
+            wish, alike = Wish(own, level), ""
+        else:
+            room = 0.5 if level >= 8.0 else 1.0
+            shared = max(min(levels), middle - 1.0)
+            wish, alike = Wish(tone, float(np.floor(2 * min(max(shared, level - room), level)) / 2)), "all"
+        found.append(SessionPart(f"z{i}", result, wish, Hand(int(part)), float(random.uniform(0.5, 1.6)), alike=alike))
+    return found
 
 
-def left_by(choice: ToningPlan, results: list[Result], hidden: list[float]) -> list[Floats]:
-    """What the chosen formulas really leave, with each zone's hidden uptake."""
-    matches = choice.matches
-    return [
-        toned_lab(r, matches[r.key].formula, matches[r.key].minutes, u) for r, u in zip(results, hidden, strict=True)
-    ]
+def left_by(session: ToneSession, parts: list[SessionPart], hidden: list[float]) -> float:
+    """How far the parts really end from their own wishes, on the mean, with each part's hidden uptake."""
+    away = []
+    for part, uptake in zip(parts, hidden, strict=True):
+        tone = session.by_key[part.key]
+        away.append(float(delta_e_2000(toned_lab(part.result, tone.formula, tone.minutes, uptake), part.wish.wanted)))
+    return float(np.mean(away))
 
 
-def best_single(results: list[Result], shelf: ToneShelf, wish: Floats) -> ToningPlan:
-    """The one formula that leaves the zones nearest to one another, each zone at its best minute."""
-    singles = []
-    for formula in shelf.formulas:
-        matches = {r.key: match(r, formula, goal_of(r, wish)) for r in results}
-        if not any(m.is_too_dark for m in matches.values()):
-            singles.append(toning_plan_of((Bowl(formula, matches),), wish))
-    return min(singles, key=lambda c: c.score)
-
-
-def simulate() -> None:
-    """Print what the choice does to banded heads."""
+def simulate(name: str, *, has_contrast: bool, shelf: ToneShelf) -> None:
+    """Print what sessions do to heads of one kind."""
     random = np.random.default_rng(SEED)
-    shelf = lay_out(demo_shelf())
-    closer = nearer = reached = 0
-    spreads, single_spreads, away, missed = [], [], [], []
+    nearer = closer = one_rinse = few = 0
+    ours, theirs, minutes, lost = [], [], [], []
     for _ in range(HEADS):
-        results, hidden, tone, depth = banded_head(random)
-        while len(results) < 2:
-            results, hidden, tone, depth = banded_head(random)
-        wish = Wish(tone, max(depth, 5.0)).wanted
-        chosen = choose(results, shelf, wish, most_bowls=3)[-1]
-        single = best_single(results, shelf, wish)
-        ours, theirs = (left_by(c, results, hidden) for c in (chosen, single))
-        mine, other = (spread_of([x.tolist() for x in labs]) for labs in (ours, theirs))
-        spreads.append(mine)
-        single_spreads.append(other)
+        parts = head_of(random, has_contrast=has_contrast)
+        hidden = np.exp(random.normal(0.0, 0.1) + random.normal(0.0, 0.08, len(parts))).tolist()
+        session = best_session(choose_session(parts, shelf, most_bowls=BOWLS_MAX))
+        single = choose_session(parts, shelf, most_bowls=1)[0]
+        mine, other = left_by(session, parts, hidden), left_by(single, parts, hidden)
+        ours.append(mine)
+        theirs.append(other)
+        nearer += session.mean_delta_e <= single.mean_delta_e + 1e-9
         closer += mine <= other + 1e-9
-        nearer += chosen.score <= single.score + 1e-9
-        for result, lab in zip(results, ours, strict=True):
-            if match_reaches(result, shelf, wish):
-                reached += 1
-                away.append(float(delta_e_2000(lab, wish)))
-            else:
-                missed.append(float(delta_e_2000(lab, wish)))
-    print(f"{HEADS} banded heads, the demo's shelf, at most 3 bowls, seed {SEED}, hidden uptake 13 % (one sigma)")
-    print(f"  zones end closer together than with the best single formula: {100 * closer / HEADS:.1f} % of heads")
-    print(f"  by what was planned, nearness to wish and one another:       {100 * nearer / HEADS:.1f} %")
-    single_apart = float(np.median(single_spreads))
-    print(f"  largest difference between zones: {np.median(spreads):.1f} (median), one formula {single_apart:.1f}")
-    print(f"  difference from the wish where the shelf can reach it ({reached} zones): {np.median(away):.1f} (median)")
-    if missed:
-        print(f"  where it cannot ({len(missed)} zones): {np.median(missed):.1f} (median)")
-
-
-def match_reaches(result: Result, shelf: ToneShelf, wish: Floats) -> bool:
-    """Whether some formula of the shelf brings a zone within 3 of the wish."""
-    found = choose_for_wish([result], shelf, wish, most_bowls=1)[0]
-    return found.mean_delta_e <= 3.0
+        one_rinse += len(session.rinses) == 1
+        few += len(session.bowls) <= 2
+        minutes.append(session.minutes)
+        lost += [t.levels_deeper for t in session.tones]
+    share = 100.0 / HEADS
+    print(f"{HEADS} {name}, the demo's shelf, seed {SEED}, hidden uptake 13 % (one sigma)")
+    print(
+        f"  nearer to each own wish than the best single bowl: planned {nearer * share:.1f} %, real {closer * share:.1f} %"
+    )
+    print(f"  mean difference from the wishes, median: {np.median(ours):.1f}, with one bowl {np.median(theirs):.1f}")
+    print(f"  one rinse {one_rinse * share:.1f} %, at most two bowls {few * share:.1f} %")
+    print(f"  minutes until the rinse {np.median(minutes):.0f} (at most {max(minutes):.0f})")
+    print(f"  levels deeper than meant: median {np.median(lost):.2f}, at most {max(lost):.2f}")
 
 
 if __name__ == "__main__":
     time_search()
-    simulate()
+    laid_out = lay_out(demo_shelf())
+    simulate("banded heads", has_contrast=False, shelf=laid_out)
+    simulate("contrast heads", has_contrast=True, shelf=laid_out)

@@ -400,6 +400,10 @@ def test_a_rinsed_strand_moves_its_lane_and_the_others():
     there = chair(rinsed(READ, (70, FOG), (71, other), (78, TonerStrandRead("nape", expected * 1.4))), 78.0)
     back = next(x.toner for x in step(there).lanes if x.id == "back")
     assert 1.0 < back.uptake.likely < dark.uptake.likely
+    lanes = {x.id: x for x in step(there).lanes}
+    # what was read on one part is not stretched to others unsaid
+    assert told(lanes["back"].taught_by) == "goes by a strand of Nape"
+    assert lanes["nape"].taught_by is None
     middle = next(s for s in plain.strand_scale if s.is_expected)
     assert middle.deposit_share == pytest.approx(expected, rel=1e-6)
 

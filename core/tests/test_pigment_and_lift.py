@@ -8,7 +8,7 @@ from make import POWDER, zone
 from told import refused
 
 from fervens_core.base import LimitError
-from fervens_core.colour import chroma, hair_absorption, hair_hex, hair_lab, undertone
+from fervens_core.colour import chroma, hair_absorption, hair_hex, hair_lab, hue_deg, measured_to_eye, undertone
 from fervens_core.head import Covering, Hair, History, Porosity, Thickness
 from fervens_core.lift import effort_to_level, level_at, level_to_effort, time_to_level, zone_factors
 from fervens_core.lift.kinetics import hair_factors
@@ -75,3 +75,38 @@ def test_errors_name_the_field():
         undertone(11.0)
     with refused(LimitError, match=r"level: must be at or above the start level 8, got 6"):
         rank_neutralisers(start_level=8.0, level=6.0)
+
+
+# What lies in a foil looks like beside white paper: levels 8, 9 and 10 as they are aimed at (common practice, no
+# source: "the inside of a banana peel"); naturals 1 and 2 are told apart on a screen.
+@pytest.mark.parametrize(
+    ("level", "lightness", "shown_chroma", "hue"), [(8.0, 68, 34, 78), (9.0, 76, 29, 82), (10.0, 83, 23, 88)]
+)
+def test_an_eye_sees_light_yellow_where_an_instrument_reads_tan(level, lightness, shown_chroma, hue):
+    seen = measured_to_eye(hair_lab(4.0, np.array(level)))
+    assert float(seen[0]) == pytest.approx(lightness, abs=1.0)
+    assert float(chroma(seen)) == pytest.approx(shown_chroma, abs=1.5)
+    assert float(hue_deg(seen)) == pytest.approx(hue, abs=1.5)
+
+
+def test_the_two_scales_are_one_map_that_never_turns_back():
+    grey = np.stack([np.linspace(0.0, 100.0, 401), np.zeros(401), np.zeros(401)], axis=-1)
+    seen = measured_to_eye(grey)
+    assert (np.diff(seen[:, 0]) > 0).all()
+    assert np.abs(seen[:, 1:]).max() < 1e-9  # grey stays grey
+    one, two, three = (measured_to_eye(hair_lab(v, np.array(v)))[0] for v in (1.0, 2.0, 3.0))
+    assert two - one >= 4.0
+    assert three - two >= 4.0
+
+
+# Tress measurements as remembered (from memory, no source): natural 5, 6.5 and 8.5 measure about L* 28, 37 and 53, hair
+# lifted to 8 and 10 about 60 and 76.
+@pytest.mark.parametrize(("level", "lightness"), [(5.0, 28.0), (6.5, 37.0), (8.5, 53.0)])
+def test_natural_hair_has_its_own_lightness(level, lightness):
+    assert float(hair_lab(level, np.array(level))[0]) == pytest.approx(lightness, abs=4.0)
+
+
+@pytest.mark.parametrize(("level", "lightness"), [(8.0, 60.0), (10.0, 76.0)])
+def test_lifted_hair_measures_lighter(level, lightness):
+    assert float(hair_lab(3.0, np.array(level))[0]) == pytest.approx(lightness, abs=4.0)
+    assert float(hair_lab(3.0, np.array(level))[0]) > float(hair_lab(level, np.array(level))[0]) + 5.0

@@ -122,7 +122,8 @@ def test_the_demo_day_is_alive(demo):
     assert not any(lane["is_passed_wall"] for lane in board["lanes"])
     tone = next(s for s in day if s["step"] == "tone")
     lanes = demo.get(f"/services/{tone['id']}/tone")["tone_step"]["lanes"]
-    assert 0 < sum(lane["toner"] is not None for lane in lanes) < 6
+    assert sum(lane["toner"] is not None for lane in lanes) == 6
+    assert [lane["toner"]["rinsed_at"] for lane in lanes] == [None] * 6
 
 
 def test_loaded_late_in_the_evening_what_is_to_come_is_still_today(db, monkeypatch):

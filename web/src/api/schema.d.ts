@@ -6039,7 +6039,8 @@ export interface components {
          * ToneLane
          * @description One part at the tone step, or its root shadow. `id` is its key, with the part behind it for a shadow.
          *
-         *     `difference`: CIEDE2000 to its wish of what it is, with the toner on it as it should be now.
+         *     `difference`: CIEDE2000 to its wish of what it is, with the toner on it as it should be now. `taught_by`: which
+         *     parts' strands its clock goes by, where it had none of its own.
          */
         ToneLane: {
             /** Id */
@@ -6090,6 +6091,8 @@ export interface components {
             remedies: components["schemas"]["Remedy"][];
             /** Probe Change */
             probe_change: string | null;
+            /** Taught By */
+            taught_by: string | null;
             /** Meeting */
             meeting: components["schemas"]["ToneMinute"][];
         };

@@ -113,6 +113,7 @@ const depth = (levels: number) =>
         <p v-if="clock.warning && ended === null" class="mt-1 text-sm leading-snug">
           {{ clock.warning }}
         </p>
+        <p v-if="lane.taught_by && ended === null" class="text-sm text-soft">{{ lane.taught_by }}</p>
       </div>
       <div class="flex flex-wrap items-center gap-2">
         <svg class="swatch size-12 shrink-0" viewBox="0 0 44 44" role="img" aria-label="Left now, right wanted">

@@ -24,6 +24,7 @@ def tone_acts(lanes: Sequence[ToneLane], session: ToneSession | None, now: datet
     if known:
         zero = max(known)
     found = [*_applying(lanes, session, zero)]
+    to_go_on = [a.due_at for a in found]
     on = [(x, c) for x, c in clocked if c.rinsed_at is None]
     stop = [(x, c) for x, c in on if now >= c.label_at]
     if stop:
@@ -31,14 +32,15 @@ def tone_acts(lanes: Sequence[ToneLane], session: ToneSession | None, now: datet
     left = [(x, c) for x, c in on if now < c.label_at]
     emulsify = [(x, c) for x, c in left if c.emulsify_at and not c.strand_count and c.emulsify_at < c.due_at]
     if emulsify:
-        due = min(c.emulsify_at for _, c in emulsify if c.emulsify_at)
+        # all of it is worked through once all of it is on
+        due = max([min(c.emulsify_at for _, c in emulsify if c.emulsify_at), *to_go_on])
         detail = say("tone_act-emulsify.detail")
         found.append(_act("emulsify", [x for x, _ in emulsify], due, detail, emulsify[0][1].hex_now))
     if left and not any(c.strand_count for _, c in on):
         # one strand tells of all; the one that was on first
         lane, clock = min(left, key=lambda pair: pair[1].applied_at)
         if clock.strand_at and clock.strand_at < clock.due_at:
-            found.append(_act("strand", [lane], clock.strand_at, say("tone_act-strand.detail"), None))
+            found.append(_act("strand", [lane], max([clock.strand_at, *to_go_on]), say("tone_act-strand.detail"), None))
     for group, due in _at_once(left, tones):
         first = next(c for x, c in left if x is group[0])
         seen = say("tone_act-should_look", formula=first.formula_name)

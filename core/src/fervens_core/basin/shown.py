@@ -69,7 +69,8 @@ class ToneProposal:
 class ToneLane:
     """One part at the tone step, or its root shadow. `id` is its key, with the part behind it for a shadow.
 
-    `difference`: CIEDE2000 to its wish of what it is, with the toner on it as it should be now.
+    `difference`: CIEDE2000 to its wish of what it is, with the toner on it as it should be now. `taught_by`: which
+    parts' strands its clock goes by, where it had none of its own.
     """
 
     id: str
@@ -96,6 +97,7 @@ class ToneLane:
     toner: TonerClock | None
     remedies: tuple[Remedy, ...]
     probe_change: Message | None
+    taught_by: Message | None
     meeting: tuple[ToneMinute, ...]
 
 

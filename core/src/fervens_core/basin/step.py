@@ -162,6 +162,15 @@ def _meeting(chair: Chair, tone_part: TonePart, tone_parts: Sequence[TonePart]) 
     return tuple(ToneMinute(float(mm), h) for mm, h in zip(millimetres, seen_hexes(labs), strict=True))
 
 
+def _taught_by(tone_part: TonePart, tone_parts: Sequence[TonePart]) -> Message | None:
+    """What was read on other parts and moves this one is said."""
+    state = tone_part.state
+    if state is None or not state.is_on or state.strands:
+        return None
+    others = [part_name(p) for p in tone_parts if p is not tone_part and p.state and p.state.strands]
+    return say("tone-taught_by", lanes=others) if others else None
+
+
 def _below(shadow: TonePart, tone_parts: Sequence[TonePart]) -> TonePart | None:
     """What lies below a shadow that covers all of a root: the lengths of the same zone."""
     own = [p for p in tone_parts if not p.part and p.read.zone.zone_key == shadow.read.zone.zone_key and p.tone]
@@ -230,6 +239,7 @@ def tone_step(
             proposal=_proposal(tone_part, uptake) if tone_part.state is None else None,
             remedies=remedies_of(tone_part, tone_parts, shelf) if shelf else (),
             probe_change=None if tone_part.part else probes.get(tone_part.read.lane.key),
+            taught_by=_taught_by(tone_part, tone_parts),
             meeting=_meeting(chair, tone_part, tone_parts),
         )
         for tone_part, uptake in zip(tone_parts, uptakes, strict=True)

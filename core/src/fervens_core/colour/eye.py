@@ -11,12 +11,14 @@ import numpy as np
 from fervens_core.base import Floats
 from fervens_core.colour.spaces import chroma, hue_deg, lab_to_hex
 
-_MEASURED_L: Floats = np.array([0.0, 15.5, 16.2, 18.5, 25.0, 33.0, 44.0, 53.0, 60.0, 68.0, 76.0, 100.0])
-_EYE_L: Floats = np.array([0.0, 8.0, 14.0, 20.0, 27.5, 37.0, 50.0, 60.5, 68.0, 76.0, 83.0, 100.0])
-"""[MODEL] lightness measured and seen: levels 8, 9 and 10 at 68, 76 and 83, naturals 1 and 2 told apart."""
-_CHROMA: Floats = np.array([1.0, 1.0, 1.0, 1.0, 1.0, 1.0, 1.05, 1.08, 1.08, 1.08, 1.05, 1.0])
-_TURN_DEG: Floats = np.array([0.0, 0.0, 0.0, 0.0, 0.0, 2.0, 4.0, 5.0, 6.0, 6.0, 9.0, 9.0])
-"""[MODEL] at those lightnesses: chroma seen over chroma measured, and how far warm hues turn to yellow, degrees."""
+_MEASURED_L: Floats = np.array([0.0, 15.48, 15.62, 16.8, 20.0, 25.0, 33.0, 42.1, 53.5, 63.2, 71.1, 76.9, 100.0])
+_EYE_L: Floats = np.array([0.0, 7.0, 13.0, 19.0, 24.0, 29.0, 38.0, 48.0, 59.0, 68.0, 76.0, 83.0, 100.0])
+"""[MODEL] lightness measured and seen: levels 8, 9 and 10 at 68, 76 and 83; naturals 1 and 2, which an instrument
+hardly tells apart, are told apart."""
+_CHROMA: Floats = np.array([1.0, 1.0, 1.0, 1.0, 1.0, 1.0, 1.0, 1.1, 1.18, 1.2, 1.2, 1.16, 1.0])
+_TURN_DEG: Floats = np.array([0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.0, 0.5, 1.0, 1.4, 3.2, 7.6, 9.0])
+"""[MODEL] at those lightnesses: chroma seen over chroma measured (34, 29 and 23 at 8, 9 and 10), and how far warm hues
+turn to yellow, degrees (78, 82 and 88)."""
 _WARM_HUE_DEG, _WARM_WIDTH_DEG = 75.0, 30.0
 
 

@@ -520,6 +520,7 @@ would_reach-shade = { $family }, depth { PLAIN($level) }, mixed 1:{ PLAIN($parts
 would_reach-lighter = no shade would: the hair has to be at { PLAIN($level) } for it
 would_reach-nothing = no kind of shade would: wish another colour
 tone-much = { WHOLE($grams) } g in all is more than the usual 60 to 120: { WHOLE($parts) } parts of long or dense hair
+tone-taught_by = goes by a strand of { $lanes }
 tone-fill = Fill { $lanes } first with { $warm ->
     [copper] a warm copper-gold
    *[red_brown] a warm red-brown
