@@ -181,9 +181,8 @@ def simulate(name: str, *, has_contrast: bool, shelf: ToneShelf) -> None:
         lost += [t.levels_deeper for t in session.tones]
     share = 100.0 / HEADS
     print(f"{HEADS} {name}, the demo's shelf, seed {SEED}, hidden uptake 13 % (one sigma)")
-    print(
-        f"  nearer to each own wish than the best single bowl: planned {nearer * share:.1f} %, real {closer * share:.1f} %"
-    )
+    planned, real = nearer * share, closer * share
+    print(f"  nearer to each own wish than the best single bowl: planned {planned:.1f} %, real {real:.1f} %")
     print(f"  mean difference from the wishes, median: {np.median(ours):.1f}, with one bowl {np.median(theirs):.1f}")
     print(f"  one rinse {one_rinse * share:.1f} %, at most two bowls {few * share:.1f} %")
     print(f"  minutes until the rinse {np.median(minutes):.0f} (at most {max(minutes):.0f})")

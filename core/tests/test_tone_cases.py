@@ -12,7 +12,7 @@ from told import refused
 
 from fervens_core.base import LimitError, read
 from fervens_core.colour import chroma, delta_e_2000, hue_deg
-from fervens_core.head import Porosity, Tone, TonerShade
+from fervens_core.head import DyeHue, Porosity, Tone, TonerShade
 from fervens_core.toning import (
     Formula,
     Hand,
@@ -311,3 +311,18 @@ def test_the_command_says_what_would_reach_a_wish(tmp_path, capsys):
     assert crown["is_out_of_reach"] is (crown["difference"] > 5.0)
     if crown["is_out_of_reach"]:
         assert "would reach it" in crown["would_reach"]["text"]
+
+
+def test_29_a_violet_rest_in_the_lengths_never_takes_the_whole_head_deeper():
+    lengths = SessionPart(
+        "lengths", Result("l", "l", 4.0, 9.0, rest=DyeHue.VIOLET, rest_amount=0.5), Wish(Tone.COOL, 9.0)
+    )
+    roots = SessionPart("roots", Result("r", "r", 4.0, 8.5, warmth=1.0), Wish(Tone.COOL, 8.5), Hand.FIRST)
+    found = session(roots, lengths).by_key
+    assert found["roots"].levels_deeper <= 0.5
+    # the lengths hold violet already: they lose hardly any more light, and roots are brought toward them
+    assert lengths.result.lab[0] - found["lengths"].lab[0] <= 2.5
+    assert needed_for(lengths.result, lengths.wish).says.code == "would_reach-drawn_out"
+    before = float(delta_e_2000(roots.result.lab, lengths.result.lab))
+    after = float(delta_e_2000(np.array(found["roots"].lab), np.array(found["lengths"].lab)))
+    assert after < before

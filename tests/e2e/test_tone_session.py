@@ -1,12 +1,11 @@
-"""Tone sessions in the browser: cases 26 and 28 of a master's, and how many acts they take."""
+"""A tone session in the browser: case 28 of a master's, and how many acts it takes."""
 
 import json
 import re
 
 from playwright.sync_api import expect
 
-from .conftest import open_service
-from .test_told_as_it_is import filed, take_on_cautions
+from .test_told_as_it_is import take_on_cautions
 
 NAMES = ("Low back", "High back", "Crown", "Left side", "Right side", "Top", "Left back", "Right back")
 
@@ -71,22 +70,3 @@ def test_a_long_head_of_24_parts_is_on_in_four_acts_and_rinsed_in_eight(signed_i
     assert taps["on"] <= 4
     assert taps["rinsed"] <= 8
     assert page.get_by_role("article").filter(has_text="rinsed").count() == count
-
-
-def test_brassy_stripes_go_from_the_consultation_to_the_tone_and_nothing_lightens(signed_in):
-    page = signed_in
-    open_service(page, "Rosa Lintel", "consultation")
-    take_on_cautions(page)
-    page.get_by_role("button", name="To the tone").click()
-    page.wait_for_url("**/tone")
-    expect(page.get_by_role("article")).to_have_count(4)
-    expect(page.get_by_role("region", name=re.compile("one rinse"))).to_be_visible()
-    expect(page.get_by_role("article", name="High back", exact=True)).to_contain_text("orange")
-    acts = page.get_by_role("region", name="Next")
-    while acts.get_by_role("button", name=re.compile(r"^Bowl \d is on$")).count():
-        before = acts.get_by_role("heading").inner_text()
-        acts.get_by_role("button", name=re.compile(r"^Bowl \d is on$")).click()
-        moved_on(page, before)
-    page.get_by_role("button", name=re.compile("^Rinse the toner|^Rinse all")).first.click()
-    filed(page)
-    expect(page.get_by_role("region", name="Toner", exact=True)).to_contain_text("Difference")

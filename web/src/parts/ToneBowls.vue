@@ -24,7 +24,7 @@ const bowlNames = (b: Schemas['ToneBowl']) =>
         {{ step.rinses.length > 1 ? `rinsed at ${rinses}` : `one rinse at ${rinses}` }}
       </h2>
       <div class="flex items-center gap-1" role="radiogroup" aria-label="At most so many bowls">
-        <span class="mr-1 text-[15px] text-soft" aria-hidden="true">at most</span>
+        <span class="mr-1 hidden text-[15px] text-soft lg:inline" aria-hidden="true">at most</span>
         <button
           v-for="n in 3"
           :key="n"

@@ -32,6 +32,8 @@ const lanes = computed(() => step.value?.lanes ?? [])
 const sheet = ref<'' | 'wish' | 'own' | 'shadow'>('')
 const isFiled = computed(() => query.data.value?.step === 'record')
 const unread = computed(() => lanes.value.filter((l) => !l.is_read))
+/** Whether a part is still to be toned: what is to be mixed and wished folds away once all is on. */
+const hasOpen = computed(() => lanes.value.some((l) => !l.toner))
 const onHair = computed(() => lanes.value.filter((l) => l.toner && !l.toner.rinsed_at))
 
 useAttention(
@@ -105,14 +107,18 @@ const useOwn = async (values: EventData<'ToneFormulaSet'>, said: string) => {
         :is-locked="isFiled"
         @order="order"
       >
-        <div class="mb-3 flex flex-wrap items-center gap-x-3 gap-y-2" role="group" aria-label="Wishes">
+        <div
+          v-if="hasOpen || unread.length || query.data.value.open_zones.length"
+          class="mb-3 flex flex-wrap items-center gap-x-3 gap-y-2"
+          role="group"
+          aria-label="Wishes"
+        >
           <button
             v-for="w in step.wishes"
             :key="w.keys.join()"
             type="button"
             class="btn !h-auto !py-1 text-[17px]"
             :disabled="isFiled"
-            :aria-label="`Wish: ${wishName(w.wish)} for ${w.names.join(', ')}`"
             @click="openWish(step.wishes.length > 1 ? w.keys : [])"
           >
             <span class="swatch h-10 w-14 rounded-[3px]" :style="{ background: w.hex }" /><span
@@ -136,7 +142,7 @@ const useOwn = async (values: EventData<'ToneFormulaSet'>, said: string) => {
           </p>
         </div>
         <ToneBowls
-          v-if="step.bowls.length && !isFiled"
+          v-if="step.bowls.length && !isFiled && hasOpen"
           class="mb-3"
           :step="step"
           :most="most"

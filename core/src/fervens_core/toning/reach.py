@@ -65,6 +65,10 @@ def needed_for(result: Result, wish: Wish, *, may_deepen: bool = False) -> Neede
         ratio = shade.developer_parts or 0.0
         told = say("would_reach-shade", family=named, level=shade.level, parts=ratio)
         return Needed(families, shade.level, shade.developer_parts, away, told)
+    if result.rest is not None:
+        drawn = _best_kind(replace(result, rest=None, rest_amount=0.0), wish, may_deepen)
+        if drawn is not None and drawn[0] <= OUT_OF_REACH_DELTA_E:
+            return Needed((), None, None, None, say("would_reach-drawn_out", rest=result.rest))
     lighter_levels = np.arange(result.level + 0.5, 10.25, 0.5).tolist() if wish.level > result.level - 0.5 else []
     for level in lighter_levels:
         lighter = _best_kind(replace(result, level=level), wish, may_deepen)

@@ -518,6 +518,7 @@ tone_act-should_look = should look like this: { $formula }
 
 would_reach-shade = { $family }, depth { PLAIN($level) }, mixed 1:{ PLAIN($parts) }, would reach it
 would_reach-lighter = no shade would: the hair has to be at { PLAIN($level) } for it
+would_reach-drawn_out = draw the { $rest } out first, then it would
 would_reach-nothing = no kind of shade would: wish another colour
 tone-much = { WHOLE($grams) } g in all is more than the usual 60 to 120: { WHOLE($parts) } parts of long or dense hair
 tone-taught_by = goes by a strand of { $lanes }
