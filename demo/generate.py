@@ -117,15 +117,18 @@ class Head:
         for z in zones:
             start, done = first_min + z.start_min, first_min + z.end_min
             bowl = next(b for b in self.plan.bowls if any(f.lane_key == z.zone.key for f in b.fills))
-            recipe = " + ".join(f"{p.mass_g:.0f} g of {p.developer.volume_strength:g} vol" for p in bowl.pours)
+            own = (
+                sum(f.mass_g for f in bowl.fills if f.lane_key == z.zone.key) / bowl.total_g
+            )  # mixed fresh, lane by lane
+            recipe = " + ".join(f"{own * p.mass_g:.0f} g of {p.developer.volume_strength:g} vol" for p in bowl.pours)
             self.tell(
                 start - 1.2,
                 "BowlMixed",
                 by="Juno Pell",
                 zone_key=z.zone.key,
                 volume_strength=z.volume_strength,
-                product_g=round(bowl.product_g, 1),
-                developer_g=round(bowl.total_g - bowl.product_g, 1),
+                product_g=round(own * bowl.product_g, 1),
+                developer_g=round(own * (bowl.total_g - bowl.product_g), 1),
                 recipe=recipe,
             )
             self.tell(start, "ApplicationStarted", zone_key=z.zone.key, volume_strength=z.volume_strength)

@@ -188,6 +188,10 @@ def test_white_has_a_little_warmth_put_back_beside_flat_grey():
     assert white.wanted[2] > 3.0 > abs(flat.wanted[2])
     assert white.flat_lab.tolist() == [white.wanted[0], 0.0, 0.0]
     assert not Wish(Tone.SILVER, 7.0).is_white
+    # silver over a share of grey is blended toward the client's own white: less blue, as light as meant
+    plain, blended = Wish(Tone.SILVER, 8.0), Wish(Tone.SILVER, 8.0, grey_share=0.6)
+    assert plain.wanted[2] < blended.wanted[2]
+    assert blended.wanted[0] == pytest.approx(plain.wanted[0], abs=2.0)
     assert Wish(Tone.GOLD, 9.0, lab=(70.0, 1.0, 2.0)).wanted.tolist() == [70.0, 1.0, 2.0]
     pastel = Wish(Tone.PASTEL, 9.5, hue_deg=340.0)
     assert hue_deg(pastel.wanted) == pytest.approx(340.0)

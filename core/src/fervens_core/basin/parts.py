@@ -130,8 +130,15 @@ def usual_wishes(reads: Sequence[ReadZone], tone: Tone, *, stays_bright: bool = 
         for read, level in zip(some, levels, strict=True):
             is_bright = stays_bright and level >= BRIGHT_FROM_LEVEL
             met = min(max(shared, level - (BRIGHT_ALIKE_LEVELS if is_bright else ALIKE_ROOM_LEVELS)), level)
-            found[read.lane.key] = Wish(read.zone.tone or tone, float(np.clip(np.floor(met * 2.0) / 2.0, 1.0, 10.0)))
+            depth = float(np.clip(np.floor(met * 2.0) / 2.0, 1.0, 10.0))
+            found[read.lane.key] = Wish(read.zone.tone or tone, depth, grey_share=_grey_share(read))
     return found
+
+
+def _grey_share(read: ReadZone) -> float:
+    """Of the client's own hair there, as read on the root or on the part itself."""
+    root = read.zone.root_hair
+    return max(read.zone.hair.grey_share, root.grey_share if root else 0.0)
 
 
 def wishes_of(chair: Chair, reads: Sequence[ReadZone], tone: Tone, *, stays_bright: bool = True) -> dict[str, Wish]:
@@ -140,7 +147,8 @@ def wishes_of(chair: Chair, reads: Sequence[ReadZone], tone: Tone, *, stays_brig
     found = usual_wishes(reads, tone, stays_bright=stays_bright)
     if chair.state.wish is not None:
         found = dict.fromkeys(found, _wished(chair.state.wish))
-    return {key: own.get(key, wish) for key, wish in found.items()}
+    shares = {r.lane.key: _grey_share(r) for r in reads}
+    return {k: replace(own.get(k, wish), grey_share=shares[k]) for k, wish in found.items()}
 
 
 def _hand(read: ReadZone) -> Hand:

@@ -12,6 +12,7 @@ from fervens_core.colour.pigment import (
     hair_lab,
     reference_lab,
     undertone,
+    white_lab,
 )
 from fervens_core.colour.spaces import (
     WAVELENGTHS_NM,
@@ -41,5 +42,6 @@ __all__ = [
     "seen_hex",
     "seen_hexes",
     "undertone",
+    "white_lab",
     "xyz_to_lab",
 ]

@@ -112,6 +112,11 @@ def reference_lab(level: Floats, lifted_by: float = 0.0) -> Floats:
     return absorption_to_lab(_absorption(now, np.minimum(np.full_like(now, lifted_by), now - 1.0), np.ones_like(now)))
 
 
+def white_lab() -> Floats:
+    """CIELAB (3,) of hair without pigment: the keratin of grey hair."""
+    return absorption_to_lab(_KERATIN)
+
+
 def hair_hex(start_level: float, levels: list[float]) -> list[str]:
     """Screen colours of hair lifted from one start level to each of `levels`."""
     check_level("start_level", start_level)

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from fervens_core.base import Floats, LimitError, Message, check_level, check_range, say, term
-from fervens_core.colour import chroma, seen_hex
+from fervens_core.colour import chroma, seen_hex, white_lab
 from fervens_core.head import Tone
 from fervens_core.toning.dyes import meant_lab, wanted_lab
 
@@ -28,6 +28,7 @@ class Wish:
         tone; level: depth, 1 to 10. hue_deg: of a pastel, CIELAB hue angle, 0 to 360.
         lab: a colour picked from the scale or measured on a strand, CIELAB; it then stands for all of these.
         is_warmth_back: in the coolest whites a little gold is put back.
+        grey_share: of the client's own hair, 0 to 1: silver is blended toward that white.
     """
 
     tone: Tone
@@ -35,10 +36,12 @@ class Wish:
     hue_deg: float = 0.0
     lab: tuple[float, ...] | None = None
     is_warmth_back: bool = True
+    grey_share: float = 0.0
 
     def __post_init__(self) -> None:
         check_level("level", self.level)
         check_range("hue_deg", self.hue_deg, 0.0, 360.0, "degrees")
+        check_range("grey_share", self.grey_share, 0.0, 1.0)
         if self.lab is not None:
             if len(self.lab) != 3:
                 raise LimitError("lab", say("limit-lab"), len(self.lab))
@@ -64,6 +67,10 @@ class Wish:
             angle = np.radians(self.hue_deg)
             return meant_lab(self.level, PASTEL_CHROMA * np.cos(angle), PASTEL_CHROMA * np.sin(angle))
         found = wanted_lab(self.level, self.tone)
+        if self.tone is Tone.SILVER and self.grey_share > 0.0:
+            white, share = white_lab(), self.grey_share
+            a, b = ((1.0 - share) * float(found[i]) + share * float(white[i]) for i in (1, 2))
+            return meant_lab(self.level, a, b)
         if self.is_white and self.is_warmth_back and float(chroma(found)) < WARMTH_BACK_CHROMA:
             angle = np.radians(WARMTH_BACK_HUE_DEG)
             return meant_lab(self.level, WARMTH_BACK_CHROMA * np.cos(angle), WARMTH_BACK_CHROMA * np.sin(angle))
