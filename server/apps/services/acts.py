@@ -14,6 +14,7 @@ from apps.common.moments import moment
 from apps.common.telling import tell
 from apps.services import loading
 from apps.services.adapters import event_value
+from apps.services.eyes import relearn
 from apps.services.loading import Loaded, load
 from apps.services.models import Service, ServiceEvent
 from apps.services.policies import check_event
@@ -133,4 +134,5 @@ def append(
     if isinstance(data, ServiceClosed):
         summary = plain(summarise(after, occurred_at))
         Service.objects.filter(pk=loaded.row.pk).update(summary=summary)
+        relearn(member.studio_id)
     return after

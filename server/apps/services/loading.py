@@ -18,6 +18,7 @@ from apps.services.adapters import (
     strand_rows,
     zone_values,
 )
+from apps.services.eyes import eyes_of
 from apps.services.models import Service, ServiceEvent
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener as ShelfLightener
@@ -182,6 +183,7 @@ def chair(loaded: Loaded, now: dt.datetime) -> Chair | None:
         strands=loaded.strand_values,
         others=loaded.others,
         pace=pace_of(row.studio),
+        eyes=eyes_of(row.studio),
     )
 
 

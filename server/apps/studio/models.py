@@ -19,6 +19,7 @@ class Studio(models.Model):
     weakest_worn = models.FloatField(default=10.0, help_text="On hair that is light, fine, porous or delicate.")
     weakest_old_dye = models.FloatField(default=5.0, help_text="On old direct dye.")
     hands = models.JSONField(default=dict, blank=True, help_text="How fast its hands are; what is missing is usual.")
+    eyes = models.JSONField(default=list, blank=True, help_text="What filed services taught of members' eyes.")
     to_order = models.JSONField(default=list, blank=True)
     currency = models.CharField(max_length=8, default="€")
     is_demo = models.BooleanField(default=False, help_text="Its members sign in from this machine only.")

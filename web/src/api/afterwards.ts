@@ -30,6 +30,7 @@ export const afterwards = {
   stock: () => queryOptions({ queryKey: ['stock'], queryFn: async () => data(await api.GET('/api/stock')) }),
   learning: () => queryOptions({ queryKey: ['learning'], queryFn: async () => data(await api.GET('/api/learning')) }),
   members: () => queryOptions({ queryKey: ['members'], queryFn: async () => data(await api.GET('/api/members')) }),
+  eyes: () => queryOptions({ queryKey: ['eyes'], queryFn: async () => data(await api.GET('/api/eyes')) }),
   links: () => queryOptions({ queryKey: ['links'], queryFn: async () => data(await api.GET('/api/links')) }),
   studio: () => queryOptions({ queryKey: ['studio'], queryFn: async () => data(await api.GET('/api/studio')) }),
   audit: (page: number) =>

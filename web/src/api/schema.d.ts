@@ -560,6 +560,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/eyes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Eyes
+         * @description What is known of the members' eyes.
+         */
+        get: operations["apps_services_chair_api_read_eyes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/services/{service_id}/board": {
         parameters: {
             query?: never;
@@ -3988,6 +4008,27 @@ export interface components {
             shown_g: number[];
         };
         /**
+         * EyeOut
+         * @description A member's eye in one way of reading, levels; `says` in words.
+         */
+        EyeOut: {
+            /** Name */
+            name: string;
+            mode: components["schemas"]["ReadingMode"];
+            /** Bias */
+            bias: number;
+            /** Bias Std */
+            bias_std: number;
+            /** Spread */
+            spread: number;
+            /** Pairs */
+            pairs: number;
+            /** Is Calibrated */
+            is_calibrated: boolean;
+            /** Says */
+            says: string;
+        };
+        /**
          * ApplicationFinished
          * @description The last section of a zone has product on: its lift is counted from here.
          */
@@ -6335,6 +6376,7 @@ export interface components {
          *         tone; level: depth, 1 to 10. hue_deg: of a pastel, CIELAB hue angle, 0 to 360.
          *         lab: a colour picked from the scale or measured on a strand, CIELAB; it then stands for all of these.
          *         is_warmth_back: in the coolest whites a little gold is put back.
+         *         grey_share: of the client's own hair, 0 to 1: silver is blended toward that white.
          */
         Wish: {
             tone: components["schemas"]["Tone"];
@@ -6352,6 +6394,11 @@ export interface components {
              * @default true
              */
             is_warmth_back: boolean;
+            /**
+             * Grey Share
+             * @default 0
+             */
+            grey_share: number;
         };
         /**
          * WishedParts
@@ -9769,6 +9816,71 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ScaleOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_chair_api_read_eyes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EyeOut"][];
                 };
             };
             /** @description Unauthorized */

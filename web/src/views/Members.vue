@@ -8,6 +8,8 @@ import { useNotices } from '../stores/notices'
 /** Who works here and what each may do. */
 defineProps<{ isLocked: boolean }>()
 const query = useQuery(afterwards.members())
+const eyes = useQuery(afterwards.eyes())
+const eyesOf = (name: string) => (eyes.data.value ?? []).filter((e) => e.name === name).map((e) => e.says)
 const notices = useNotices()
 const isAdding = ref(false)
 const roles = ['owner', 'technician', 'assistant'] as const
@@ -103,7 +105,10 @@ const setPassword = async (m: Schemas['MemberOut']) => {
       >
         <span class="grow" :class="{ 'text-soft line-through': !m.is_active }"
           ><strong class="mr-2">{{ m.name }}</strong
-          ><span class="text-soft">{{ m.username }}{{ m.is_you ? ', you' : '' }}</span></span
+          ><span class="text-soft">{{ m.username }}{{ m.is_you ? ', you' : '' }}</span
+          ><span v-if="eyesOf(m.name).length" class="block text-sm text-soft"
+            >Eye, {{ eyesOf(m.name).join(' · ') }}</span
+          ></span
         >
         <template v-if="!isLocked">
           <label class="sr-only" :for="`role-${m.id}`">Role of {{ m.name }}</label

@@ -3,15 +3,17 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Iterable
-from dataclasses import dataclass, replace
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, field, replace
 from datetime import datetime, timedelta
+from typing import Any
 
 from fervens_core.head import Covering, Foils, Lightener, ReadingMode, Zone, lightener_among
 from fervens_core.lift import (
     Application,
     Belief,
     Change,
+    Eye,
     Happening,
     LaneKinetics,
     Reading,
@@ -46,7 +48,8 @@ class Chair:
 
     Args:
         zones: the state's lanes by key. now: with time zone. strands: tests, which teach as well.
-        others: lighteners that lanes have of their own. pace: how fast the studio's hands are.
+        others: lighteners that lanes have of their own. pace: how fast the studio's hands are. eyes: what is known of
+            members' eyes, by name and way of reading; of others nothing is held against their readings.
     """
 
     state: ServiceState
@@ -57,6 +60,7 @@ class Chair:
     strands: tuple[Strand, ...] = ()
     others: tuple[Lightener, ...] = ()
     pace: Paces = USUAL_PACE
+    eyes: Mapping[tuple[str, ReadingMode], Eye] = field(default_factory=dict)
 
     def application_min(self, key: str) -> float:
         """Minutes a lane's application takes these hands."""
@@ -234,8 +238,15 @@ def head_belief(chair: Chair, times: list[LaneTimes] | None = None) -> Belief:
             longer = span_min(zones[lane.key], lane) if taken.foils is Foils.FIRST else 0.0
             minutes = min(max(minutes_between(lane.finished_at, ended) + longer, 0.0), 240.0)
             is_through = chair.lightener_of(lane.key).is_dark and lane.rinsed_at is None
-            readings.append(Reading(index, minutes, taken.level, taken.mode, is_through_dark=is_through))
+            eye = None if taken.is_measured else chair.eyes.get((taken.by, taken.mode))
+            of_eye: dict[str, Any] = {} if eye is None else _of_eye(taken.by, eye)
+            readings.append(Reading(index, minutes, taken.level, taken.mode, is_through_dark=is_through, **of_eye))
     return learn(before, tuple(readings))
+
+
+def _of_eye(by: str, eye: Eye) -> dict[str, Any]:
+    """What is known of whoever read; the reading as tapped is kept."""
+    return {"eye": by, "eye_bias": eye.bias, "eye_bias_std": eye.bias_std, "spread": eye.spread}
 
 
 def achieved_level(lane: LaneState) -> float | None:

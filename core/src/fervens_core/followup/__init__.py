@@ -1,5 +1,6 @@
 """Afterwards: the next visit, the head as it comes back, what a studio learns, what a client takes home."""
 
+from fervens_core.followup.eyes import eye_pairs, learn_eyes
 from fervens_core.followup.filed import (
     READINGS_KEPT,
     Filed,
@@ -28,12 +29,14 @@ __all__ = [
     "Pace",
     "WornLane",
     "as_strands",
+    "eye_pairs",
     "grown_mm",
     "handout",
     "has_regrowth",
     "head_since",
     "lane_label",
     "last_formulas",
+    "learn_eyes",
     "learnt_lift_factor",
     "propose_visit",
     "read_filed",

@@ -55,6 +55,16 @@ _MODES: dict[ReadingMode, tuple[float, float]] = {
 }
 
 
+def mode_bias(mode: ReadingMode) -> float:
+    """Levels that a way of reading makes hair look too light (positive) or too dark to everyone."""
+    return _MODES[mode][0]
+
+
+def mode_std(mode: ReadingMode) -> float:
+    """Spread of readings of a kind, levels, before rounding."""
+    return _MODES[mode][1]
+
+
 def _quantile_points(count: int) -> Floats:
     """Fixed standard-normal points in the plane: a rank-1 lattice through the inverse normal, centred and scaled."""
     normal = NormalDist()
@@ -115,6 +125,9 @@ class Reading:
     Args:
         lane: index of the lane. minutes: since its application, min, 0 to 240.
         level: 1 to 10, as seen. mode: how. is_through_dark: read with a dark lightener on the hair.
+        eye: whose; readings of one eye are off together. Empty for an instrument, or where nobody asks.
+        eye_bias, eye_bias_std: levels that eye is known to read too light, and how sure that is.
+        spread: of that eye, levels; None for the mode's own.
     """
 
     lane: int
@@ -122,20 +135,25 @@ class Reading:
     level: float
     mode: ReadingMode
     is_through_dark: bool = False
+    eye: str = ""
+    eye_bias: float = 0.0
+    eye_bias_std: float = 0.0
+    spread: float | None = None
 
     def __post_init__(self) -> None:
         check_level("level", self.level)
         check_range("minutes", self.minutes, 0.0, 240.0, "min")
+        check_range("eye_bias_std", self.eye_bias_std, 0.0, 2.0)
 
     @property
     def bias(self) -> float:
         """Levels the eye reads too light (positive) or too dark."""
-        return _MODES[self.mode][0]
+        return mode_bias(self.mode) + self.eye_bias
 
     @property
     def eye_std(self) -> float:
         """Spread of the eye in levels, before rounding."""
-        spread = _MODES[self.mode][1]
+        spread = mode_std(self.mode) if self.spread is None else self.spread
         return spread * DARK_LIGHTENER_SPREAD if self.is_through_dark and self.mode is not ReadingMode.DRY else spread
 
     @property
@@ -330,7 +348,14 @@ def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
     full = np.array([ln.factors.extent for ln in before.lanes])[index]
     rate0 = np.array([ln.factors.rate for ln in before.lanes])[index]
     start = np.array([ln.start_effort for ln in before.lanes])[index]
-    precision = np.linalg.inv(before.covariance)
+    own = before.mean.size
+    eyes = _unsure_eyes(readings)
+    precision = np.zeros((own + len(eyes), own + len(eyes)))
+    precision[:own, :own] = np.linalg.inv(before.covariance)
+    precision[range(own, own + len(eyes)), range(own, own + len(eyes))] = [std**-2.0 for std in eyes.values()]
+    at_eye = np.array([own + list(eyes).index((r.eye, r.mode)) if (r.eye, r.mode) in eyes else -1 for r in readings])
+    mean = np.concatenate([before.mean, np.zeros(len(eyes))])
+    has_eye = at_eye >= 0
 
     def predict(x: Floats) -> tuple[Floats, Floats, Floats]:
         extent, rate = full * np.exp(x[2 * index]), rate0 * np.exp(x[2 * index + 1])
@@ -340,24 +365,25 @@ def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
         effort = start + extent * done
         slope = (_unclipped_level(effort + 1e-4) - _unclipped_level(effort - 1e-4)) / 2e-4
         return (
-            _unclipped_level(effort),
+            _unclipped_level(effort) + np.where(has_eye, x[at_eye], 0.0),
             slope * extent * done,
             slope * extent * (pace * scaled).sum(axis=1),
         )
 
     def cost(x: Floats) -> float:
-        step = x - before.mean
+        step = x - mean
         return float(step @ precision @ step + np.sum(weight * (seen - predict(x)[0]) ** 2))
 
-    x = before.mean.copy()
+    x = mean.copy()
     rows = np.arange(index.size)
     for _ in range(ITERATIONS_MAX):
         level, by_extent, by_rate = predict(x)
         jacobian = np.zeros((index.size, x.size))
         jacobian[rows, 2 * index] = by_extent
         jacobian[rows, 2 * index + 1] = by_rate
+        jacobian[rows[has_eye], at_eye[has_eye]] = 1.0
         curvature = precision + jacobian.T @ (weight[:, None] * jacobian)
-        gradient = jacobian.T @ (weight * (seen - level)) - precision @ (x - before.mean)
+        gradient = jacobian.T @ (weight * (seen - level)) - precision @ (x - mean)
         step = np.linalg.solve(curvature, gradient)
         size, here = 1.0, cost(x)
         while size > 1e-3 and cost(x + size * step) > here:
@@ -365,4 +391,10 @@ def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
         x = x + size * step
         if float(np.max(np.abs(size * step))) < 1e-7:
             break
-    return Belief(lanes=before.lanes, mean=x, covariance=np.asarray(np.linalg.inv(curvature), dtype=np.float64))
+    spread = np.asarray(np.linalg.inv(curvature), dtype=np.float64)[:own, :own]
+    return Belief(lanes=before.lanes, mean=x[:own], covariance=spread)
+
+
+def _unsure_eyes(readings: Sequence[Reading]) -> dict[tuple[str, ReadingMode], float]:
+    """Eyes whose bias is not known exactly, each in its ways of reading, and how unsure that is, levels."""
+    return {(r.eye, r.mode): r.eye_bias_std for r in readings if r.eye and r.eye_bias_std > 0.0}

@@ -40,7 +40,7 @@ class Phase(StrEnum):
 
 @dataclass(frozen=True, slots=True)
 class TakenReading:
-    """A reading in the log."""
+    """A reading in the log: who took it, and whether an instrument did."""
 
     event_id: str
     at: datetime
@@ -50,6 +50,8 @@ class TakenReading:
     rest: DyeHue | None = None
     rest_amount: float = 0.0
     foils: Foils = Foils.LAST
+    by: str = ""
+    is_measured: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -200,7 +202,18 @@ def advance_lane(lane: LaneState, event: Event) -> LaneState:
         case ReadingTaken():
             require(phase in (Phase.PROCESSING, Phase.RINSED), "nothing_to_read")
             amount = data.rest_amount if data.rest else 0.0
-            seen = TakenReading(event.event_id, at, data.level, data.mode, data.warmth, data.rest, amount, data.foils)
+            seen = TakenReading(
+                event_id=event.event_id,
+                at=at,
+                level=data.level,
+                mode=data.mode,
+                warmth=data.warmth,
+                rest=data.rest,
+                rest_amount=amount,
+                foils=data.foils,
+                by=event.by,
+                is_measured=bool(data.lab),
+            )
             return replace(lane, readings=(*lane.readings, seen))
         case ProbeRead():
             require(phase is Phase.RINSED, "not_rinsed.probe")

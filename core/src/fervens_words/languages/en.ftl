@@ -1121,3 +1121,12 @@ card-professional_use = Professional use. The product's label, the safety data s
 handout-title = For you to take home
 handout-again = We propose to see you again
 handout-on_or_about = On or about { DAY($on) }.
+
+eye-reads = { $mode }: { $way ->
+    [true] reads true
+    [light] reads { TENTHS($levels) } level light
+   *[dark] reads { TENTHS($levels) } level dark
+}; { WHOLE($pairs) } { $pairs ->
+    [1] pair
+   *[other] pairs
+}

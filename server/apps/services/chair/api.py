@@ -15,9 +15,16 @@ from apps.services.chair import queries as chair_queries
 from apps.services.chair.colour_reader import measure
 from apps.services.chair.kept_board import board_answer, board_now
 from apps.services.chair.schemas import BoardOut, EventIn, LogOut, MeasuredOut, OptionsOut
+from apps.services.eyes import EyeOut, eyes_out
 from apps.studio.auth import member_of
 
 router = Router(tags=["chair"])
+
+
+@router.get("/eyes", response={200: list[EyeOut], ERRORS: Problem})
+def read_eyes(request: HttpRequest) -> list[EyeOut]:
+    """What is known of the members' eyes."""
+    return eyes_out(member_of(request).studio)
 
 
 @router.get("/services/{service_id}/board", response={200: BoardOut, ERRORS: Problem})
