@@ -44,7 +44,7 @@ const verb = (act: Schemas['ToneAct']) =>
     stop: 'Rinsed',
   })[act.code] ?? act.code
 const title = (act: Schemas['ToneAct']) =>
-  act.ids.length <= 3
+  act.ids.length < 2 || (act.ids.length <= 3 && act.title.length <= 44)
     ? act.title
     : ({
         apply: `Bowl ${act.bowl ?? ''}: ${act.ids.length} parts, ${props.names[act.ids[0] ?? ''] ?? ''} first`,

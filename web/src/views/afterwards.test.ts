@@ -41,7 +41,19 @@ vi.mock('../api/afterwards', () => {
     },
     retry: false,
   })
-  const names = ['history', 'next', 'search', 'week', 'stock', 'learning', 'members', 'links', 'studio', 'requestForm']
+  const names = [
+    'history',
+    'next',
+    'search',
+    'week',
+    'stock',
+    'learning',
+    'members',
+    'eyes',
+    'links',
+    'studio',
+    'requestForm',
+  ]
   const does = [
     'startAgain',
     'cancelVisit',

@@ -298,7 +298,7 @@ def _wishes(tone_parts: Sequence[TonePart]) -> tuple[WishedParts, ...]:
 
 def _fill(tone_parts: Sequence[TonePart]) -> Message | None:
     """What has to be filled with warm pigment before it is made so much deeper."""
-    deep = [p for p in tone_parts if p.result.level - p.wish.level > FILL_LEVELS]
+    deep = [p for p in tone_parts if not p.part and p.result.level - p.wish.level > FILL_LEVELS]
     if not deep:
         return None
     level = min(p.wish.level for p in deep)

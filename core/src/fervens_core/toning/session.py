@@ -27,7 +27,7 @@ BOWLS_MAX = 3
 WORST_SHARE, SPREAD_SHARE = 0.25, 0.8
 """[MODEL] beside the parts' mean: how much the part that is farthest off counts, and how much it counts that parts
 with one wish differ from one another. CIEDE2000 units, as all prices here."""
-BOWL_PRICES: Floats = np.array([0.0, 0.0, 0.8, 1.9])
+BOWL_PRICES: Floats = np.array([0.0, 0.0, 1.0, 2.1])
 RINSE_PRICE, MINUTE_PRICE, WAIT_PRICE, CHANGE_PRICE = 1.5, 0.03, 0.1, 0.15
 """[MODEL] none to three bowls; a further rinse, a minute until the last rinse, hands that wait before a group of
 parts, and hands that take up a bowl again that they had put down."""

@@ -513,7 +513,10 @@ tone_act-emulsify = Emulsify: { $lanes }
 tone_act-strand = Rinse one low strand and look: { $lanes }
     .detail = pull it back over after
 tone_act-rinse = Rinse the toner: { $lanes }
-tone_act-bowl = { $formula }, one after another; the first is on { WHOLE($most) } min, the last { WHOLE($least) } min
+tone_act-bowl = { $formula }, { $parts ->
+    [1] { WHOLE($most) } min
+   *[other] one after another; the first is on { WHOLE($most) } min, the last { WHOLE($least) } min
+}
 tone_act-should_look = should look like this: { $formula }
 
 would_reach-shade = { $family }, depth { PLAIN($level) }, mixed 1:{ PLAIN($parts) }, would reach it
