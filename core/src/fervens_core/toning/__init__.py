@@ -1,5 +1,6 @@
 """How dyes sit on hair: formulas, wishes, neutralising, and the session worked at a basin visit."""
 
+from fervens_core.toning.choose import best_session, choose_session
 from fervens_core.toning.depth import level_of_lightness, lightness_of_level
 from fervens_core.toning.dyes import deposit
 from fervens_core.toning.fit import (
@@ -23,16 +24,7 @@ from fervens_core.toning.formula import (
 )
 from fervens_core.toning.neutralise import cool_share, dye_shares, explain, natural_lab, rank_neutralisers
 from fervens_core.toning.reach import Needed, needed_for
-from fervens_core.toning.session import (
-    BOWLS_MAX,
-    Hand,
-    SessionPart,
-    SessionTone,
-    ToneSession,
-    best_session,
-    choose_session,
-    spread_of,
-)
+from fervens_core.toning.session import BOWLS_MAX, Hand, SessionPart, SessionTone, ToneSession, spread_of
 from fervens_core.toning.shelf import ToneShelf, lay_out
 from fervens_core.toning.wish import Wish, WishCell, wish_scale
 
