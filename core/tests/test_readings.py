@@ -139,3 +139,32 @@ def test_bad_readings_are_named():
         wiped(0, 10.0, 12.0)
     with refused(LimitError, match=r"minutes: .*0 to 240 min, got -1"):
         wiped(0, -1.0, 7.0)
+
+
+def test_ten_or_more_against_a_fine_grid():
+    lane = LaneKinetics(start_level=7.0, volume=30.0, factors=LiftFactors())
+    reading = Reading(0, 40.0, 10.0, ReadingMode.DRY)
+    learnt = learn(prior((lane,)), (reading,))
+    s_std, f_std = math.hypot(HEAD_EXTENT_STD, ZONE_EXTENT_STD), math.hypot(HEAD_RATE_STD, ZONE_RATE_STD)
+    s, f = np.meshgrid(np.linspace(-5, 5, 401) * s_std, np.linspace(-5, 5, 401) * f_std, indexing="ij")
+    gained = effort_gained(40.0, 30.0, np.exp(s), np.exp(f)) + level_to_effort(7.0)
+    top = level_to_effort(10.0)
+    level = effort_to_level(np.minimum(gained, top)) + np.maximum(gained - top, 0.0) / 2.2
+    inside = (level - 9.75) / reading.eye_std
+    chance = 0.5 * np.vectorize(math.erfc)(-inside / math.sqrt(2.0))
+    weight = np.exp(-0.5 * ((s / s_std) ** 2 + (f / f_std) ** 2)) * chance
+    weight /= weight.sum()
+    mean = np.array([(weight * s).sum(), (weight * f).sum()])
+    std = np.sqrt([(weight * (s - mean[0]) ** 2).sum(), (weight * (f - mean[1]) ** 2).sum()])
+    np.testing.assert_allclose(learnt.mean, mean, atol=0.25 * std.max())
+    np.testing.assert_allclose(np.sqrt(np.diag(learnt.covariance)), std, rtol=0.2)
+
+
+def test_ten_said_of_hair_far_past_it_teaches_nothing_and_of_hair_far_below_much():
+    past = LaneKinetics(start_level=9.5, volume=40.0, factors=LiftFactors())
+    below = LaneKinetics(start_level=5.0, volume=10.0, factors=LiftFactors())
+    ten = (Reading(0, 45.0, 10.0, ReadingMode.DRY),)
+    assert abs(learn(prior((past,)), ten).mean).max() < 0.01
+    assert learn(prior((below,)), ten).mean[0] > 0.1
+    one = learn(prior((LaneKinetics(start_level=2.0, volume=20.0, factors=LiftFactors()),)), (wiped(0, 1.0, 1.0),))
+    assert abs(one.mean[0]) < 0.2

@@ -6,7 +6,6 @@ from fervens_core.lift.belief import (
     LaneKinetics,
     Outlook,
     Reading,
-    learn,
     level_ranges,
     mode_bias,
     mode_std,
@@ -60,6 +59,7 @@ from fervens_core.lift.strands import (
     told,
 )
 from fervens_core.lift.trial import TRIAL, TRIAL_START_LEVEL, TrialReading, residuals
+from fervens_core.lift.update import learn
 
 __all__ = [
     "ADDITIVE_STRENGTH_FACTOR",

@@ -1,7 +1,7 @@
 """What readings teach: a joint belief about how far and how fast each zone lifts. docs/models/readings.md.
 
 The belief is Gaussian in the log factors of every lane. Lanes share a head, so their deviations correlate and a
-reading of one moves all. The update is a Gauss-Newton fit with the curvature at its end as spread (Laplace).
+reading of one moves all; the update is in `update.py`.
 """
 
 from __future__ import annotations
@@ -12,7 +12,7 @@ from statistics import NormalDist
 
 import numpy as np
 
-from fervens_core.base import LEVEL_MAX, Floats, check_level, check_range
+from fervens_core.base import LEVEL_MAX, LEVEL_MIN, Floats, check_level, check_range
 from fervens_core.head import Covering, ReadingMode
 from fervens_core.lift.course import (
     Application,
@@ -23,14 +23,12 @@ from fervens_core.lift.course import (
     working_minutes,
 )
 from fervens_core.lift.kinetics import (
-    EFFORT_PER_LEVEL,
     LiftFactors,
     effort_to_level,
     level_to_effort,
     minutes_for_share,
     scaled_time,
     share_done,
-    share_pace,
 )
 
 HEAD_EXTENT_STD, ZONE_EXTENT_STD = 0.09, 0.06
@@ -40,10 +38,8 @@ SAME_ZONE_SHARE = 0.7
 """[MODEL] of a zone's own deviation, the share that its root, lengths, ends and strands have in common."""
 DARK_LIGHTENER_SPREAD = 1.6
 """[MODEL] a blue or charcoal lightener hides the level: readings through it spread this much more."""
-ROUNDING_STD = 0.5 / 12.0**0.5
-"""Readings are given in half levels."""
-ITERATIONS_MAX = 25
-_SLOPE_LAST = 1.0 / EFFORT_PER_LEVEL[-1]
+ROUNDING_STD, ROUNDING_LEVELS = 0.5 / 12.0**0.5, 0.25
+"""Readings are given in half levels: spread of the rounding, and how far its edge lies off."""
 
 
 # [MODEL] (bias, spread) in levels: through the product hair looks lighter than it is, wet it looks darker.
@@ -149,6 +145,11 @@ class Reading:
     def bias(self) -> float:
         """Levels the eye reads too light (positive) or too dark."""
         return mode_bias(self.mode) + self.eye_bias
+
+    @property
+    def is_at_end(self) -> int:
+        """1 where it says "10 or more", -1 for "1 or less", 0 for a level as such."""
+        return int(self.level >= LEVEL_MAX) - int(self.level <= LEVEL_MIN)
 
     @property
     def eye_std(self) -> float:
@@ -307,94 +308,3 @@ def prior(lanes: tuple[LaneKinetics, ...], zone_keys: Sequence[str] | None = Non
     covariance[0::2, 0::2] = HEAD_EXTENT_STD**2 + ZONE_EXTENT_STD**2 * together
     covariance[1::2, 1::2] = HEAD_RATE_STD**2 + ZONE_RATE_STD**2 * together
     return Belief(lanes=lanes, mean=np.zeros(2 * n), covariance=covariance)
-
-
-def _unclipped_level(effort: Floats) -> Floats:
-    """Level of an effort, going on above 10 with the last slope so that a gradient is left there."""
-    top = level_to_effort(LEVEL_MAX)
-    return effort_to_level(np.minimum(effort, top)) + np.maximum(effort - top, 0.0) * _SLOPE_LAST
-
-
-def _work_done(lanes: tuple[LaneKinetics, ...], readings: tuple[Reading, ...]) -> tuple[Floats, Floats]:
-    """For each reading, application by application: its capacity and the minutes it has worked; shape (r, k) each."""
-    courses = {r.lane: lanes[r.lane].course.terms for r in readings}
-    most = max(len(terms) for terms in courses.values())
-    capacities, worked = np.zeros((len(readings), most)), np.zeros((len(readings), most))
-    minutes = np.array([r.minutes for r in readings])
-    index = np.array([r.lane for r in readings])
-    for lane, terms in courses.items():
-        here = index == lane
-        for k, term in enumerate(terms):
-            capacities[here, k] = term.capacity
-            worked[here, k] = term.worked_by(minutes[here])
-    return capacities, worked
-
-
-def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
-    """The belief after readings, all taken together (their order does not matter).
-
-    Args:
-        before: the belief they update. readings: any number, of any of its lanes.
-    Returns:
-        the new belief; with no readings, the same.
-    Accuracy: Laplace's; held against a fine grid on one and two lanes in the tests.
-    """
-    if not readings:
-        return before
-    index = np.array([r.lane for r in readings])
-    seen = np.array([r.level - r.bias for r in readings])
-    weight = 1.0 / np.array([r.level_std for r in readings]) ** 2
-    capacities, worked = _work_done(before.lanes, readings)
-    full = np.array([ln.factors.extent for ln in before.lanes])[index]
-    rate0 = np.array([ln.factors.rate for ln in before.lanes])[index]
-    start = np.array([ln.start_effort for ln in before.lanes])[index]
-    own = before.mean.size
-    eyes = _unsure_eyes(readings)
-    precision = np.zeros((own + len(eyes), own + len(eyes)))
-    precision[:own, :own] = np.linalg.inv(before.covariance)
-    precision[range(own, own + len(eyes)), range(own, own + len(eyes))] = [std**-2.0 for std in eyes.values()]
-    at_eye = np.array([own + list(eyes).index((r.eye, r.mode)) if (r.eye, r.mode) in eyes else -1 for r in readings])
-    mean = np.concatenate([before.mean, np.zeros(len(eyes))])
-    has_eye = at_eye >= 0
-
-    def predict(x: Floats) -> tuple[Floats, Floats, Floats]:
-        extent, rate = full * np.exp(x[2 * index]), rate0 * np.exp(x[2 * index + 1])
-        scaled = scaled_time(worked, rate[:, None])
-        done = (capacities * share_done(scaled)).sum(axis=1)
-        pace = capacities * share_pace(scaled)
-        effort = start + extent * done
-        slope = (_unclipped_level(effort + 1e-4) - _unclipped_level(effort - 1e-4)) / 2e-4
-        return (
-            _unclipped_level(effort) + np.where(has_eye, x[at_eye], 0.0),
-            slope * extent * done,
-            slope * extent * (pace * scaled).sum(axis=1),
-        )
-
-    def cost(x: Floats) -> float:
-        step = x - mean
-        return float(step @ precision @ step + np.sum(weight * (seen - predict(x)[0]) ** 2))
-
-    x = mean.copy()
-    rows = np.arange(index.size)
-    for _ in range(ITERATIONS_MAX):
-        level, by_extent, by_rate = predict(x)
-        jacobian = np.zeros((index.size, x.size))
-        jacobian[rows, 2 * index] = by_extent
-        jacobian[rows, 2 * index + 1] = by_rate
-        jacobian[rows[has_eye], at_eye[has_eye]] = 1.0
-        curvature = precision + jacobian.T @ (weight[:, None] * jacobian)
-        gradient = jacobian.T @ (weight * (seen - level)) - precision @ (x - mean)
-        step = np.linalg.solve(curvature, gradient)
-        size, here = 1.0, cost(x)
-        while size > 1e-3 and cost(x + size * step) > here:
-            size /= 2.0
-        x = x + size * step
-        if float(np.max(np.abs(size * step))) < 1e-7:
-            break
-    spread = np.asarray(np.linalg.inv(curvature), dtype=np.float64)[:own, :own]
-    return Belief(lanes=before.lanes, mean=x[:own], covariance=spread)
-
-
-def _unsure_eyes(readings: Sequence[Reading]) -> dict[tuple[str, ReadingMode], float]:
-    """Eyes whose bias is not known exactly, each in its ways of reading, and how unsure that is, levels."""
-    return {(r.eye, r.mode): r.eye_bias_std for r in readings if r.eye and r.eye_bias_std > 0.0}

@@ -26,9 +26,10 @@ from fervens_core.base import (
     say,
 )
 from fervens_core.head import Covering, Hair, Lightener, ReadingMode, Zone
-from fervens_core.lift.belief import Belief, LaneKinetics, Reading, learn, prior
+from fervens_core.lift.belief import Belief, LaneKinetics, Reading, prior
 from fervens_core.lift.course import Application, make_course
 from fervens_core.lift.kinetics import LiftFactors, effective_volume, zone_factors
+from fervens_core.lift.update import learn
 
 READINGS_MAX = 40
 STRANDS_MAX = 12
