@@ -42,13 +42,13 @@ class ToneShelf:
     """Every formula of a shelf, laid out for the search; made once for a shelf.
 
     Args:
-        formulas: in the order of how much their developer brightens. absorption: (f, 81), and every second
-        wavelength of it in single precision. classes: (levels brightened, first, last) of formulas alike in that.
+        formulas: in the order of how much their developer brightens. coarse: every second wavelength of their
+            absorption in single precision, (f, 41). classes: (levels brightened, first, last) of formulas alike in that.
+        deepest: level of each one's deepest shade. mix_cost: for a second shade to weigh.
         minutes: every whole minute of any label, (m,). off: infinite where a label does not allow it, else 0, (f, m).
     """
 
     formulas: tuple[Formula, ...]
-    absorption: Floats
     coarse: Singles
     classes: tuple[tuple[float, int, int], ...]
     deepest: Singles
@@ -72,7 +72,6 @@ def lay_out(formulas: Sequence[Formula]) -> ToneShelf:
     is_off = (minutes > ends[:, None]) | (minutes < begins[:, None])
     return ToneShelf(
         formulas=tuple(ordered),
-        absorption=absorption,
         coarse=np.ascontiguousarray(absorption[:, ::COARSE], dtype=np.float32),
         classes=tuple((float(levels[a]), a, b) for a, b in zip(firsts, lasts, strict=True)),
         deepest=np.array([min(s.level for s in f.shades) for f in ordered], dtype=np.float32),
