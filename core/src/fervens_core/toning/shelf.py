@@ -43,7 +43,8 @@ class ToneShelf:
 
     Args:
         formulas: in the order of how much their developer brightens. coarse: every second wavelength of their
-            absorption in single precision, (f, 41). classes: (levels brightened, first, last) of formulas alike in that.
+            absorption in single precision, (f, 41).
+        classes: (levels brightened, first, last) of formulas alike in that.
         deepest: level of each one's deepest shade. mix_cost: for a second shade to weigh.
         minutes: every whole minute of any label, (m,). off: infinite where a label does not allow it, else 0, (f, m).
     """
