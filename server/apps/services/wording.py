@@ -52,9 +52,9 @@ def formula_text(data: TonerApplied | ToneBowlApplied) -> Message | str:
     """The formula of a toner: its shades, in parts when two."""
     if not data.second_key:
         return data.shade_name
-    return say(
-        "event-two_shades", first=data.shade_name, second=data.second_name, share=data.share, rest=1 - data.share
-    )
+    least = min(data.share, 1.0 - data.share)
+    parts, rest = round(data.share / least), round((1.0 - data.share) / least)
+    return say("event-two_shades", first=data.shade_name, second=data.second_name, parts=parts, rest=rest)
 
 
 def caution_name(code: str) -> Message:
