@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+import math
+from collections.abc import Callable
+from dataclasses import dataclass, replace
 from enum import StrEnum
 
 import numpy as np
@@ -17,10 +19,16 @@ LOOK_GAP_MIN = 3.0
 min, then every 5 to 10; here a look comes where it teaches. `bin/bench fleet`"""
 SURE = 0.97
 """So sure of ending within half a level, a lane that was read once is rinsed without another look."""
-PASSED_LOOK = 0.03
+PASSED_LOOK = 0.015
 """A look comes before the chance of having passed the target by half a level is larger than this."""
+LOOK_WORTH = 0.04
+"""[MODEL] a further look that would make the end surer by less is not taken: an opening costs warmth and a hand."""
 EQUALLY_SURE = 0.03
+AIM_SHORT_LEVELS = 0.05
 RINSE_SOON_MIN = 0.75
+MISFIT_SPREADS = 3.0
+"""[MODEL] a lane one of whose readings is so many spreads from what all else says of it does not fit."""
+MISFIT_AGAIN_MIN = 1.0
 CHANCE_SHORT = 0.25
 SHORT_IN_DOUBT_BEFORE_MIN = 15.0
 LAST_LOOK_BEFORE_WALL_MIN = 3.0
@@ -46,6 +54,8 @@ class LaneAdvice:
         act: what to do. due_min: when, in min after application (may be past). text: said in a few words.
         then: what comes at `due_min` when the lane is left until then: read or rinse.
         stops_at: the level a lane that stops short comes to. foils: which sections a look is for.
+        sure: chance of ending within half a level of the target when rinsed at its best, 0 to 1; None before a look.
+        misfit: its readings do not fit, and it is asked to be read again.
     """
 
     act: Act
@@ -54,6 +64,8 @@ class LaneAdvice:
     then: Act = Act.READ
     stops_at: float | None = None
     foils: Foils = Foils.LAST
+    sure: float | None = None
+    is_misfit: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -62,6 +74,7 @@ class _Ahead:
 
     rinse_min: float
     sure: float
+    spread: float
     look_by_min: float
 
 
@@ -70,10 +83,15 @@ def _ahead(outlook: Outlook, now_min: float, wall_min: float, target_level: floa
     off = outlook.levels(minutes) - target_level
     close = (np.abs(off) <= ON_TARGET_LEVELS).mean(axis=0)
     nearly = np.flatnonzero(close >= close.max() - EQUALLY_SURE)
-    best = nearly[np.argmin(np.abs(np.median(off[:, nearly], axis=0)))]
+    best = nearly[np.argmin(np.abs(np.median(off[:, nearly], axis=0) + AIM_SHORT_LEVELS))]
     in_time = np.flatnonzero((off > ON_TARGET_LEVELS).mean(axis=0) <= PASSED_LOOK)
     look_by = float(minutes[in_time[-1]]) if in_time.size else now_min
-    return _Ahead(float(minutes[best]), float(close.max()), look_by)
+    return _Ahead(float(minutes[best]), float(close[best]), float(np.std(off[:, best])), look_by)
+
+
+def _sure_within(spread: float) -> float:
+    """Chance of ending within half a level when the middle is on target."""
+    return math.erf(ON_TARGET_LEVELS / (spread * math.sqrt(2.0))) if spread > 1e-6 else 1.0
 
 
 def advise(
@@ -85,6 +103,8 @@ def advise(
     reading_count: int,
     last_reading_min: float | None = None,
     span_min: float = 0.0,
+    spread_left: Callable[[float], float] = lambda _: 0.0,
+    is_misfit: bool = False,
 ) -> LaneAdvice:
     """Advice for a lane that is processing.
 
@@ -96,7 +116,26 @@ def advise(
         outlook: what is believed of the lane. now_min, wall_min: min after application; the wall is the label's time.
         last_reading_min: when it was last read, min after application.
         span_min: the first sections have been on for so much longer: they are looked at first.
+        spread_left: share of the spread of its level at a minute that another look would leave; all of it where the
+            eye is what is not known.
+        is_misfit: its readings do not fit each other or the head: it is read again, dry.
     """
+    given = _advise(outlook, now_min, wall_min, target_level, reading_count, last_reading_min, span_min, spread_left)
+    if is_misfit and given.act in (Act.LEAVE, Act.RINSE) and now_min >= (last_reading_min or 0.0) + MISFIT_AGAIN_MIN:
+        return replace(given, act=Act.READ, due_min=now_min, text=say("advice-misfit"), is_misfit=True)
+    return replace(given, is_misfit=is_misfit)
+
+
+def _advise(
+    outlook: Outlook,
+    now_min: float,
+    wall_min: float,
+    target_level: float,
+    reading_count: int,
+    last_reading_min: float | None,
+    span_min: float,
+    spread_left: Callable[[float], float],
+) -> LaneAdvice:
     if now_min >= wall_min:
         return LaneAdvice(Act.STOP, wall_min, say("advice-label_up"))
     ahead = _ahead(outlook, now_min, wall_min, target_level)
@@ -110,9 +149,11 @@ def advise(
                 text = say("advice-stops_near", level=at_wall)
                 return LaneAdvice(Act.SHORT, wall_min, text, Act.RINSE, at_wall)
         if ahead.rinse_min <= now_min + RINSE_SOON_MIN:
-            return LaneAdvice(Act.RINSE, now_min, say("advice-ready"))
-        if ahead.sure >= SURE or ahead.rinse_min <= last + LOOK_GAP_MIN:
-            return LaneAdvice(Act.LEAVE, ahead.rinse_min, say("advice-leave_sure"), Act.RINSE)
+            return LaneAdvice(Act.RINSE, now_min, say("advice-ready"), sure=ahead.sure)
+        gained = _sure_within(ahead.spread * spread_left(ahead.rinse_min)) - ahead.sure
+        if ahead.sure >= SURE or gained < LOOK_WORTH or ahead.rinse_min <= last + LOOK_GAP_MIN:
+            text = say("advice-leave_sure" if ahead.sure >= SURE else "advice-leave_as_sure_as")
+            return LaneAdvice(Act.LEAVE, ahead.rinse_min, text, Act.RINSE, sure=ahead.sure)
     look = min(ahead.look_by_min, ahead.rinse_min)
     is_first = reading_count == 0 and span_min >= SPAN_LEAST_MIN
     if reading_count == 0:

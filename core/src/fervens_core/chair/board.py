@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 from datetime import datetime
+from functools import partial
 
 import numpy as np
 
 from fervens_core.base import Message, say, term
 from fervens_core.chair.acts import LaneView, Leaves, NextAct, next_acts
-from fervens_core.chair.advice import Act, LaneAdvice, advise
+from fervens_core.chair.advice import MISFIT_SPREADS, Act, LaneAdvice, advise
 from fervens_core.chair.lanes import (
     Chair,
     LaneTimes,
@@ -20,6 +21,7 @@ from fervens_core.chair.lanes import (
     lane_wall,
     lost_share,
     minutes_between,
+    of_eye,
     span_min,
 )
 from fervens_core.chair.paint import (
@@ -34,8 +36,8 @@ from fervens_core.chair.paint import (
 )
 from fervens_core.chair.replan import DeveloperProposal, propose_developers
 from fervens_core.colour import Undertone, hair_lab, seen_hexes, undertone
-from fervens_core.head import Covering, Elasticity, Foils, Part, ScalpFeel, Zone, lane_label
-from fervens_core.lift import Belief, Outlook
+from fervens_core.head import Covering, Elasticity, Foils, Part, ReadingMode, ScalpFeel, Zone, lane_label
+from fervens_core.lift import Belief, Reading
 from fervens_core.log import LaneState, MixedBowl, Phase, Step, TakenReading
 from fervens_core.planning import BowlStyle, PlanRequest
 from fervens_core.safety import heat_block, refresh_block
@@ -188,7 +190,9 @@ def _short_help(chair: Chair, lane: LaneState, advice: LaneAdvice) -> LaneAdvice
     return replace(advice, text=say("advice-stops_near_help", level=level, ways=[*ways, say("short_help-deeper")]))
 
 
-def _advice(chair: Chair, lane: LaneState, outlook: Outlook, times: LaneTimes, wall: float) -> LaneAdvice | None:
+def _advice(
+    chair: Chair, lane: LaneState, belief: Belief, index: int, times: LaneTimes, wall: float
+) -> LaneAdvice | None:
     if lane.phase is Phase.RINSED or lane.phase is Phase.WAITING:
         return None
     now_min = max(minutes_between(times.zero, chair.now), 0.0)
@@ -197,14 +201,18 @@ def _advice(chair: Chair, lane: LaneState, outlook: Outlook, times: LaneTimes, w
     if lane.phase is not Phase.PROCESSING:
         return None
     taken = [minutes_between(times.zero, r.at) for r in lane.readings if r.at <= chair.now]
+    reader = next((r.by for r in reversed(lane.readings) if not r.is_measured), "")
+    ahead = Reading(index, 0.0, 5.0, ReadingMode.WIPED, **of_eye(chair, reader, ReadingMode.WIPED))
     given = advise(
-        outlook,
+        belief.outlook(index),
         now_min=now_min,
         wall_min=wall,
         target_level=chair.zones[lane.key].target_level,
         reading_count=len(taken),
         last_reading_min=max(taken) if taken else None,
         span_min=span_min(chair.zones[lane.key], lane),
+        spread_left=partial(belief.spread_left, index, reading=ahead),
+        is_misfit=belief.misfit(index) > MISFIT_SPREADS,
     )
     return _short_help(chair, lane, given) if given.act is Act.SHORT else given
 
@@ -279,7 +287,7 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
         readings=tuple(_board_reading(r, times.zero, h) for r, h in zip(lane.readings, colours[n + 3 :], strict=True)),
         rinsed_min=rinsed,
         achieved_level=achieved_level(lane),
-        advice=_advice(chair, lane, outlook, times, wall),
+        advice=_advice(chair, lane, belief, index, times, wall),
         ratio_extent=learnt.extent / expected.extent,
         ratio_rate=learnt.rate / expected.rate,
         has_bowl=lane.has_bowl,

@@ -13,6 +13,8 @@ from fervens_core.lift import (
     Application,
     Belief,
     Change,
+    INSTRUMENT_STD,
+    SOMEONE,
     Eye,
     Happening,
     LaneKinetics,
@@ -23,9 +25,10 @@ from fervens_core.lift import (
     make_course,
     prior,
     strand_readings,
+    unknown_eye,
     zone_factors,
 )
-from fervens_core.log import Applied, LaneState, Phase, ServiceState
+from fervens_core.log import Applied, LaneState, Phase, ServiceState, TakenReading
 from fervens_core.planning import USUAL_PACE, Paces, application_min, lift_lost_share
 
 _OPENS = (ReadingMode.WIPED, ReadingMode.THROUGH_PRODUCT)
@@ -238,15 +241,20 @@ def head_belief(chair: Chair, times: list[LaneTimes] | None = None) -> Belief:
             longer = span_min(zones[lane.key], lane) if taken.foils is Foils.FIRST else 0.0
             minutes = min(max(minutes_between(lane.finished_at, ended) + longer, 0.0), 240.0)
             is_through = chair.lightener_of(lane.key).is_dark and lane.rinsed_at is None
-            eye = None if taken.is_measured else chair.eyes.get((taken.by, taken.mode))
-            of_eye: dict[str, Any] = {} if eye is None else _of_eye(taken.by, eye)
-            readings.append(Reading(index, minutes, taken.level, taken.mode, is_through_dark=is_through, **of_eye))
+            by: dict[str, Any] = _of_instrument(taken) if taken.is_measured else of_eye(chair, taken.by, taken.mode)
+            readings.append(Reading(index, minutes, taken.level, taken.mode, is_through_dark=is_through, **by))
     return learn(before, tuple(readings))
 
 
-def _of_eye(by: str, eye: Eye) -> dict[str, Any]:
-    """What is known of whoever read; the reading as tapped is kept."""
-    return {"eye": by, "eye_bias": eye.bias, "eye_bias_std": eye.bias_std, "spread": eye.spread}
+def of_eye(chair: Chair, by: str, mode: ReadingMode) -> dict[str, Any]:
+    """What is known of whoever reads; the reading as tapped is kept. An eye nothing is known of may be off."""
+    eye = chair.eyes.get((by, mode)) or unknown_eye(mode)
+    return {"eye": by or SOMEONE, "eye_bias": eye.bias, "eye_bias_std": eye.bias_std, "spread": eye.spread}
+
+
+def _of_instrument(taken: TakenReading) -> dict[str, Any]:
+    """An instrument has no bias of its own, and does not round."""
+    return {"spread": INSTRUMENT_STD, "is_rounded": False}
 
 
 def achieved_level(lane: LaneState) -> float | None:

@@ -3,10 +3,11 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from functools import partial
 
 import numpy as np
 
-from fervens_core.chair.advice import Act, advise
+from fervens_core.chair.advice import MISFIT_SPREADS, Act, advise
 from fervens_core.head import ReadingMode
 from fervens_core.lift import Reading, SimulatedHead, learn
 from fervens_core.planning import Plan
@@ -17,10 +18,18 @@ LOOK_MIN = 0.5
 
 @dataclass(frozen=True, slots=True)
 class LaneEnd:
-    """How a lane ended: minutes after its application at the rinse, and how often it was opened before."""
+    """How a lane ended: minutes after its application at the rinse, how often it was opened before, how sure it was.
+
+    Args:
+        sure: chance that was given for ending within half a level, None where none was.
+        band: levels that it was believed to have then, 10 and 90 %.
+    """
 
     minutes: float
     looks: int
+    sure: float | None = None
+    is_misfit: bool = False
+    band: tuple[float, float] = (1.0, 10.0)
 
 
 def follow_advice(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> tuple[LaneEnd, ...]:
@@ -35,6 +44,7 @@ def follow_advice(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> 
         acts = []
         for i, z in enumerate(plan.lanes):
             if i not in done:
+                ahead = head.read_as(i, ReadingMode.WIPED)
                 given = advise(
                     belief.outlook(i),
                     now_min=max(clock - ends[i], 0.0),
@@ -42,6 +52,8 @@ def follow_advice(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> 
                     target_level=z.zone.target_level,
                     reading_count=len(looks[i]),
                     last_reading_min=looks[i][-1] if looks[i] else None,
+                    spread_left=partial(belief.spread_left, i, reading=ahead),
+                    is_misfit=belief.misfit(i) > MISFIT_SPREADS,
                 )
                 acts.append((max(ends[i] + given.due_min, clock), i, given))
         at, i, given = min(acts, key=lambda x: x[:2])
@@ -53,5 +65,6 @@ def follow_advice(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> 
             belief = learn(plan.belief, tuple(readings))
             clock += LOOK_MIN
         else:
-            done[i] = LaneEnd(minutes, len(looks[i]))
+            low, _, high = belief.outlook(i).level_bands(np.array([minutes]))[:, 0]
+            done[i] = LaneEnd(minutes, len(looks[i]), given.sure, given.is_misfit, (float(low), float(high)))
     return tuple(done[i] for i in range(len(ends)))

@@ -11,15 +11,13 @@ import numpy as np
 
 from fervens_core.chair import minutes_between
 from fervens_core.head import ReadingMode
-from fervens_core.lift import Eye, EyePair, learn_eye, mode_std
+from fervens_core.lift import INSTRUMENT_STD, Eye, EyePair, learn_eye, mode_std
 from fervens_core.log import Event, LaneState, TakenReading, fold
 
 AT_ONCE_MIN = 1.5
 """[MODEL] hair that is lifting is the same for so long; rinsed hair stays the same."""
 WIPED_BEFORE_MIN = 3.0
 """[MODEL] what was wiped and read so short before the rinse is what is read dry after it."""
-INSTRUMENT_STD = 0.12
-"""[MODEL] spread of an instrument's level."""
 _ROUNDED_STD = 0.5 / 12.0**0.5
 
 Pairs = dict[tuple[str, ReadingMode], list[EyePair]]

@@ -1,14 +1,8 @@
 """How hair lifts: kinetics, the course of a lane, what readings and strands teach, simulated heads."""
 
 from fervens_core.lift.belief import (
-    QUANTILES,
     Belief,
-    LaneKinetics,
-    Outlook,
-    Reading,
     level_ranges,
-    mode_bias,
-    mode_std,
     prior,
     ready_windows,
 )
@@ -30,6 +24,7 @@ from fervens_core.lift.kinetics import (
     TIME_CONSTANT_MIN,
     LiftFactors,
     capacity,
+    capped,
     effective_volume,
     effort_gained,
     effort_to_level,
@@ -40,10 +35,13 @@ from fervens_core.lift.kinetics import (
     scaled_time_for,
     share_done,
     time_to_level,
+    uncapped,
     volume_for,
     zone_factors,
 )
-from fervens_core.lift.simulate import SimulatedHead, simulated_head
+from fervens_core.lift.outlook import LANE_UNKNOWNS, QUANTILES, LaneKinetics, Outlook
+from fervens_core.lift.reading import INSTRUMENT_STD, SOMEONE, Reading, mode_bias, mode_std
+from fervens_core.lift.simulate import MODEL_WORLD, WORLDS, KnownEye, SimulatedHead, World, simulated_head
 from fervens_core.lift.strands import (
     READINGS_MAX,
     STRANDS_MAX,
@@ -65,9 +63,16 @@ __all__ = [
     "ADDITIVE_STRENGTH_FACTOR",
     "CAPACITY_BASE",
     "CAPACITY_PER_VOLUME",
+    "INSTRUMENT_STD",
+    "LANE_UNKNOWNS",
+    "MODEL_WORLD",
+    "WORLDS",
+    "KnownEye",
+    "World",
     "LATER_EXTENT_FACTOR",
     "QUANTILES",
     "READINGS_MAX",
+    "SOMEONE",
     "STRANDS_MAX",
     "TIME_CONSTANT_MIN",
     "TRIAL",
@@ -116,6 +121,8 @@ __all__ = [
     "strand_readings",
     "teach",
     "time_to_level",
+    "uncapped",
+    "capped",
     "told",
     "unknown_eye",
     "volume_for",

@@ -13,10 +13,8 @@ import numpy as np
 
 from fervens_core.base import check_level, check_range
 from fervens_core.head import ReadingMode
-from fervens_core.lift.belief import ROUNDING_STD, mode_bias, mode_std
+from fervens_core.lift.reading import EYE_BIAS_STD, ROUNDING_STD, mode_bias, mode_std
 
-EYE_BIAS_STD = 0.25
-"""[MODEL] how far eyes are off, levels, before anything is known of one."""
 SPREAD_WEIGHT_PAIRS = 8.0
 """[MODEL] the spread of readings of a kind counts as so many pairs."""
 OUTLIER_LEVELS = 2.0

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -43,6 +43,16 @@ _HISTORY = {
 TINT_EXTENT_PER_LEVEL = 0.02
 """[MODEL] each level a tint is deeper than 6 takes this much more of how far the hair lifts."""
 _THICKNESS = {Thickness.FINE: (1.03, 1.20), Thickness.MEDIUM: (1.0, 1.0), Thickness.COARSE: (0.96, 0.85)}
+CEILING_BEND = 8.0
+"""[MODEL] how sharply lift bends under a ceiling: at the ceiling's own effort it has lost 8 %."""
+CEILING_ROOM_LEAST = 1.0
+"""[MODEL] effort, about a level, that a visit does in any hair, stalled or not."""
+_CEILINGS = {History.HENNA: (6.5, 0.8), History.METALLIC: (5.5, 0.8), History.UNKNOWN: (9.0, 1.0)}
+TINT_CEILING, TINT_CEILING_PER_LEVEL, TINT_CEILING_STD = 8.75, 0.5, 0.8
+"""[MODEL] (level, spread) at which treated hair stalls in one visit. A tint at 6 or lighter stalls near 8.75, each
+level deeper half a level sooner: black put on for years at orange, 6 to 7 (common practice says 5 to 6 may happen)."""
+RESISTANT_CEILING = (9.25, 0.7)
+"""[MODEL] coarse hair of low porosity hardly goes past pale yellow in one visit."""
 _LOAD = {Load.LIGHT: 0.97, Load.USUAL: 1.0, Load.HEAVY: 1.02}
 """[MODEL] thicker product lifts a little farther, thin a little less (common practice, no source)."""
 _POROSITY = {Porosity.LOW: (0.97, 0.85), Porosity.NORMAL: (1.0, 1.0), Porosity.HIGH: (1.0, 1.20)}
@@ -50,14 +60,61 @@ _POROSITY = {Porosity.LOW: (0.97, 0.85), Porosity.NORMAL: (1.0, 1.0), Porosity.H
 
 @dataclass(frozen=True, slots=True)
 class LiftFactors:
-    """How far (`extent`, 0.2 to 2) and how fast (`rate`, 0.2 to 5) hair lifts, beside the bench trial's."""
+    """How hair lifts beside the bench trial's.
+
+    Args:
+        extent: how far, 0.2 to 2. rate: how fast, 0.2 to 5.
+        ceiling: level past which it hardly goes in one visit, 3 or more; infinity for none. ceiling_std: spread of
+        that, levels.
+    """
 
     extent: float = 1.0
     rate: float = 1.0
+    ceiling: float = math.inf
+    ceiling_std: float = 0.0
 
     def __post_init__(self) -> None:
         check_range("extent", self.extent, 0.2, 2.0)
         check_range("rate", self.rate, 0.2, 5.0)
+        if math.isfinite(self.ceiling):
+            check_range("ceiling", self.ceiling, 3.0, 12.0)
+        check_range("ceiling_std", self.ceiling_std, 0.0, 2.0)
+
+    def room(self, start_level: float) -> float:
+        """Effort between a level and the ceiling, never so little that a visit does nothing; infinity for none."""
+        if math.isinf(self.ceiling):
+            return math.inf
+        return max(float(going_effort(self.ceiling) - going_effort(start_level)), CEILING_ROOM_LEAST)
+
+
+def going_effort(level: Floats | float) -> Floats:
+    """`level_to_effort`, going on below 1 and above 10 with the last slopes: for levels that are not known exactly."""
+    at = np.asarray(level, dtype=float)
+    past = np.maximum(at - LEVEL_MAX, 0.0) * EFFORT_PER_LEVEL[-1] - np.maximum(1.0 - at, 0.0) * EFFORT_PER_LEVEL[0]
+    return level_to_effort(at) + past
+
+
+def going_level(effort: Floats | float) -> Floats:
+    """Inverse of `going_effort`."""
+    at = np.asarray(effort, dtype=float)
+    past = np.maximum(at - _EFFORTS[-1], 0.0) / EFFORT_PER_LEVEL[-1] - np.maximum(-at, 0.0) / EFFORT_PER_LEVEL[0]
+    return effort_to_level(at) + past
+
+
+def capped(gained: Floats | float, room: Floats | float) -> Floats:
+    """Effort that is left of a gain under a ceiling: g (1 + (g/room)^8)^(-1/8). Broadcasts; room may be infinite."""
+    share = np.asarray(gained, dtype=float) / room
+    share = share * share
+    share = share * share
+    return np.asarray(gained / np.sqrt(np.sqrt(np.sqrt(1.0 + share * share))))
+
+
+def uncapped(work: Floats | float, room: Floats | float) -> Floats:
+    """Gain that leaves so much work under a ceiling; infinity from the ceiling on. Inverse of `capped`; broadcasts."""
+    work = np.asarray(work, dtype=float)
+    share = np.clip(work / room, 0.0, 1.0) ** CEILING_BEND
+    with np.errstate(divide="ignore"):
+        return np.where(work > 0.0, work * (1.0 - share) ** (-1.0 / CEILING_BEND), work)
 
 
 def level_to_effort(level: Floats | float) -> Floats:
@@ -92,7 +149,18 @@ def hair_factors(hair: Hair) -> LiftFactors:
     extent, rate = (math.prod(t[i] for t in tables) for i in (0, 1))
     if hair.history is History.TINTED and hair.tint_level is not None:
         extent -= TINT_EXTENT_PER_LEVEL * max(0.0, 6.0 - hair.tint_level)
-    return LiftFactors(extent=extent, rate=rate)
+    ceiling, ceiling_std = hair_ceiling(hair)
+    return LiftFactors(extent, rate, ceiling, ceiling_std)
+
+
+def hair_ceiling(hair: Hair) -> tuple[float, float]:
+    """The level at which hair of this kind stalls in one visit and the spread of that; infinity for none. [MODEL]"""
+    if hair.history is History.TINTED:
+        deeper = 0.0 if hair.tint_level is None else max(0.0, 6.0 - hair.tint_level)
+        return TINT_CEILING - TINT_CEILING_PER_LEVEL * deeper, TINT_CEILING_STD
+    if hair.history is History.VIRGIN and hair.thickness is Thickness.COARSE and hair.porosity is Porosity.LOW:
+        return RESISTANT_CEILING
+    return _CEILINGS.get(hair.history, (math.inf, 0.0))
 
 
 def zone_factors(zone: Zone, lightener: Lightener) -> LiftFactors:
@@ -102,7 +170,7 @@ def zone_factors(zone: Zone, lightener: Lightener) -> LiftFactors:
     if zone.covering is Covering.OPEN_AIR:
         warmer_k -= OPEN_AIR_COOLING_K
     extent = base.extent * lightener.lift_factor * _LOAD[zone.load]
-    return LiftFactors(extent=extent, rate=base.rate * temperature_rate_factor(warmer_k))
+    return replace(base, extent=extent, rate=base.rate * temperature_rate_factor(warmer_k))
 
 
 def scaled_time(worked_min: Floats | float, rate: Floats | float) -> Floats:
@@ -183,7 +251,7 @@ def level_at(
     check_level("start_level", start_level)
     check_volume_strength("volume_strength", volume_strength)
     gained = effort_gained(minutes, volume_strength, factors.extent, factors.rate)
-    return effort_to_level(level_to_effort(start_level) + gained)
+    return effort_to_level(level_to_effort(start_level) + capped(gained, factors.room(start_level)))
 
 
 def time_to_level(
@@ -193,8 +261,9 @@ def time_to_level(
     check_level("start_level", start_level)
     check_level("target_level", target_level)
     check_volume_strength("volume_strength", volume_strength)
+    work = float(level_to_effort(target_level) - level_to_effort(start_level))
     times = times_to_effort(
-        float(level_to_effort(target_level) - level_to_effort(start_level)),
+        float(uncapped(work, factors.room(start_level))),
         volume_strength,
         np.array([factors.extent]),
         np.array([factors.rate]),
@@ -228,4 +297,5 @@ def volume_for(
     check_level("target_level", target_level)
     check_range("minutes", minutes, 0.1, 180.0, "min")
     work = float(level_to_effort(target_level) - level_to_effort(start_level))
-    return float(volumes_for(work, np.array([minutes]), factors)[0])
+    gain = float(uncapped(work, factors.room(start_level)))
+    return float(volumes_for(gain, np.array([minutes]), factors)[0])

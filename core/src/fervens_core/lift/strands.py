@@ -26,9 +26,11 @@ from fervens_core.base import (
     say,
 )
 from fervens_core.head import Covering, Hair, Lightener, ReadingMode, Zone
-from fervens_core.lift.belief import Belief, LaneKinetics, Reading, prior
+from fervens_core.lift.belief import Belief, moved, prior
 from fervens_core.lift.course import Application, make_course
 from fervens_core.lift.kinetics import LiftFactors, effective_volume, zone_factors
+from fervens_core.lift.outlook import LANE_UNKNOWNS, LaneKinetics
+from fervens_core.lift.reading import EYE_BIAS_STD, SOMEONE, Reading
 from fervens_core.lift.update import learn
 
 READINGS_MAX = 40
@@ -133,7 +135,15 @@ class Strand:
 def strand_readings(strands: tuple[Strand, ...], first_lane: int = 0) -> tuple[Reading, ...]:
     """All readings of the strands, the strands being lanes `first_lane` and on."""
     return tuple(
-        Reading(first_lane + i, r.minutes, r.level, r.mode, is_through_dark=strand.lightener.is_dark)
+        Reading(
+            first_lane + i,
+            r.minutes,
+            r.level,
+            r.mode,
+            is_through_dark=strand.lightener.is_dark,
+            eye=SOMEONE,
+            eye_bias_std=EYE_BIAS_STD,
+        )
         for i, strand in enumerate(strands)
         for r in strand.readings
     )
@@ -141,10 +151,10 @@ def strand_readings(strands: tuple[Strand, ...], first_lane: int = 0) -> tuple[R
 
 @dataclass(frozen=True, slots=True)
 class Taught:
-    """What strands taught about a head's lanes: log deviations from the expected factors.
+    """What strands taught about a head's lanes: deviations from what is expected of them.
 
     Args:
-        mean: shape (2n,). covariance: shape (2n, 2n); (extent, rate) lane by lane.
+        mean: shape (4n,). covariance: shape (4n, 4n); lane by lane as in `Belief`.
     """
 
     mean: Floats
@@ -152,11 +162,7 @@ class Taught:
 
     def factors(self, lane: int, expected: LiftFactors) -> LiftFactors:
         """A lane's expected factors, moved by what was learnt."""
-        extent, rate = np.exp(self.mean[2 * lane : 2 * lane + 2])
-        return LiftFactors(
-            extent=float(np.clip(expected.extent * extent, 0.2, 2.0)),
-            rate=float(np.clip(expected.rate * rate, 0.2, 5.0)),
-        )
+        return moved(expected, self.mean[LANE_UNKNOWNS * lane : LANE_UNKNOWNS * (lane + 1)])
 
     def belief(self, lanes: tuple[LaneKinetics, ...]) -> Belief:
         """As a belief about lanes whose developers are known now."""
@@ -180,8 +186,8 @@ def teach(
     lanes = tuple(LaneKinetics(z.hair.start_level, 20.0, f) for z, f in zip(zones, expected, strict=True))
     keys = [z.zone_key for z in zones] + [s.zone_key or s.key for s in read]
     before = prior(lanes + tuple(s.kinetics for s in read), keys)
-    after = learn(before, strand_readings(read, n))
-    return Taught(after.mean[: 2 * n], after.covariance[: 2 * n, : 2 * n])
+    after = learn(before, strand_readings(read, n)).of_lanes(n)
+    return Taught(after.mean, after.covariance)
 
 
 @dataclass(frozen=True, slots=True)
@@ -211,8 +217,8 @@ def fit_strands(strands: tuple[Strand, ...]) -> tuple[StrandFit, ...]:
         return ()
     before = prior(tuple(s.kinetics for s in strands), [s.zone_key or s.key for s in strands])
     after = learn(before, strand_readings(strands))
-    ratios = np.exp(after.mean)
-    return tuple(StrandFit(after, i, float(ratios[2 * i]), float(ratios[2 * i + 1])) for i in range(len(strands)))
+    ratios = np.exp(after.mean[: LANE_UNKNOWNS * len(strands)].reshape(-1, LANE_UNKNOWNS))
+    return tuple(StrandFit(after, i, float(far), float(fast)) for i, (far, fast, *_) in enumerate(ratios))
 
 
 @dataclass(frozen=True, slots=True)
@@ -237,4 +243,4 @@ def head_move(taught: Taught) -> HeadMove | None:
     """How the strands moved the head as a whole; None for a head without lanes."""
     if taught.mean.size == 0:
         return None
-    return HeadMove(float(np.exp(taught.mean[0::2].mean())), float(np.exp(taught.mean[1::2].mean())))
+    return HeadMove(*(float(np.exp(taught.mean[place::LANE_UNKNOWNS].mean())) for place in (0, 1)))

@@ -1,36 +1,92 @@
 """The update of the belief: every reading of a head taken together. docs/models/readings.md.
 
 A Gauss-Newton fit with the curvature at its end as spread (Laplace). What is not known of an eye is one more unknown
-that all its readings share.
+that all its readings share. Readings that do not fit widen what is believed of their lane.
 """
 
 from __future__ import annotations
 
 import math
 from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import cast
 
 import numpy as np
 
-from fervens_core.base import LEVEL_MAX, Floats
-from fervens_core.head import ReadingMode
-from fervens_core.lift.belief import ROUNDING_LEVELS, Belief, LaneKinetics, Reading
+from fervens_core.base import Floats
+from fervens_core.lift.belief import Belief, EyeKey
 from fervens_core.lift.kinetics import (
-    EFFORT_PER_LEVEL,
-    effort_to_level,
-    level_to_effort,
+    CEILING_BEND,
+    CEILING_ROOM_LEAST,
+    capped,
+    going_effort,
+    going_level,
     scaled_time,
     share_done,
     share_pace,
 )
+from fervens_core.lift.outlook import LANE_UNKNOWNS, LaneKinetics
+from fervens_core.lift.reading import ROUNDING_LEVELS, Reading
 
 ITERATIONS_MAX = 25
-_SLOPE_LAST = 1.0 / EFFORT_PER_LEVEL[-1]
+MISFIT_PRIOR_READINGS = 8.0
+"""[MODEL] that readings fit as they should counts as so many readings."""
+MISFIT_LEAST = 1.3
+"""[MODEL] squared spreads that are less than so much larger than they should be are chance."""
+_STEP = 1e-4
 
 
-def _unclipped_level(effort: Floats) -> Floats:
-    """Level of an effort, going on above 10 with the last slope so that a gradient is left there."""
-    top = level_to_effort(LEVEL_MAX)
-    return effort_to_level(np.minimum(effort, top)) + np.maximum(effort - top, 0.0) * _SLOPE_LAST
+@dataclass(frozen=True, slots=True)
+class _Seen:
+    """Readings as arrays of shape (r,), with what they were read of.
+
+    Args:
+        seen: as read, less the bias. std: of that. ends: 1 for "10 or more", -1 for "1 or less", else 0.
+        lane: its index. eye: place of its eye among the unknowns, -1 for none.
+        capacity, worked: application by application, shape (r, k).
+    """
+
+    seen: Floats
+    std: Floats
+    ends: Floats
+    lane: np.ndarray
+    eye: np.ndarray
+    capacity: Floats
+    worked: Floats
+    extent: Floats
+    rate: Floats
+    start: Floats
+    ceiling: Floats
+
+    def predict(self, x: Floats) -> tuple[Floats, Floats]:
+        """Levels that unknowns predict, shape (r,), and their slopes by each unknown, shape (r, unknowns)."""
+        rows, first = np.arange(self.lane.size), LANE_UNKNOWNS * self.lane
+        extent, rate = self.extent * np.exp(x[first]), self.rate * np.exp(x[first + 1])
+        scaled = scaled_time(self.worked, rate[:, None])
+        done = (self.capacity * share_done(scaled)).sum(axis=1)
+        pace = (self.capacity * share_pace(scaled) * scaled).sum(axis=1)
+        gained = extent * done
+        start_level = self.start + x[first + 2]
+        start = going_effort(start_level)
+        has_ceiling = np.isfinite(self.ceiling)
+        ceiling = np.where(has_ceiling, self.ceiling + x[first + 3], 0.0)
+        free = np.where(has_ceiling, going_effort(ceiling) - start, np.inf)
+        room = np.maximum(free, CEILING_ROOM_LEAST)
+        left = capped(gained, room)
+        by_gain = (1.0 + (gained / room) ** CEILING_BEND) ** (-1.0 / CEILING_BEND - 1.0)
+        by_room = np.where(has_ceiling & (free > CEILING_ROOM_LEAST), (left - gained * by_gain) / room, 0.0)
+        effort = start + left
+        slope = (going_level(effort + _STEP) - going_level(effort - _STEP)) / (2.0 * _STEP)
+        by_start = (going_effort(start_level + _STEP) - going_effort(start_level - _STEP)) / (2.0 * _STEP)
+        by_ceiling = (going_effort(ceiling + _STEP) - going_effort(ceiling - _STEP)) / (2.0 * _STEP)
+        jacobian = np.zeros((self.lane.size, x.size))
+        jacobian[rows, first] = slope * by_gain * gained
+        jacobian[rows, first + 1] = slope * by_gain * extent * pace
+        jacobian[rows, first + 2] = slope * by_start * (1.0 - by_room)
+        jacobian[rows, first + 3] = slope * by_room * by_ceiling
+        has_eye = self.eye >= 0
+        jacobian[rows[has_eye], self.eye[has_eye]] = 1.0
+        return going_level(effort) + np.where(has_eye, x[self.eye], 0.0), jacobian
 
 
 def _work_done(lanes: tuple[LaneKinetics, ...], readings: tuple[Reading, ...]) -> tuple[Floats, Floats]:
@@ -48,6 +104,28 @@ def _work_done(lanes: tuple[LaneKinetics, ...], readings: tuple[Reading, ...]) -
     return capacities, worked
 
 
+def _as_arrays(lanes: tuple[LaneKinetics, ...], readings: tuple[Reading, ...], eyes: Sequence[EyeKey]) -> _Seen:
+    ends = np.array([r.is_at_end for r in readings])
+    std = np.array([r.level_std for r in readings])
+    first = LANE_UNKNOWNS * len(lanes)
+    capacity, worked = _work_done(lanes, readings)
+    own = [lanes[r.lane] for r in readings]
+    places = {key: first + i for i, key in enumerate(eyes)}
+    return _Seen(
+        seen=np.array([r.level - r.bias for r in readings]),
+        std=np.where(ends == 0, std, np.array([r.eye_std for r in readings])),  # the edge stands for the rounding
+        ends=ends,
+        lane=np.array([r.lane for r in readings]),
+        eye=np.array([places.get((r.eye, r.mode), -1) for r in readings]),
+        capacity=capacity,
+        worked=worked,
+        extent=np.array([ln.factors.extent for ln in own]),
+        rate=np.array([ln.factors.rate for ln in own]),
+        start=np.array([ln.start_level for ln in own]),
+        ceiling=np.array([ln.factors.ceiling for ln in own]),
+    )
+
+
 def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
     """The belief after readings, all taken together (their order does not matter).
 
@@ -60,49 +138,24 @@ def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
     """
     if not readings:
         return before
-    index = np.array([r.lane for r in readings])
-    seen = np.array([r.level - r.bias for r in readings])
-    ends, std = np.array([r.is_at_end for r in readings]), np.array([r.level_std for r in readings])
-    std = np.where(ends == 0, std, np.array([r.eye_std for r in readings]))  # the edge stands for the rounding
-    capacities, worked = _work_done(before.lanes, readings)
-    full = np.array([ln.factors.extent for ln in before.lanes])[index]
-    rate0 = np.array([ln.factors.rate for ln in before.lanes])[index]
-    start = np.array([ln.start_effort for ln in before.lanes])[index]
-    own = before.mean.size
-    eyes = _unsure_eyes(readings)
-    precision = np.zeros((own + len(eyes), own + len(eyes)))
-    precision[:own, :own] = np.linalg.inv(before.covariance)
-    precision[range(own, own + len(eyes)), range(own, own + len(eyes))] = [std**-2.0 for std in eyes.values()]
-    at_eye = np.array([own + list(eyes).index((r.eye, r.mode)) if (r.eye, r.mode) in eyes else -1 for r in readings])
-    mean = np.concatenate([before.mean, np.zeros(len(eyes))])
-    has_eye = at_eye >= 0
-
-    def predict(x: Floats) -> tuple[Floats, Floats, Floats]:
-        extent, rate = full * np.exp(x[2 * index]), rate0 * np.exp(x[2 * index + 1])
-        scaled = scaled_time(worked, rate[:, None])
-        done = (capacities * share_done(scaled)).sum(axis=1)
-        pace = capacities * share_pace(scaled)
-        effort = start + extent * done
-        slope = (_unclipped_level(effort + 1e-4) - _unclipped_level(effort - 1e-4)) / 2e-4
-        return (
-            _unclipped_level(effort) + np.where(has_eye, x[at_eye], 0.0),
-            slope * extent * done,
-            slope * extent * (pace * scaled).sum(axis=1),
-        )
+    unsure = {(r.eye, r.mode): r.eye_bias_std for r in readings if r.eye and r.eye_bias_std > 0.0}
+    more = {key: std for key, std in unsure.items() if key not in before.eyes}
+    eyes, own = (*before.eyes, *more), before.mean.size
+    covariance = np.zeros((own + len(more), own + len(more)))
+    covariance[:own, :own] = before.covariance
+    covariance[range(own, own + len(more)), range(own, own + len(more))] = [std**2 for std in more.values()]
+    mean = np.concatenate([before.mean, np.zeros(len(more))])
+    precision = np.linalg.inv(covariance)
+    seen = _as_arrays(before.lanes, readings, eyes)
 
     def cost(x: Floats) -> float:
         step = x - mean
-        return float(step @ precision @ step + _pull(seen, predict(x)[0], std, ends)[0].sum())
+        return float(step @ precision @ step + _pull(seen.seen, seen.predict(x)[0], seen.std, seen.ends)[0].sum())
 
     x = mean.copy()
-    rows = np.arange(index.size)
     for _ in range(ITERATIONS_MAX):
-        level, by_extent, by_rate = predict(x)
-        jacobian = np.zeros((index.size, x.size))
-        jacobian[rows, 2 * index] = by_extent
-        jacobian[rows, 2 * index + 1] = by_rate
-        jacobian[rows[has_eye], at_eye[has_eye]] = 1.0
-        _, pull, bend = _pull(seen, level, std, ends)
+        level, jacobian = seen.predict(x)
+        _, pull, bend = _pull(seen.seen, level, seen.std, seen.ends)
         curvature = precision + jacobian.T @ (bend[:, None] * jacobian)
         gradient = jacobian.T @ pull - precision @ (x - mean)
         step = np.linalg.solve(curvature, gradient)
@@ -112,8 +165,47 @@ def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
         x = x + size * step
         if float(np.max(np.abs(size * step))) < 1e-7:
             break
-    spread = np.asarray(np.linalg.inv(curvature), dtype=np.float64)[:own, :own]
-    return Belief(lanes=before.lanes, mean=x[:own], covariance=spread)
+    spread = np.asarray(np.linalg.inv(curvature), dtype=np.float64)
+    off = _off(seen, x, spread)
+    n = len(before.lanes)
+    misfits = np.zeros(n)
+    np.maximum.at(misfits, seen.lane, np.abs(off))
+    lanes = np.arange(LANE_UNKNOWNS * n).reshape(n, LANE_UNKNOWNS)[:, :3]
+    strays = (np.abs(x[lanes]) / np.sqrt(np.diag(before.covariance)[lanes])).max(axis=1)
+    return Belief(
+        lanes=before.lanes,
+        mean=x,
+        covariance=_widened(spread, seen, off, n),
+        eyes=eyes,
+        misfits=tuple(misfits.tolist()),
+        strays=tuple(strays.tolist()),
+    )
+
+
+def _off(seen: _Seen, x: Floats, spread: Floats) -> Floats:
+    """How far each reading is from what all the others say of it, in spreads: leave-one-out, linearised."""
+    level, jacobian = seen.predict(x)
+    leverage = np.einsum("ri,ij,rj->r", jacobian, spread, jacobian) / seen.std**2
+    off = (seen.seen - level) / (seen.std * np.sqrt(np.maximum(1.0 - leverage, 1e-3)))
+    # readings at an end say no more than a side
+    inside = seen.ends * (level - (seen.seen - seen.ends * ROUNDING_LEVELS)) / seen.std
+    return np.asarray(np.where(seen.ends == 0, off, np.minimum(inside, 0.0)))
+
+
+def _widened(spread: Floats, seen: _Seen, off: Floats, lanes: int) -> Floats:
+    """The covariance, wider where readings do not fit: of the whole head, and more so of their lane."""
+
+    def times(squares: Floats | float, count: Floats | float) -> Floats:
+        ratio = (MISFIT_PRIOR_READINGS + np.asarray(squares)) / (MISFIT_PRIOR_READINGS + np.asarray(count))
+        return np.where(ratio > MISFIT_LEAST, ratio, 1.0)
+
+    squares, counts = np.zeros(lanes), np.zeros(lanes)
+    np.add.at(squares, seen.lane, off**2)
+    np.add.at(counts, seen.lane, 1.0)
+    by_lane = np.maximum(times(squares, counts), times(float(squares.sum()), float(counts.sum())))
+    scale = np.ones(spread.shape[0])
+    scale[: LANE_UNKNOWNS * lanes] = np.repeat(np.sqrt(by_lane), LANE_UNKNOWNS)
+    return cast(Floats, spread * np.outer(scale, scale))
 
 
 def _pull(seen: Floats, level: Floats, std: Floats, ends: Floats) -> tuple[Floats, Floats, Floats]:
@@ -143,8 +235,3 @@ def _log_normal_cdf(x: float) -> float:
     if x < -8.0:
         return -(x**2) / 2.0 - math.log(-x) - 0.5 * math.log(2.0 * math.pi)
     return math.log(0.5 * math.erfc(-x / math.sqrt(2.0)))
-
-
-def _unsure_eyes(readings: Sequence[Reading]) -> dict[tuple[str, ReadingMode], float]:
-    """Eyes whose bias is not known exactly, each in its ways of reading, and how unsure that is, levels."""
-    return {(r.eye, r.mode): r.eye_bias_std for r in readings if r.eye and r.eye_bias_std > 0.0}

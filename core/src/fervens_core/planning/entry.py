@@ -15,12 +15,14 @@ from fervens_core.lift import (
     LiftFactors,
     capacity,
     dries_from_by,
+    capped,
     effort_to_level,
     level_to_effort,
     minutes_for_share,
     minutes_of_work,
     scaled_time,
     share_done,
+    uncapped,
     working_minutes,
 )
 from fervens_core.planning.request import USUAL_PACE, Aim, Paces, PlanRequest, VolumeStep
@@ -174,10 +176,12 @@ class LaneTable:
         self.weakest_ever = np.minimum(self.weakest, [e.weakest if e.own is None else e.own for e in entries])
         self.start = level_to_effort(self.start_level)
         self.work = level_to_effort(self.target) - self.start
+        self.room = np.array([e.factors.room(e.zone.hair.start_level) for e in entries])
+        self._has_ceiling = bool(np.isfinite(self.room).any())
         self._least: dict[float, Floats] = {}
         self._wet_until = float(self.dries_from.min()) if rows else 0.0
 
-    def _column(self, values: Floats, ndim: int) -> Floats:
+    def _column(self, values: np.ndarray, ndim: int) -> np.ndarray:
         return values.reshape((-1, *(1,) * (ndim - 1)))
 
     def shares(self, minutes: Floats) -> Floats:
@@ -203,12 +207,18 @@ class LaneTable:
     def levels(self, volumes: Floats, minutes: Floats) -> Floats:
         """Likely levels after minutes of processing; both of shape (n, ...)."""
         gained = self.capacities(volumes) * self.shares(minutes)
-        return effort_to_level(self._column(self.start, gained.ndim) + gained)
+        return self.levels_of(self._column(np.arange(len(self.entries)), gained.ndim), gained)
+
+    def levels_of(self, rows: np.ndarray | int, gained: Floats) -> Floats:
+        """Likely levels of lanes (by index) after a gain of effort, under their ceilings; broadcasts."""
+        left = capped(gained, self.room[rows]) if self._has_ceiling else gained
+        return effort_to_level(self.start[rows] + left)
 
     def minutes_to(self, volumes: Floats, work: Floats | None = None) -> Floats:
         """Minutes of processing to the target (or an amount of effort), shape (n,); infinity for never."""
         wanted = self.work if work is None else work
-        share = wanted / self.capacities(volumes)
+        gain = uncapped(wanted, self.room) if self._has_ceiling else wanted
+        share = gain / self.capacities(volumes)
         minutes = minutes_of_work(minutes_for_share(share, self.rate), self.dries_from, self.dries_by)
         return np.where(wanted <= 0.0, 0.0, minutes)
 

@@ -11,6 +11,7 @@ import numpy as np
 from fervens_core.base import Message, say, sentences
 from fervens_core.head import LIFT_LEAST, Covering, Zone
 from fervens_core.lift import (
+    LANE_UNKNOWNS,
     Application,
     Belief,
     HeadMove,
@@ -26,6 +27,7 @@ from fervens_core.lift import (
     prior,
     ready_windows,
     teach,
+    uncapped,
     zone_factors,
 )
 from fervens_core.planning.bowls import PlannedBowl, Serving, plan_bowls
@@ -250,7 +252,7 @@ def _sum(one: Price, other: Price) -> Price:
 
 def _staled(factors: LiftFactors, lost_share: float) -> LiftFactors:
     """What is expected of a lane with a bowl past its life."""
-    return LiftFactors(max(factors.extent * (1.0 - lost_share), 0.2), factors.rate)
+    return replace(factors, extent=max(factors.extent * (1.0 - lost_share), 0.2))
 
 
 def _rows(request: PlanRequest, entries: Sequence[Entry], found: Found, number: int) -> list[_Row]:
@@ -374,7 +376,7 @@ def _belief(
     for row in rows:
         zone = row.entry.zone
         i = place[zone.key]
-        order += [2 * i, 2 * i + 1]
+        order += list(range(LANE_UNKNOWNS * i, LANE_UNKNOWNS * (i + 1)))
         seen = effective_volume(row.volume, has_additive=request.choice.has_additive)
         found.append(undisturbed(zone, seen, expected[i], lost.get(zone.key, 0.0)))
     return Belief(tuple(found), taught.mean[order], taught.covariance[np.ix_(order, order)])
@@ -420,7 +422,10 @@ def _short_reason(entry: Entry, request: PlanRequest, *, volume: float, rinse: f
     seen = effective_volume(volume, has_additive=request.choice.has_additive)
     zone = entry.zone
     work = float(level_to_effort(zone.target_level) - level_to_effort(zone.hair.start_level))
-    if entry.factors.extent * float(capacity(seen)) <= work:
+    room = entry.factors.room(zone.hair.start_level)
+    if work >= room - 1e-9:
+        return say("plan_short-stalls", level=entry.factors.ceiling)
+    if entry.factors.extent * float(capacity(seen)) <= float(uncapped(work, room)):
         if volume < entry.strongest - 1e-9:
             return say("plan_short-stronger", volume=volume, most=entry.strongest)
         return say("plan_short-stops", volume=volume, limit=entry.limit_reason)

@@ -12,7 +12,7 @@ import numpy as np
 
 from fervens_core.base import ON_TARGET_LEVELS
 from fervens_core.head import AGAIN, Elasticity, History, Part, Zone
-from fervens_core.lift import LiftFactors, effective_volume, level_at, zone_factors
+from fervens_core.lift import effective_volume, level_at, zone_factors
 from fervens_core.planning.plan import LanePlan, Plan, plan_from
 from fervens_core.planning.price import prices_for
 from fervens_core.planning.request import PlanChoice, PlanRequest
@@ -77,7 +77,7 @@ def _may(request: PlanRequest, lane: LanePlan) -> bool:
         np.array(max(lightener.label_max_min - zone.application_min, 5.0)),
         start_level=zone.hair.start_level,
         volume_strength=effective_volume(strongest, has_additive=request.choice.has_additive),
-        factors=LiftFactors(factors.extent, factors.rate),
+        factors=factors,
     )
     return block is None and float(end) - lane.level_at_rinse >= WORTH_LEVELS
 

@@ -8,7 +8,7 @@ import numpy as np
 
 from fervens_core.base import ON_TARGET_LEVELS
 from fervens_core.head import LIFT_LEAST, History, Zone
-from fervens_core.lift import LATER_EXTENT_FACTOR, LiftFactors, effective_volume, level_at, zone_factors
+from fervens_core.lift import LATER_EXTENT_FACTOR, effective_volume, level_at, zone_factors
 from fervens_core.planning.plan import Plan
 from fervens_core.planning.request import PlanRequest
 from fervens_core.planning.rounds import again_key
@@ -48,7 +48,7 @@ def _next_level(request: PlanRequest, zone: Zone, level: float, worn: float) -> 
         np.array(max(lightener.label_max_min - zone.application_min, 5.0)),
         start_level=later.hair.start_level,
         volume_strength=effective_volume(limit, has_additive=request.choice.has_additive),
-        factors=LiftFactors(max(factors.extent * worn, 0.2), factors.rate),
+        factors=replace(factors, extent=max(factors.extent * worn, 0.2)),
     )
     return float(reached)
 

@@ -14,7 +14,6 @@ import numpy as np
 
 from fervens_core.base import Floats
 from fervens_core.head import Part
-from fervens_core.lift import effort_to_level
 from fervens_core.planning.bowlcost import BowlCounter
 from fervens_core.planning.entry import PROCESSING_MIN_MIN, Entry, LaneTable, strengths_of
 from fervens_core.planning.hands import (
@@ -233,7 +232,7 @@ class Scales:
         i, j, v = np.nonzero(is_ok)  # what can be done: one row of strengths for each
         minutes, on = at[j, v] - timelines.ends[i, j], at[j, v] - timelines.starts[i, j]
         gained = self.capacities[i] * self.table.shares_of(i, minutes)[:, None]
-        levels = effort_to_level(self.table.start[i, None] + gained)
+        levels = self.table.levels_of(i[:, None], gained)
         rest = strain_min(self.prices, self.strengths, on[:, None], self.tender[i, None], self.is_delicate[i, None])
         rest += (self.prices.look * looks_of(on))[:, None] + self.blended + self.barred[i]
         missed = missed_min(self.prices, self.aimed[i, None], levels)
@@ -299,8 +298,8 @@ class Scales:
         strength[j[mains], v[mains]] = best
         worked = timelines.starts[row, j[here]] - timelines.ends[main, j[here]]
         capacity = self.capacities[main, strength[j[here], v[here]]]
-        then = self.table.start[main] + capacity * self.table.shares_of(np.full(here.size, main), worked)
-        early = self.aimed[main] - effort_to_level(then) - JOIN_LEVELS_SHORT
+        then = self.table.levels_of(main, capacity * self.table.shares_of(np.full(here.size, main), worked))
+        early = self.aimed[main] - then - JOIN_LEVELS_SHORT
         return np.asarray(EARLY_JOIN_MIN * np.maximum(early, 0.0))
 
     def _spare(self, costs: Floats, on: Floats, application: Floats) -> None:
@@ -396,9 +395,9 @@ class Scales:
         if self.is_staled or not lost.any():
             return price
         gained = self.capacities[np.arange(len(strength))[:, None], strength] * self.table.shares(minutes)
-        aimed, start = self.aimed[:, None], self.table.start[:, None]
-        fresh = missed_min(self.prices, aimed, effort_to_level(start + gained))
-        stale = missed_min(self.prices, aimed, effort_to_level(start + gained * (1.0 - lost)))
+        aimed, rows = self.aimed[:, None], np.arange(len(strength))[:, None]
+        fresh = missed_min(self.prices, aimed, self.table.levels_of(rows, gained))
+        stale = missed_min(self.prices, aimed, self.table.levels_of(rows, gained * (1.0 - lost)))
         return np.asarray(price + (self.weight[:, None] * (stale - fresh)).sum(axis=0))
 
     def weigh_strengths(self, strength: np.ndarray, starts: Floats, ends: Floats, rinses: Floats) -> Floats:
@@ -412,15 +411,15 @@ class Scales:
         rows = np.arange(len(strength))[:, None]
         minutes = np.broadcast_to((rinses - ends)[:, None], strength.shape)
         gained = self.capacities[rows, strength] * self.table.shares(minutes)
-        levels = effort_to_level(self.table.start[:, None] + gained)
+        levels = self.table.levels_of(rows, gained)
         aimed = np.repeat(self.aimed[:, None], strength.shape[1], axis=1)
         early = np.zeros(strength.shape[1])
         for row, main in self.joined:
             aimed[row] = np.clip(levels[main], self.table.start_level[row], self.aimed[row])
             if self.entries[row].zone.part is Part.ROOT:
                 share = self.table.shares_of(np.array([main]), np.array([starts[row] - ends[main]]))
-                then = self.table.start[main] + self.capacities[main, strength[main]] * share
-                short = self.aimed[main] - effort_to_level(then) - JOIN_LEVELS_SHORT
+                then = self.table.levels_of(main, self.capacities[main, strength[main]] * share)
+                short = self.aimed[main] - then - JOIN_LEVELS_SHORT
                 early += EARLY_JOIN_MIN * np.maximum(short, 0.0)
         strain = strain_min(
             self.prices,

@@ -1,0 +1,165 @@
+"""What is believed of one lane, to be asked many things: levels by minute, bands, windows, chances."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from statistics import NormalDist
+
+import numpy as np
+
+from fervens_core.base import Floats, check_level
+from fervens_core.head import Covering
+from fervens_core.lift.course import Application, Course, make_course
+from fervens_core.lift.kinetics import (
+    CEILING_ROOM_LEAST,
+    LiftFactors,
+    capped,
+    effort_to_level,
+    going_effort,
+    level_to_effort,
+    minutes_for_share,
+    scaled_time,
+    share_done,
+    uncapped,
+)
+
+LANE_UNKNOWNS = 4
+"""Of a lane: log of how far, log of how fast, its start level and its ceiling, each as a deviation."""
+
+
+def _points(count: int) -> Floats:
+    """Fixed standard-normal points: a rank-1 lattice through the inverse normal, centred and whitened, (count, 4).
+
+    The lattice steps by powers of the root of x^4 = x + 1 in three of its four directions, the generalised golden
+    ratio (Roberts 2018), and evenly in the first.
+    """
+    normal = NormalDist()
+    root = 1.0
+    for _ in range(40):
+        root = (1.0 + root) ** (1.0 / LANE_UNKNOWNS)
+    steps = [root**-k for k in range(1, LANE_UNKNOWNS)]
+    points = np.array(
+        [
+            [normal.inv_cdf((i + 0.5) / count), *(normal.inv_cdf((0.5 + (i + 1) * step) % 1.0) for step in steps)]
+            for i in range(count)
+        ]
+    )
+    points -= points.mean(axis=0)
+    whitened: Floats = points @ np.linalg.inv(np.linalg.cholesky(np.cov(points.T, bias=True))).T
+    return whitened
+
+
+POINTS = _points(157)
+QUANTILES = (0.1, 0.5, 0.9)
+RANKS = [round(q * (len(POINTS) - 1)) for q in QUANTILES]
+
+
+@dataclass(frozen=True, slots=True)
+class LaneKinetics:
+    """What the lift of one lane depends on, before anything is learnt of it.
+
+    Args:
+        start_level: 1 to 10, as read. volume: strength the hair sees, vol.
+        factors: expected for hair of its kind. own_course: what its product goes through; None for one application
+            in film that nothing happens to.
+    """
+
+    start_level: float
+    volume: float
+    factors: LiftFactors
+    own_course: Course | None = None
+
+    @property
+    def course(self) -> Course:
+        """Its applications in working time."""
+        return self.own_course or make_course((Application(0.0, self.volume),), Covering.FILM)
+
+    def gained(self, minutes: Floats, extent: Floats, rate: Floats) -> Floats:
+        """Effort gained by each minute for each pair of factors, under no ceiling; shapes (m,) and (n,) to (n, m)."""
+        extents, rates = np.reshape(extent, (-1, 1)), np.reshape(rate, (-1, 1))
+        first, *later = self.course.terms
+        gained = share_done(scaled_time(first.worked_by(minutes), rates))
+        gained *= first.capacity * extents
+        for term in later:
+            gained += term.capacity * extents * share_done(scaled_time(term.worked_by(minutes), rates))
+        return gained
+
+    @property
+    def start_effort(self) -> float:
+        """Work already behind the start level."""
+        return float(level_to_effort(self.start_level))
+
+
+@dataclass(frozen=True, slots=True)
+class Truths:
+    """Equally likely truths of one lane, n arrays' worth.
+
+    Args:
+        extent, rate: factors, shape (n,). start: effort behind the start level, shape (n,). room: effort between that
+            and the ceiling, shape (n,); infinity for none.
+    """
+
+    extent: Floats
+    rate: Floats
+    start: Floats
+    room: Floats
+
+
+def truths(kinetics: LaneKinetics, deviations: Floats) -> Truths:
+    """What deviations of shape (n, 4) make of a lane: log how far, log how fast, start and ceiling in levels."""
+    base = kinetics.factors
+    start = going_effort(kinetics.start_level + deviations[:, 2])
+    room = np.full(len(deviations), np.inf)
+    if np.isfinite(base.ceiling):
+        room = np.maximum(going_effort(base.ceiling + deviations[:, 3]) - start, CEILING_ROOM_LEAST)
+    return Truths(base.extent * np.exp(deviations[:, 0]), base.rate * np.exp(deviations[:, 1]), start, room)
+
+
+@dataclass(frozen=True, slots=True)
+class Outlook:
+    """What is believed of one lane: equally likely truths of it."""
+
+    kinetics: LaneKinetics
+    of: Truths
+
+    def efforts(self, minutes: Floats) -> Floats:
+        """Effort behind each equally likely truth at each minute; shape (m,) to (n, m)."""
+        gained = self.kinetics.gained(np.asarray(minutes, dtype=float), self.of.extent, self.of.rate)
+        if np.isfinite(self.kinetics.factors.ceiling):
+            gained = capped(gained, self.of.room[:, None])
+        return self.of.start[:, None] + gained
+
+    def levels(self, minutes: Floats) -> Floats:
+        """Levels of each equally likely truth at each minute; shape (m,) to (157, m)."""
+        return effort_to_level(self.efforts(minutes))
+
+    def level_bands(self, minutes: Floats) -> Floats:
+        """Levels at each minute: (slow, likely, fast) = 10, 50, 90 %. Shape (m,) to (3, m)."""
+        return effort_to_level(np.partition(self.efforts(minutes), RANKS, axis=0)[RANKS])
+
+    def _times(self, target_level: float) -> Floats:
+        work = float(level_to_effort(check_level("target_level", target_level))) - self.of.start
+        terms = self.kinetics.course.terms
+        if len(terms) == 1:
+            gain = uncapped(work, self.of.room) if np.isfinite(self.kinetics.factors.ceiling) else work
+            share = np.maximum(gain, 0.0) / (self.of.extent * terms[0].capacity)
+            return terms[0].minute_of(minutes_for_share(share, self.of.rate))
+        minutes = np.arange(0.0, terms[-1].minutes[-2] + 1.0, 0.5)
+        efforts = self.efforts(minutes)
+        wanted = self.of.start + work
+        after = (efforts < wanted[:, None]).sum(axis=1)
+        at = np.clip(after, 1, minutes.size - 1)
+        rows = np.arange(efforts.shape[0])
+        low, high = efforts[rows, at - 1], efforts[rows, at]
+        with np.errstate(divide="ignore", invalid="ignore"):
+            found = minutes[at - 1] + 0.5 * np.clip((wanted - low) / (high - low), 0.0, 1.0)
+        return np.where(work <= 0.0, 0.0, np.where(after >= minutes.size, np.inf, found))
+
+    def ready_window(self, target_level: float) -> tuple[float, float, float]:
+        """Minutes after application until the target: (early, likely, late) = 10, 50, 90 %; infinity for never."""
+        early, likely, late = np.sort(self._times(target_level))[RANKS].tolist()
+        return early, likely, late
+
+    def chance_by(self, target_level: float, minutes: float) -> float:
+        """Chance, 0 to 1, that the lane has reached a level by so many minutes after its application."""
+        return float(np.mean(self._times(target_level) <= minutes))
