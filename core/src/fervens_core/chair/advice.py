@@ -24,7 +24,7 @@ PASSED_LOOK = 0.015
 LOOK_WORTH = 0.04
 """[MODEL] a further look that would make the end surer by less is not taken: an opening costs warmth and a hand."""
 EQUALLY_SURE = 0.03
-AIM_SHORT_LEVELS = 0.05
+AIM_SHORT_LEVELS = 0.03
 RINSE_SOON_MIN = 0.75
 MISFIT_SPREADS = 3.0
 """[MODEL] a lane one of whose readings is so many spreads from what all else says of it does not fit."""

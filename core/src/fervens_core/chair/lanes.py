@@ -10,11 +10,11 @@ from typing import Any
 
 from fervens_core.head import Covering, Foils, Lightener, ReadingMode, Zone, lightener_among
 from fervens_core.lift import (
+    INSTRUMENT_STD,
+    SOMEONE,
     Application,
     Belief,
     Change,
-    INSTRUMENT_STD,
-    SOMEONE,
     Eye,
     Happening,
     LaneKinetics,

@@ -22,14 +22,14 @@ class LaneEnd:
 
     Args:
         sure: chance that was given for ending within half a level, None where none was.
-        band: levels that it was believed to have then, 10 and 90 %.
+        band: levels that it was believed to have then, 10 and 90 %; None where nobody asked.
     """
 
     minutes: float
     looks: int
     sure: float | None = None
     is_misfit: bool = False
-    band: tuple[float, float] = (1.0, 10.0)
+    band: tuple[float, float] | None = None
 
 
 def follow_advice(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> tuple[LaneEnd, ...]:

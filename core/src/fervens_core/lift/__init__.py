@@ -2,6 +2,7 @@
 
 from fervens_core.lift.belief import (
     Belief,
+    lane_block,
     level_ranges,
     prior,
     ready_windows,
@@ -39,9 +40,9 @@ from fervens_core.lift.kinetics import (
     volume_for,
     zone_factors,
 )
-from fervens_core.lift.outlook import LANE_UNKNOWNS, QUANTILES, LaneKinetics, Outlook
+from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, QUANTILES, LaneKinetics, Outlook
 from fervens_core.lift.reading import INSTRUMENT_STD, SOMEONE, Reading, mode_bias, mode_std
-from fervens_core.lift.simulate import MODEL_WORLD, WORLDS, KnownEye, SimulatedHead, World, simulated_head
+from fervens_core.lift.simulate import MODEL_WORLD, WORLDS, KnownEye, SimulatedHead, World, calibrated, simulated_head
 from fervens_core.lift.strands import (
     READINGS_MAX,
     STRANDS_MAX,
@@ -63,13 +64,11 @@ __all__ = [
     "ADDITIVE_STRENGTH_FACTOR",
     "CAPACITY_BASE",
     "CAPACITY_PER_VOLUME",
+    "HEAD_UNKNOWNS",
     "INSTRUMENT_STD",
     "LANE_UNKNOWNS",
-    "MODEL_WORLD",
-    "WORLDS",
-    "KnownEye",
-    "World",
     "LATER_EXTENT_FACTOR",
+    "MODEL_WORLD",
     "QUANTILES",
     "READINGS_MAX",
     "SOMEONE",
@@ -77,6 +76,7 @@ __all__ = [
     "TIME_CONSTANT_MIN",
     "TRIAL",
     "TRIAL_START_LEVEL",
+    "WORLDS",
     "Application",
     "Belief",
     "Change",
@@ -84,6 +84,7 @@ __all__ = [
     "EyePair",
     "Happening",
     "HeadMove",
+    "KnownEye",
     "LaneKinetics",
     "LiftFactors",
     "Outlook",
@@ -94,13 +95,17 @@ __all__ = [
     "Taught",
     "ToldStrand",
     "TrialReading",
+    "World",
+    "calibrated",
     "capacity",
+    "capped",
     "dries_from_by",
     "effective_volume",
     "effort_gained",
     "effort_to_level",
     "fit_strands",
     "head_move",
+    "lane_block",
     "learn",
     "learn_eye",
     "level_at",
@@ -121,9 +126,8 @@ __all__ = [
     "strand_readings",
     "teach",
     "time_to_level",
-    "uncapped",
-    "capped",
     "told",
+    "uncapped",
     "unknown_eye",
     "volume_for",
     "working_minutes",

@@ -7,37 +7,50 @@ from statistics import NormalDist
 
 import numpy as np
 
-from fervens_core.base import Floats, check_level
+from fervens_core.base import LEVEL_MAX, LEVEL_MIN, Floats, check_level
 from fervens_core.head import Covering
 from fervens_core.lift.course import Application, Course, make_course
 from fervens_core.lift.kinetics import (
     CEILING_ROOM_LEAST,
     LiftFactors,
     capped,
-    effort_to_level,
     going_effort,
+    going_level,
     level_to_effort,
-    minutes_for_share,
     scaled_time,
     share_done,
-    uncapped,
 )
 
 LANE_UNKNOWNS = 4
 """Of a lane: log of how far, log of how fast, its start level and its ceiling, each as a deviation."""
+SHAPE_KNOTS_MIN: Floats = np.array([10.0, 25.0, 45.0])
+SHAPE_WIDTH_MIN = 12.0
+HEAD_UNKNOWNS = SHAPE_KNOTS_MIN.size
+"""Of a head: levels by which all its lanes are off the law about each of these minutes, for the law is not the truth."""
+
+
+def shape(minutes: Floats) -> Floats:
+    """How much each of a head's departures from the law counts at each minute; shape (m,) to (m, 3).
+
+    Bells about the knots, nothing at minute 0, scaled so that a departure's spread is the same at all later minutes.
+    """
+    at = np.asarray(minutes, dtype=float)[:, None]
+    bells = np.exp(-0.5 * ((np.minimum(at, SHAPE_KNOTS_MIN[-1]) - SHAPE_KNOTS_MIN) / SHAPE_WIDTH_MIN) ** 2)
+    bells /= np.sqrt((bells**2).sum(axis=1, keepdims=True))
+    return np.asarray(bells * (1.0 - np.exp(-np.maximum(at, 0.0) / SHAPE_KNOTS_MIN[0])))
 
 
 def _points(count: int) -> Floats:
-    """Fixed standard-normal points: a rank-1 lattice through the inverse normal, centred and whitened, (count, 4).
+    """Fixed standard-normal points: a rank-1 lattice through the inverse normal, centred and whitened, (count, 7).
 
-    The lattice steps by powers of the root of x^4 = x + 1 in three of its four directions, the generalised golden
-    ratio (Roberts 2018), and evenly in the first.
+    The lattice steps by powers of the root of x^7 = x + 1, the generalised golden ratio (Roberts 2018), and evenly in
+    the first direction.
     """
     normal = NormalDist()
-    root = 1.0
+    directions, root = LANE_UNKNOWNS + HEAD_UNKNOWNS, 1.0
     for _ in range(40):
-        root = (1.0 + root) ** (1.0 / LANE_UNKNOWNS)
-    steps = [root**-k for k in range(1, LANE_UNKNOWNS)]
+        root = (1.0 + root) ** (1.0 / directions)
+    steps = [root**-k for k in range(1, directions)]
     points = np.array(
         [
             [normal.inv_cdf((i + 0.5) / count), *(normal.inv_cdf((0.5 + (i + 1) * step) % 1.0) for step in steps)]
@@ -50,6 +63,7 @@ def _points(count: int) -> Floats:
 
 
 POINTS = _points(157)
+TIMES_GRID = 241
 QUANTILES = (0.1, 0.5, 0.9)
 RANKS = [round(q * (len(POINTS) - 1)) for q in QUANTILES]
 
@@ -96,23 +110,25 @@ class Truths:
 
     Args:
         extent, rate: factors, shape (n,). start: effort behind the start level, shape (n,). room: effort between that
-            and the ceiling, shape (n,); infinity for none.
+            and the ceiling, shape (n,); infinity for none. shape: the head's departures from the law, shape (n, 3).
     """
 
     extent: Floats
     rate: Floats
     start: Floats
     room: Floats
+    shape: Floats
 
 
 def truths(kinetics: LaneKinetics, deviations: Floats) -> Truths:
-    """What deviations of shape (n, 4) make of a lane: log how far, log how fast, start and ceiling in levels."""
-    base = kinetics.factors
+    """What deviations of shape (n, 7) make of a lane: its head's departures, log how far, log how fast, start, ceiling."""
+    base, departures, deviations = kinetics.factors, deviations[:, :HEAD_UNKNOWNS], deviations[:, HEAD_UNKNOWNS:]
     start = going_effort(kinetics.start_level + deviations[:, 2])
     room = np.full(len(deviations), np.inf)
     if np.isfinite(base.ceiling):
         room = np.maximum(going_effort(base.ceiling + deviations[:, 3]) - start, CEILING_ROOM_LEAST)
-    return Truths(base.extent * np.exp(deviations[:, 0]), base.rate * np.exp(deviations[:, 1]), start, room)
+    extent, rate = base.extent * np.exp(deviations[:, 0]), base.rate * np.exp(deviations[:, 1])
+    return Truths(extent, rate, start, room, departures)
 
 
 @dataclass(frozen=True, slots=True)
@@ -129,31 +145,33 @@ class Outlook:
             gained = capped(gained, self.of.room[:, None])
         return self.of.start[:, None] + gained
 
+    def going_levels(self, minutes: Floats) -> Floats:
+        """Levels of each equally likely truth at each minute, past 10 as well; shape (m,) to (157, m)."""
+        at = np.asarray(minutes, dtype=float)
+        return going_level(self.efforts(at)) + self.of.shape @ shape(at).T
+
     def levels(self, minutes: Floats) -> Floats:
         """Levels of each equally likely truth at each minute; shape (m,) to (157, m)."""
-        return effort_to_level(self.efforts(minutes))
+        return np.clip(self.going_levels(minutes), LEVEL_MIN, LEVEL_MAX)
 
     def level_bands(self, minutes: Floats) -> Floats:
         """Levels at each minute: (slow, likely, fast) = 10, 50, 90 %. Shape (m,) to (3, m)."""
-        return effort_to_level(np.partition(self.efforts(minutes), RANKS, axis=0)[RANKS])
+        ordered: Floats = np.partition(self.going_levels(minutes), RANKS, axis=0)[RANKS]
+        return np.clip(ordered, LEVEL_MIN, LEVEL_MAX)
 
     def _times(self, target_level: float) -> Floats:
-        work = float(level_to_effort(check_level("target_level", target_level))) - self.of.start
-        terms = self.kinetics.course.terms
-        if len(terms) == 1:
-            gain = uncapped(work, self.of.room) if np.isfinite(self.kinetics.factors.ceiling) else work
-            share = np.maximum(gain, 0.0) / (self.of.extent * terms[0].capacity)
-            return terms[0].minute_of(minutes_for_share(share, self.of.rate))
-        minutes = np.arange(0.0, terms[-1].minutes[-2] + 1.0, 0.5)
-        efforts = self.efforts(minutes)
-        wanted = self.of.start + work
-        after = (efforts < wanted[:, None]).sum(axis=1)
+        check_level("target_level", target_level)
+        last = self.kinetics.course.terms[-1]
+        minutes = np.linspace(0.0, last.minutes[-2], TIMES_GRID)
+        levels = self.going_levels(minutes)
+        has = levels >= target_level
+        after = np.where(has.any(axis=1), has.argmax(axis=1), minutes.size)
         at = np.clip(after, 1, minutes.size - 1)
-        rows = np.arange(efforts.shape[0])
-        low, high = efforts[rows, at - 1], efforts[rows, at]
+        rows = np.arange(levels.shape[0])
+        low, high = levels[rows, at - 1], levels[rows, at]
         with np.errstate(divide="ignore", invalid="ignore"):
-            found = minutes[at - 1] + 0.5 * np.clip((wanted - low) / (high - low), 0.0, 1.0)
-        return np.where(work <= 0.0, 0.0, np.where(after >= minutes.size, np.inf, found))
+            found = minutes[at - 1] + minutes[1] * np.clip((target_level - low) / (high - low), 0.0, 1.0)
+        return np.where(after == 0, 0.0, np.where(after >= minutes.size, np.inf, found))
 
     def ready_window(self, target_level: float) -> tuple[float, float, float]:
         """Minutes after application until the target: (early, likely, late) = 10, 50, 90 %; infinity for never."""

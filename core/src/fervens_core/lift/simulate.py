@@ -13,10 +13,12 @@ import numpy as np
 from fervens_core.base import Floats
 from fervens_core.head import ReadingMode
 from fervens_core.lift.belief import Belief, prior
+from fervens_core.lift.eye import EyePair, learn_eye
 from fervens_core.lift.kinetics import CEILING_ROOM_LEAST, EFFORT_PER_LEVEL, capped, going_effort
 from fervens_core.lift.outlook import LANE_UNKNOWNS, LaneKinetics
-from fervens_core.lift.reading import Reading
+from fervens_core.lift.reading import Reading, mode_bias, mode_std
 
+ROUND_STRANDS, ROUND_LEVELS = 12, (4.0, 9.0)
 SIMULATED_EYE = "simulated"
 _LEVELS = np.arange(1.0, 11.0)
 
@@ -49,16 +51,16 @@ class World:
 MODEL_WORLD = World("model")
 WORLDS: tuple[World, ...] = (
     MODEL_WORLD,
-    World("soaks in late", lag_min=5.0),
-    World("used up", used_up_min=45.0),
-    World("dries early", dries_at_min=38.0),
-    World("heavy tails", tails=3.0),
+    World("soaks in late", lag_min=4.0),
+    World("used up", used_up_min=60.0),
+    World("dries early", dries_at_min=42.0),
+    World("heavy tails", tails=4.0),
     World("eye half a level off", eye_bias=0.5),
     World("starts misjudged", start_share=1.0),
     World("other effort scale", scale_bend=1.0),
-    World("stalls", stall_share=0.4),
-    World("all at half size", 2.5, 90.0, 48.0, 6.0, 0.25, 0.5, 0.5, 0.2),
-    World("all", 5.0, 45.0, 38.0, 3.0, 0.5, 1.0, 1.0, 0.4),
+    World("stalls", stall_share=0.3),
+    World("all at half size", 2.0, 120.0, 51.0, 8.0, 0.25, 0.5, 0.5, 0.15),
+    World("all", 4.0, 60.0, 42.0, 4.0, 0.5, 1.0, 1.0, 0.3),
 )
 
 
@@ -131,6 +133,16 @@ class SimulatedHead:
         return replace(plain, minutes=minutes, level=float(np.clip(round(seen * 2.0) / 2.0, 1.0, 10.0)))
 
 
+def calibrated(head: SimulatedHead, random: np.random.Generator, mode: ReadingMode = ReadingMode.WIPED) -> KnownEye:
+    """What is known of a head's eye after a calibration round: a dozen strands of known level."""
+    pairs = []
+    for level in np.linspace(*ROUND_LEVELS, ROUND_STRANDS):
+        seen = level + mode_bias(mode) + head.eye_bias + random.normal(0.0, mode_std(mode))
+        pairs.append(EyePair(mode, float(np.clip(round(seen * 2.0) / 2.0, 1.0, 10.0)), float(level)))
+    eye = learn_eye(mode, pairs)
+    return KnownEye(eye.bias, eye.bias_std)
+
+
 def simulated_head(
     lanes: tuple[LaneKinetics, ...],
     random: np.random.Generator,
@@ -152,7 +164,8 @@ def simulated_head(
     normal = random.standard_normal(belief.mean.size)
     if world.tails is not None:  # heavy together: one head in some is far from what is expected
         normal *= np.sqrt(world.tails / random.chisquare(world.tails)) * np.sqrt((world.tails - 2.0) / world.tails)
-    deviations = (belief.mean + root @ normal)[: LANE_UNKNOWNS * n].reshape(n, LANE_UNKNOWNS)
+    drawn = belief.mean + root @ normal
+    deviations = np.array([drawn[belief.block(i)] for i in range(n)]).reshape(n, LANE_UNKNOWNS)
     ceiling = np.array([ln.factors.ceiling for ln in lanes]) + deviations[:, 3]
     stalls = random.random(n) < world.stall_share
     ceiling = np.where(stalls, np.minimum(ceiling, random.normal(world.stall_level, 0.4, n)), ceiling)

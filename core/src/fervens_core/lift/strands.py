@@ -26,10 +26,10 @@ from fervens_core.base import (
     say,
 )
 from fervens_core.head import Covering, Hair, Lightener, ReadingMode, Zone
-from fervens_core.lift.belief import Belief, moved, prior
+from fervens_core.lift.belief import Belief, lane_block, moved, prior
 from fervens_core.lift.course import Application, make_course
 from fervens_core.lift.kinetics import LiftFactors, effective_volume, zone_factors
-from fervens_core.lift.outlook import LANE_UNKNOWNS, LaneKinetics
+from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, LaneKinetics
 from fervens_core.lift.reading import EYE_BIAS_STD, SOMEONE, Reading
 from fervens_core.lift.update import learn
 
@@ -154,7 +154,7 @@ class Taught:
     """What strands taught about a head's lanes: deviations from what is expected of them.
 
     Args:
-        mean: shape (4n,). covariance: shape (4n, 4n); lane by lane as in `Belief`.
+        mean: shape (3 + 4n,). covariance: its square; as in `Belief`.
     """
 
     mean: Floats
@@ -162,7 +162,7 @@ class Taught:
 
     def factors(self, lane: int, expected: LiftFactors) -> LiftFactors:
         """A lane's expected factors, moved by what was learnt."""
-        return moved(expected, self.mean[LANE_UNKNOWNS * lane : LANE_UNKNOWNS * (lane + 1)])
+        return moved(expected, self.mean[lane_block(lane)])
 
     def belief(self, lanes: tuple[LaneKinetics, ...]) -> Belief:
         """As a belief about lanes whose developers are known now."""
@@ -217,8 +217,8 @@ def fit_strands(strands: tuple[Strand, ...]) -> tuple[StrandFit, ...]:
         return ()
     before = prior(tuple(s.kinetics for s in strands), [s.zone_key or s.key for s in strands])
     after = learn(before, strand_readings(strands))
-    ratios = np.exp(after.mean[: LANE_UNKNOWNS * len(strands)].reshape(-1, LANE_UNKNOWNS))
-    return tuple(StrandFit(after, i, float(far), float(fast)) for i, (far, fast, *_) in enumerate(ratios))
+    ratios = [np.exp(after.mean[after.block(i)][:2]).tolist() for i in range(len(strands))]
+    return tuple(StrandFit(after, i, far, fast) for i, (far, fast) in enumerate(ratios))
 
 
 @dataclass(frozen=True, slots=True)
@@ -241,6 +241,7 @@ class HeadMove:
 
 def head_move(taught: Taught) -> HeadMove | None:
     """How the strands moved the head as a whole; None for a head without lanes."""
-    if taught.mean.size == 0:
+    own = taught.mean[HEAD_UNKNOWNS:]
+    if own.size == 0:
         return None
-    return HeadMove(*(float(np.exp(taught.mean[place::LANE_UNKNOWNS].mean())) for place in (0, 1)))
+    return HeadMove(*(float(np.exp(own[place::LANE_UNKNOWNS].mean())) for place in (0, 1)))

@@ -14,7 +14,7 @@ from typing import cast
 import numpy as np
 
 from fervens_core.base import Floats
-from fervens_core.lift.belief import Belief, EyeKey
+from fervens_core.lift.belief import Belief, EyeKey, lane_block
 from fervens_core.lift.kinetics import (
     CEILING_BEND,
     CEILING_ROOM_LEAST,
@@ -25,7 +25,7 @@ from fervens_core.lift.kinetics import (
     share_done,
     share_pace,
 )
-from fervens_core.lift.outlook import LANE_UNKNOWNS, LaneKinetics
+from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, LaneKinetics, shape
 from fervens_core.lift.reading import ROUNDING_LEVELS, Reading
 
 ITERATIONS_MAX = 25
@@ -43,7 +43,7 @@ class _Seen:
     Args:
         seen: as read, less the bias. std: of that. ends: 1 for "10 or more", -1 for "1 or less", else 0.
         lane: its index. eye: place of its eye among the unknowns, -1 for none.
-        capacity, worked: application by application, shape (r, k).
+        capacity, worked: application by application, shape (r, k). shape: of a head's departures, shape (r, 3).
     """
 
     seen: Floats
@@ -57,10 +57,11 @@ class _Seen:
     rate: Floats
     start: Floats
     ceiling: Floats
+    shape: Floats
 
     def predict(self, x: Floats) -> tuple[Floats, Floats]:
         """Levels that unknowns predict, shape (r,), and their slopes by each unknown, shape (r, unknowns)."""
-        rows, first = np.arange(self.lane.size), LANE_UNKNOWNS * self.lane
+        rows, first = np.arange(self.lane.size), HEAD_UNKNOWNS + LANE_UNKNOWNS * self.lane
         extent, rate = self.extent * np.exp(x[first]), self.rate * np.exp(x[first + 1])
         scaled = scaled_time(self.worked, rate[:, None])
         done = (self.capacity * share_done(scaled)).sum(axis=1)
@@ -80,13 +81,15 @@ class _Seen:
         by_start = (going_effort(start_level + _STEP) - going_effort(start_level - _STEP)) / (2.0 * _STEP)
         by_ceiling = (going_effort(ceiling + _STEP) - going_effort(ceiling - _STEP)) / (2.0 * _STEP)
         jacobian = np.zeros((self.lane.size, x.size))
+        jacobian[:, :HEAD_UNKNOWNS] = self.shape
         jacobian[rows, first] = slope * by_gain * gained
         jacobian[rows, first + 1] = slope * by_gain * extent * pace
         jacobian[rows, first + 2] = slope * by_start * (1.0 - by_room)
         jacobian[rows, first + 3] = slope * by_room * by_ceiling
         has_eye = self.eye >= 0
         jacobian[rows[has_eye], self.eye[has_eye]] = 1.0
-        return going_level(effort) + np.where(has_eye, x[self.eye], 0.0), jacobian
+        departures = self.shape @ x[:HEAD_UNKNOWNS]
+        return going_level(effort) + departures + np.where(has_eye, x[self.eye], 0.0), jacobian
 
 
 def _work_done(lanes: tuple[LaneKinetics, ...], readings: tuple[Reading, ...]) -> tuple[Floats, Floats]:
@@ -107,7 +110,7 @@ def _work_done(lanes: tuple[LaneKinetics, ...], readings: tuple[Reading, ...]) -
 def _as_arrays(lanes: tuple[LaneKinetics, ...], readings: tuple[Reading, ...], eyes: Sequence[EyeKey]) -> _Seen:
     ends = np.array([r.is_at_end for r in readings])
     std = np.array([r.level_std for r in readings])
-    first = LANE_UNKNOWNS * len(lanes)
+    first = lane_block(len(lanes)).start
     capacity, worked = _work_done(lanes, readings)
     own = [lanes[r.lane] for r in readings]
     places = {key: first + i for i, key in enumerate(eyes)}
@@ -123,6 +126,7 @@ def _as_arrays(lanes: tuple[LaneKinetics, ...], readings: tuple[Reading, ...], e
         rate=np.array([ln.factors.rate for ln in own]),
         start=np.array([ln.start_level for ln in own]),
         ceiling=np.array([ln.factors.ceiling for ln in own]),
+        shape=shape(np.array([r.minutes for r in readings])),
     )
 
 
@@ -170,7 +174,7 @@ def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
     n = len(before.lanes)
     misfits = np.zeros(n)
     np.maximum.at(misfits, seen.lane, np.abs(off))
-    lanes = np.arange(LANE_UNKNOWNS * n).reshape(n, LANE_UNKNOWNS)[:, :3]
+    lanes = HEAD_UNKNOWNS + np.arange(LANE_UNKNOWNS * n).reshape(n, LANE_UNKNOWNS)[:, :3]
     strays = (np.abs(x[lanes]) / np.sqrt(np.diag(before.covariance)[lanes])).max(axis=1)
     return Belief(
         lanes=before.lanes,
@@ -204,7 +208,7 @@ def _widened(spread: Floats, seen: _Seen, off: Floats, lanes: int) -> Floats:
     np.add.at(counts, seen.lane, 1.0)
     by_lane = np.maximum(times(squares, counts), times(float(squares.sum()), float(counts.sum())))
     scale = np.ones(spread.shape[0])
-    scale[: LANE_UNKNOWNS * lanes] = np.repeat(np.sqrt(by_lane), LANE_UNKNOWNS)
+    scale[HEAD_UNKNOWNS : lane_block(lanes).start] = np.repeat(np.sqrt(by_lane), LANE_UNKNOWNS)
     return cast(Floats, spread * np.outer(scale, scale))
 
 

@@ -11,7 +11,7 @@ import numpy as np
 from fervens_core.base import Message, say, sentences
 from fervens_core.head import LIFT_LEAST, Covering, Zone
 from fervens_core.lift import (
-    LANE_UNKNOWNS,
+    HEAD_UNKNOWNS,
     Application,
     Belief,
     HeadMove,
@@ -21,6 +21,7 @@ from fervens_core.lift import (
     capacity,
     effective_volume,
     head_move,
+    lane_block,
     level_ranges,
     level_to_effort,
     make_course,
@@ -372,11 +373,12 @@ def _belief(
 ) -> Belief:
     """What is believed of the planned lanes, in their planned order."""
     place = {z.key: i for i, z in enumerate(lanes)}
-    order, found = [], []
+    order, found = list(range(HEAD_UNKNOWNS)), []
     for row in rows:
         zone = row.entry.zone
         i = place[zone.key]
-        order += list(range(LANE_UNKNOWNS * i, LANE_UNKNOWNS * (i + 1)))
+        block = lane_block(i)
+        order += list(range(block.start, block.stop))
         seen = effective_volume(row.volume, has_additive=request.choice.has_additive)
         found.append(undisturbed(zone, seen, expected[i], lost.get(zone.key, 0.0)))
     return Belief(tuple(found), taught.mean[order], taught.covariance[np.ix_(order, order)])
