@@ -15,7 +15,7 @@ from scipy.integrate import solve_ivp
 
 from fervens_core.chair import Chair, head_belief, make_board
 from fervens_core.head import Hair, Lightener, ReadingMode, Zone
-from fervens_core.lift import QUANTILES, Reading, effort_to_level, learn, level_to_effort, prior
+from fervens_core.lift import QUANTILES, TIME_CONSTANT_MIN, Reading, going_level, learn, prior, shape
 from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
@@ -81,14 +81,20 @@ def main() -> None:
     def solver() -> list[np.ndarray]:
         bands = []
         for i in range(LANES):
-            outlook = belief.outlook(i)
-            rate, full = outlook.rate, outlook.extent * (2.9 + 0.12 * belief.lanes[i].volume)
+            of, course = belief.outlook(i).of, belief.lanes[i].course.terms[0]
+            rate, full, n = of.rate / TIME_CONSTANT_MIN, of.extent * course.capacity, of.rate.size
+
+            def two_stages(
+                _t: float, y: np.ndarray, r: np.ndarray = rate, f: np.ndarray = full, n: int = n
+            ) -> np.ndarray:
+                return np.concatenate([r * (1.0 - y[:n]), r * (f * y[:n] - y[n:])])
+
+            worked = course.worked_by(minutes)
             solved = solve_ivp(
-                lambda _t, e, r=rate, f=full: r / 16.0 * (f - e),
-                (0.0, 48.0), np.zeros_like(full), t_eval=minutes, rtol=1e-6, atol=1e-8,
+                two_stages, (0.0, 60.0), np.zeros(2 * n), t_eval=worked, rtol=1e-6, atol=1e-8,
             )  # fmt: skip
-            gained = np.quantile(solved.y, QUANTILES, axis=0, method="nearest")
-            bands.append(effort_to_level(level_to_effort(belief.lanes[i].start_level) + gained))
+            levels = going_level(of.start[:, None] + solved.y[n:]) + of.shape @ shape(minutes).T
+            bands.append(np.clip(np.quantile(levels, QUANTILES, axis=0, method="nearest"), 1.0, 10.0))
         return bands
 
     forty = tuple(

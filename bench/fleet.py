@@ -31,6 +31,19 @@ SEED, HEADS = 20260301, 150
 BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (5, 10, 20, 30, 40))
 POWDER = Lightener("p", "Powder", 1.5, label_max_min=50)
 TARGET, FIRST_LOOK_MIN, SURE = 8.5, 10.0, 0.97
+NAMES = {
+    "model": "model",
+    "lag": "soaks in late",
+    "depleted": "developer used up",
+    "dries": "dries early",
+    "tails": "heavy tails",
+    "eye_off": "eye half a level off",
+    "starts": "starts misjudged",
+    "other_scale": "other effort scale",
+    "stalls": "stalls",
+    "half": "all at half size",
+    "all": "all",
+}
 UNKNOWN = KnownEye(0.0, 0.25)
 Ends = Sequence[LaneEnd]
 
@@ -102,7 +115,7 @@ WAYS: dict[str, Callable[[Plan, SimulatedHead, np.random.Generator], Ends]] = {
 
 @dataclass(frozen=True)
 class Result:
-    """One way in one world: shares of lanes that can be reached, openings a lane, what was called sure and was right."""
+    """One way in one world: shares of lanes that can be reached, openings a lane, of what was called sure the right."""
 
     world: str
     way: str
@@ -177,7 +190,7 @@ def main(argv: Sequence[str]) -> None:
             band = "     -" if r.band is None else f"{r.band:6.1%}"
             right = "     -" if r.right is None else f"{r.right:6.1%}"
             print(
-                f"{r.world:<22} {r.way:<24} {r.near:6.1%} {r.over:6.1%} {r.under:6.1%} {r.looks:5.2f}  {band}"
+                f"{NAMES[r.world]:<22} {r.way:<24} {r.near:6.1%} {r.over:6.1%} {r.under:6.1%} {r.looks:5.2f}  {band}"
                 f"  {r.sure:6.1%} {right} {r.misfits:4d}  {r.seconds:5.1f} s",
                 flush=True,
             )

@@ -1,19 +1,20 @@
 """Advice from what is believed: looks in time, never past the wall; and a small fleet of simulated heads."""
 
+from dataclasses import replace
+
 import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from make import request, zone
 from told import told
 
-from fervens_core.chair import LOOK_MIN, follow_advice
 from fervens_core.chair.advice import FIRST_LOOK_LEAST_MIN, FIRST_LOOK_MOST_MIN, LOOK_GAP_MIN, Act, advise
 from fervens_core.head import ReadingMode
-from fervens_core.lift import LaneKinetics, LiftFactors, Reading, learn, prior, simulated_head
-from fervens_core.planning import make_plan
+from fervens_core.lift import MODEL_WORLD, LaneKinetics, LiftFactors, Reading, learn, prior, simulated_head
+from fervens_core.lift.update import _as_arrays
 
 LANE = LaneKinetics(4.0, 22.0, LiftFactors())
+STARTS_WORLD = replace(MODEL_WORLD, start_share=1.0)
 
 
 def outlook(*readings, lane=LANE):
@@ -88,26 +89,6 @@ def test_no_advice_ever_waits_past_the_wall(now, wall, target, seen):
         assert given_advice.due_min >= seen[-1][0] + LOOK_GAP_MIN - 1e-9
 
 
-def test_a_small_fleet_ends_close_with_few_looks_and_no_wall_passed():
-    """`bin/bench fleet` has the large one; here twelve heads hold what must not break."""
-    truth, eye = np.random.default_rng(7), np.random.default_rng(8)
-    off, looks = [], []
-    for _ in range(12):
-        zones = [zone(f"z{i}", float(truth.integers(8, 13)) / 2, 8.5, foil_count=4) for i in range(6)]
-        plan = make_plan(request(*zones))
-        head = simulated_head(plan.belief.lanes, truth)
-        for i, end in enumerate(follow_advice(plan, head, eye)):
-            z = plan.lanes[i]
-            wall = z.wall_min - z.end_min
-            assert end.minutes <= wall + LOOK_MIN + 1e-6  # at most the look that was under way
-            assert end.looks >= 1 or end.minutes >= wall - 1e-6
-            if head.level(i, wall) >= z.zone.target_level - 0.5:
-                off.append(head.level(i, end.minutes) - z.zone.target_level)
-                looks.append(end.looks)
-    assert np.mean(np.abs(off) <= 0.5) >= 0.93
-    assert np.mean(looks) <= 2.0
-
-
 def test_a_simulated_head_is_its_own_truth():
     head = simulated_head((LANE, LANE), np.random.default_rng(1))
     same = simulated_head((LANE, LANE), np.random.default_rng(1))
@@ -124,23 +105,28 @@ def test_a_simulated_head_is_its_own_truth():
 def test_beliefs_are_calibrated_by_simulation():
     """Truths drawn from the prior, read as an eye reads: the posterior's 80 % intervals hold about 80 % of them.
 
-    Simulation-based calibration (Talts et al. 2018) with the Laplace posterior: z-scores of the hidden factors are
-    standard normal, of a lane that was read and of one that was not.
+    Simulation-based calibration (Talts et al. 2018) with the Laplace posterior: z-scores of all that is hidden, the
+    eye's bias included, are standard normal, of a lane that was read and of one that was not.
     """
-    truth, eye = np.random.default_rng(11), np.random.default_rng(12)
-    lanes = (LANE, LaneKinetics(5.0, 18.0, LiftFactors()))
-    scores = []
-    for _ in range(300):
-        head = simulated_head(lanes, truth)
-        readings = tuple(head.read(0, m, ReadingMode.WIPED, eye) for m in (8.0, 14.0, 22.0))
-        after = learn(prior(lanes), readings)
-        hidden = np.ravel(np.column_stack([head.log_extent, head.log_rate]))
-        scores.append((hidden - after.mean) / np.sqrt(np.diag(after.covariance)))
+    random = np.random.default_rng(11)
+    lanes = (LANE, LaneKinetics(5.0, 18.0, LiftFactors(ceiling=8.0, ceiling_std=0.6)))
+    before, scores = prior(lanes), []
+    root = np.linalg.cholesky(before.covariance)
+    for _ in range(400):
+        hidden = root @ random.standard_normal(before.mean.size)
+        eye = random.normal(0.0, 0.25)
+        readings = []
+        for lane, minutes in ((0, 0.0), (0, 8.0), (0, 14.0), (0, 22.0), (1, 20.0)):
+            plain = Reading(lane, minutes, 5.0, ReadingMode.WIPED, eye="maren", eye_bias_std=0.25)
+            seen = _as_arrays(lanes, (plain,), [("maren", ReadingMode.WIPED)])
+            level = float(seen.predict(np.append(hidden, eye))[0][0]) + plain.bias + random.normal(0.0, plain.eye_std)
+            readings.append(replace(plain, level=float(np.clip(round(2.0 * level) / 2.0, 1.0, 10.0))))
+        after = learn(before, tuple(readings))
+        scores.append((np.append(hidden, eye) - after.mean) / np.sqrt(np.diag(after.covariance)))
     z = np.array(scores)
-    inside = (np.abs(z) <= 1.2816).mean(axis=0)
-    assert inside == pytest.approx(np.full(4, 0.8), abs=0.07)  # three standard errors of 300 draws
-    assert z.mean(axis=0) == pytest.approx(np.zeros(4), abs=0.2)
-    assert z.std(axis=0) == pytest.approx(np.ones(4), abs=0.15)
+    assert (np.abs(z) <= 1.2816).mean(axis=0) == pytest.approx(np.full(z.shape[1], 0.8), abs=0.07)  # three errors
+    assert z.mean(axis=0) == pytest.approx(np.zeros(z.shape[1]), abs=0.2)
+    assert z.std(axis=0) == pytest.approx(np.ones(z.shape[1]), abs=0.15)
 
 
 def test_the_window_holds_what_it_says():
@@ -150,10 +136,10 @@ def test_the_window_holds_what_it_says():
     for read_at in ((), (8.0, 14.0)):
         held = []
         for _ in range(250):
-            head = simulated_head((LANE,), truth)
+            head = simulated_head((LANE,), truth, STARTS_WORLD)
             levels = np.array([head.level(0, float(m)) for m in minutes])
             readings = tuple(head.read(0, m, ReadingMode.WIPED, eye) for m in read_at)
             early, _, late = learn(prior((LANE,)), readings).outlook(0).ready_window(7.0)
             true = float(np.interp(7.0, levels, minutes)) if levels[-1] >= 7.0 else np.inf
             held.append(early <= true <= late)
-        assert np.mean(held) == pytest.approx(0.8, abs=0.08)
+        assert 0.72 <= np.mean(held) <= 0.93  # wider than these truths need: the law is not taken for the truth

@@ -2,6 +2,7 @@
 
 import numpy as np
 import pytest
+from beliefs import EXTENT, RATE, known, own
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from make import ANY, POWDER, request, zone
@@ -13,6 +14,7 @@ from fervens_core.formats.strand_csv import COLUMNS
 from fervens_core.head import Covering, Hair, ReadingMode
 from fervens_core.lift import (
     HeadMove,
+    LaneKinetics,
     LiftFactors,
     Reading,
     Strand,
@@ -21,6 +23,7 @@ from fervens_core.lift import (
     effort_to_level,
     fit_strands,
     head_move,
+    learn,
     level_at,
     level_to_effort,
     teach,
@@ -30,6 +33,7 @@ from fervens_core.lift.belief import HEAD_EXTENT_STD, HEAD_RATE_STD, ZONE_EXTENT
 from fervens_core.planning import VolumeStep, make_plan, strand_moves
 
 SHELF = {"Powder": POWDER}
+LANE = LaneKinetics(3.0, 20.0, LiftFactors())
 
 
 def strand(key="s1", start=3.0, volume=20.0, readings=(), zone_key="", **more):
@@ -69,8 +73,10 @@ def test_strands_pull_the_head_toward_its_truth(extent, rate):
 
 
 def test_one_strand_against_a_fine_grid():
-    readings = [StrandReading(10.0, 5.5, ReadingMode.WIPED), StrandReading(30.0, 7.0, ReadingMode.DRY)]
-    (fit,) = fit_strands((strand(readings=readings),))
+    readings = [StrandReading(10.0, 5.5, ReadingMode.WIPED), StrandReading(30.0, 7.5, ReadingMode.DRY)]
+    one = strand(readings=readings)
+    seen = [Reading(0, r.minutes, r.level, r.mode) for r in readings]
+    found, spread = own(learn(known(one.kinetics), tuple(seen)), (EXTENT, RATE))
     axis = np.linspace(-0.9, 0.9, 361)
     log_extent, log_rate = np.meshgrid(axis, axis, indexing="ij")
     density = -0.5 * (
@@ -84,18 +90,18 @@ def test_one_strand_against_a_fine_grid():
     weight = np.exp(density - density.max())
     weight /= weight.sum()
     means = [float((weight * x).sum()) for x in (log_extent, log_rate)]
-    assert fit.belief.mean == pytest.approx(means, abs=0.03)
-    spread = [float((weight * (x - m) ** 2).sum() ** 0.5) for x, m in zip((log_extent, log_rate), means, strict=True)]
-    assert np.sqrt(np.diag(fit.belief.covariance)) == pytest.approx(spread, rel=0.15)
+    assert found == pytest.approx(means, abs=0.03)
+    by_grid = [float((weight * (x - m) ** 2).sum() ** 0.5) for x, m in zip((log_extent, log_rate), means, strict=True)]
+    assert spread == pytest.approx(by_grid, rel=0.15)
 
 
 def test_a_strand_says_more_of_the_zone_it_was_taken_from():
     read = strand(zone_key="crown", readings=read_from(0.85, 0.75))
     taught = taught_by((zone("crown"), zone("nape")), read)
-    own, other = taught.mean[0:2], taught.mean[2:4]
-    assert (own < other).all()
-    assert (other < 0).all()
-    assert taught.covariance[0, 0] < taught.covariance[2, 2]
+    (crown, tight), (nape, wide) = (own(taught.belief((LANE, LANE)), (EXTENT, RATE), lane) for lane in (0, 1))
+    assert (crown < nape).all()
+    assert (nape < 0).all()
+    assert (tight < wide).all()
 
 
 def test_strands_side_by_side_teach_each_other():

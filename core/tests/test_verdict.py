@@ -22,7 +22,7 @@ def test_go_today():
     found = verdict(zone("a", 6, 8, foil_count=5), zone("b", 6, 8, foil_count=5), booked_min=240.0)
     assert (found.kind, told(found.title), found.visits) == (VerdictKind.TODAY, "Go today", 1)
     assert all(line.sign is not Sign.STOP for line in found.lines)
-    assert told(found.reach[0].text) == "all to 7.5"  # what is promised, where 8 is likely
+    assert told(found.reach[0].text) == "all to 7"  # what is promised, where 8 is likely
     assert found.promised_level < 8.0 - 0.25 <= found.likely_level
     assert "240 min is booked" in " ".join(told(x.text) for x in found.lines)
 

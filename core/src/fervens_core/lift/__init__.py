@@ -29,6 +29,7 @@ from fervens_core.lift.kinetics import (
     effective_volume,
     effort_gained,
     effort_to_level,
+    going_level,
     level_at,
     level_to_effort,
     minutes_for_share,
@@ -40,7 +41,7 @@ from fervens_core.lift.kinetics import (
     volume_for,
     zone_factors,
 )
-from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, QUANTILES, LaneKinetics, Outlook
+from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, QUANTILES, LaneKinetics, Outlook, shape
 from fervens_core.lift.reading import INSTRUMENT_STD, SOMEONE, Reading, mode_bias, mode_std
 from fervens_core.lift.simulate import MODEL_WORLD, WORLDS, KnownEye, SimulatedHead, World, calibrated, simulated_head
 from fervens_core.lift.strands import (
@@ -104,6 +105,7 @@ __all__ = [
     "effort_gained",
     "effort_to_level",
     "fit_strands",
+    "going_level",
     "head_move",
     "lane_block",
     "learn",
@@ -121,6 +123,7 @@ __all__ = [
     "residuals",
     "scaled_time",
     "scaled_time_for",
+    "shape",
     "share_done",
     "simulated_head",
     "strand_readings",

@@ -165,7 +165,7 @@ class _Points:
         """Levels after minutes of full work, at minutes on the clock; shape (n, 1) each, to (n, 157)."""
         gained = capped(self.extent * share_done(scaled_time(worked, self.rate)), self.room)
         bells = shape(minutes[:, 0])
-        return going_level(self.start + gained) + np.einsum("npk,nk->np", self.shape, bells)
+        return np.asarray(going_level(self.start + gained) + np.einsum("npk,nk->np", self.shape, bells))
 
 
 def _points(belief: Belief) -> _Points:

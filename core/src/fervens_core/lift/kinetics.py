@@ -91,14 +91,14 @@ def going_effort(level: Floats | float) -> Floats:
     """`level_to_effort`, going on below 1 and above 10 with the last slopes: for levels that are not known exactly."""
     at = np.asarray(level, dtype=float)
     past = np.maximum(at - LEVEL_MAX, 0.0) * EFFORT_PER_LEVEL[-1] - np.maximum(1.0 - at, 0.0) * EFFORT_PER_LEVEL[0]
-    return level_to_effort(at) + past
+    return np.asarray(level_to_effort(at) + past, dtype=np.float64)
 
 
 def going_level(effort: Floats | float) -> Floats:
     """Inverse of `going_effort`."""
     at = np.asarray(effort, dtype=float)
     past = np.maximum(at - _EFFORTS[-1], 0.0) / EFFORT_PER_LEVEL[-1] - np.maximum(-at, 0.0) / EFFORT_PER_LEVEL[0]
-    return effort_to_level(at) + past
+    return np.asarray(effort_to_level(at) + past, dtype=np.float64)
 
 
 def capped(gained: Floats | float, room: Floats | float) -> Floats:
@@ -114,7 +114,7 @@ def uncapped(work: Floats | float, room: Floats | float) -> Floats:
     work = np.asarray(work, dtype=float)
     share = np.clip(work / room, 0.0, 1.0) ** CEILING_BEND
     with np.errstate(divide="ignore"):
-        return np.where(work > 0.0, work * (1.0 - share) ** (-1.0 / CEILING_BEND), work)
+        return np.asarray(np.where(work > 0.0, work * (1.0 - share) ** (-1.0 / CEILING_BEND), work))
 
 
 def level_to_effort(level: Floats | float) -> Floats:

@@ -26,7 +26,7 @@ LANE_UNKNOWNS = 4
 SHAPE_KNOTS_MIN: Floats = np.array([10.0, 25.0, 45.0])
 SHAPE_WIDTH_MIN = 12.0
 HEAD_UNKNOWNS = SHAPE_KNOTS_MIN.size
-"""Of a head: levels by which all its lanes are off the law about each of these minutes, for the law is not the truth."""
+"""Of a head: levels by which all its lanes are off the law about each of these minutes: the law is not the truth."""
 
 
 def shape(minutes: Floats) -> Floats:
@@ -40,30 +40,25 @@ def shape(minutes: Floats) -> Floats:
     return np.asarray(bells * (1.0 - np.exp(-np.maximum(at, 0.0) / SHAPE_KNOTS_MIN[0])))
 
 
-def _points(count: int) -> Floats:
-    """Fixed standard-normal points: a rank-1 lattice through the inverse normal, centred and whitened, (count, 7).
+def _points(pairs: int) -> Floats:
+    """Fixed standard-normal points: one in the middle and pairs on opposite sides of it, whitened, (2 pairs + 1, 7).
 
-    The lattice steps by powers of the root of x^7 = x + 1, the generalised golden ratio (Roberts 2018), and evenly in
-    the first direction.
+    Opposite points keep the median where the middle is. The lattice steps by powers of the root of x^8 = x + 1, the
+    generalised golden ratio in seven directions (Roberts 2018).
     """
-    normal = NormalDist()
-    directions, root = LANE_UNKNOWNS + HEAD_UNKNOWNS, 1.0
-    for _ in range(40):
-        root = (1.0 + root) ** (1.0 / directions)
-    steps = [root**-k for k in range(1, directions)]
-    points = np.array(
-        [
-            [normal.inv_cdf((i + 0.5) / count), *(normal.inv_cdf((0.5 + (i + 1) * step) % 1.0) for step in steps)]
-            for i in range(count)
-        ]
-    )
-    points -= points.mean(axis=0)
+    normal, directions, root = NormalDist(), LANE_UNKNOWNS + HEAD_UNKNOWNS, 1.0
+    for _ in range(60):
+        root = (1.0 + root) ** (1.0 / (directions + 1))
+    steps = [root**-k for k in range(1, directions + 1)]
+    half = np.array([[normal.inv_cdf((0.5 + (i + 1) * step) % 1.0) for step in steps] for i in range(pairs)])
+    points = np.vstack([np.zeros(directions), half, -half])
     whitened: Floats = points @ np.linalg.inv(np.linalg.cholesky(np.cov(points.T, bias=True))).T
     return whitened
 
 
-POINTS = _points(157)
-TIMES_GRID = 241
+POINTS = _points(78)
+TIMES_MIN: Floats = np.concatenate([np.arange(0.0, 60.0, 1.0), np.arange(60.0, 301.0, 10.0)])
+"""Where levels are asked for when a time to one is looked for, min; between them straight."""
 QUANTILES = (0.1, 0.5, 0.9)
 RANKS = [round(q * (len(POINTS) - 1)) for q in QUANTILES]
 
@@ -121,7 +116,7 @@ class Truths:
 
 
 def truths(kinetics: LaneKinetics, deviations: Floats) -> Truths:
-    """What deviations of shape (n, 7) make of a lane: its head's departures, log how far, log how fast, start, ceiling."""
+    """What deviations of shape (n, 7) make of a lane: head's departures, log how far, log how fast, start, ceiling."""
     base, departures, deviations = kinetics.factors, deviations[:, :HEAD_UNKNOWNS], deviations[:, HEAD_UNKNOWNS:]
     start = going_effort(kinetics.start_level + deviations[:, 2])
     room = np.full(len(deviations), np.inf)
@@ -162,7 +157,8 @@ class Outlook:
     def _times(self, target_level: float) -> Floats:
         check_level("target_level", target_level)
         last = self.kinetics.course.terms[-1]
-        minutes = np.linspace(0.0, last.minutes[-2], TIMES_GRID)
+        ends = last.minutes[-2]
+        minutes = TIMES_MIN if ends <= TIMES_MIN[-1] else np.append(TIMES_MIN, np.arange(TIMES_MIN[-1], ends, 10.0)[1:])
         levels = self.going_levels(minutes)
         has = levels >= target_level
         after = np.where(has.any(axis=1), has.argmax(axis=1), minutes.size)
@@ -170,7 +166,9 @@ class Outlook:
         rows = np.arange(levels.shape[0])
         low, high = levels[rows, at - 1], levels[rows, at]
         with np.errstate(divide="ignore", invalid="ignore"):
-            found = minutes[at - 1] + minutes[1] * np.clip((target_level - low) / (high - low), 0.0, 1.0)
+            found = minutes[at - 1] + (minutes[at] - minutes[at - 1]) * np.clip(
+                (target_level - low) / (high - low), 0.0, 1.0
+            )
         return np.where(after == 0, 0.0, np.where(after >= minutes.size, np.inf, found))
 
     def ready_window(self, target_level: float) -> tuple[float, float, float]:

@@ -31,9 +31,9 @@ class World:
         lag_min: soaks in for so long before anything happens. used_up_min: the developer is used up with this time
             constant. dries_at_min: product is dry, and has stopped, about then. tails: degrees of freedom of Student's
             t for factors and readings, None for Gaussians. eye_bias: levels the eye is off, either way.
-        start_share: of what is believed of misjudged start levels, the share that is true here: 0 for starts as read. scale_bend: 0 for the model's effort
-            scale, 1 for one on which every level is equal work. stall_share, stall_level: lanes that stall, and about
-            where; nobody knows.
+        start_share: of what is believed of misjudged start levels, the share that is true here: 0 for starts as read.
+        scale_bend: 0 for the model's effort scale, 1 for one on which every level is equal work.
+        stall_share, stall_level: lanes that stall, and about where; nobody knows.
     """
 
     name: str
@@ -51,15 +51,15 @@ class World:
 MODEL_WORLD = World("model")
 WORLDS: tuple[World, ...] = (
     MODEL_WORLD,
-    World("soaks in late", lag_min=4.0),
-    World("used up", used_up_min=60.0),
-    World("dries early", dries_at_min=42.0),
-    World("heavy tails", tails=4.0),
-    World("eye half a level off", eye_bias=0.5),
-    World("starts misjudged", start_share=1.0),
-    World("other effort scale", scale_bend=1.0),
+    World("lag", lag_min=4.0),
+    World("depleted", used_up_min=60.0),
+    World("dries", dries_at_min=42.0),
+    World("tails", tails=4.0),
+    World("eye_off", eye_bias=0.5),
+    World("starts", start_share=1.0),
+    World("other_scale", scale_bend=1.0),
     World("stalls", stall_share=0.3),
-    World("all at half size", 2.0, 120.0, 51.0, 8.0, 0.25, 0.5, 0.5, 0.15),
+    World("half", 2.0, 120.0, 51.0, 8.0, 0.25, 0.5, 0.5, 0.15),
     World("all", 4.0, 60.0, 42.0, 4.0, 0.5, 1.0, 1.0, 0.3),
 )
 

@@ -9,7 +9,6 @@ from __future__ import annotations
 import math
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import cast
 
 import numpy as np
 
@@ -28,7 +27,7 @@ from fervens_core.lift.kinetics import (
 from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, LaneKinetics, shape
 from fervens_core.lift.reading import ROUNDING_LEVELS, Reading
 
-ITERATIONS_MAX = 25
+ITERATIONS_MAX, STEP_LEAST = 25, 1e-6
 MISFIT_PRIOR_READINGS = 8.0
 """[MODEL] that readings fit as they should counts as so many readings."""
 MISFIT_LEAST = 1.3
@@ -152,23 +151,27 @@ def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
     precision = np.linalg.inv(covariance)
     seen = _as_arrays(before.lanes, readings, eyes)
 
-    def cost(x: Floats) -> float:
+    def weigh(x: Floats) -> tuple[float, Floats, Floats, Floats]:
+        """What unknowns cost; how hard readings pull at them, how that bends, and the slopes."""
         step = x - mean
-        return float(step @ precision @ step + _pull(seen.seen, seen.predict(x)[0], seen.std, seen.ends)[0].sum())
+        level, jacobian = seen.predict(x)
+        costs, pull, bend = _pull(seen.seen, level, seen.std, seen.ends)
+        return float(step @ precision @ step + costs.sum()), pull, bend, jacobian
 
     x = mean.copy()
+    here, pull, bend, jacobian = weigh(x)
     for _ in range(ITERATIONS_MAX):
-        level, jacobian = seen.predict(x)
-        _, pull, bend = _pull(seen.seen, level, seen.std, seen.ends)
         curvature = precision + jacobian.T @ (bend[:, None] * jacobian)
         gradient = jacobian.T @ pull - precision @ (x - mean)
         step = np.linalg.solve(curvature, gradient)
-        size, here = 1.0, cost(x)
-        while size > 1e-3 and cost(x + size * step) > here:
+        size, there = 1.0, weigh(x + step)
+        while size > 1e-3 and there[0] > here:
             size /= 2.0
-        x = x + size * step
-        if float(np.max(np.abs(size * step))) < 1e-7:
+            there = weigh(x + size * step)
+        x, (here, pull, bend, jacobian) = x + size * step, there
+        if float(np.max(np.abs(size * step))) < STEP_LEAST:
             break
+    curvature = precision + jacobian.T @ (bend[:, None] * jacobian)
     spread = np.asarray(np.linalg.inv(curvature), dtype=np.float64)
     off = _off(seen, x, spread)
     n = len(before.lanes)
@@ -209,7 +212,7 @@ def _widened(spread: Floats, seen: _Seen, off: Floats, lanes: int) -> Floats:
     by_lane = np.maximum(times(squares, counts), times(float(squares.sum()), float(counts.sum())))
     scale = np.ones(spread.shape[0])
     scale[HEAD_UNKNOWNS : lane_block(lanes).start] = np.repeat(np.sqrt(by_lane), LANE_UNKNOWNS)
-    return cast(Floats, spread * np.outer(scale, scale))
+    return spread * np.outer(scale, scale)
 
 
 def _pull(seen: Floats, level: Floats, std: Floats, ends: Floats) -> tuple[Floats, Floats, Floats]:
