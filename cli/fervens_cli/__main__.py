@@ -276,7 +276,9 @@ def _print_advise(result: dict[str, Any]) -> None:
 def _print_learn(result: dict[str, Any]) -> None:
     for x in result["lanes"]:
         early, late = ("never" if v is None else f"{v:.0f}" for v in (x["early_min"], x["late_min"]))
-        print(f"{x['key']}: {x['extent']:.2f} as far, {x['rate']:.2f} as fast, ready {early} to {late} min")
+        told = f"{x['key']}: {x['extent']:.2f} as far, {x['rate']:.2f} as fast, ready {early} to {late} min"
+        odd = "; readings do not fit" if x["is_misfit"] else "; unlike any hair of its kind" if x["is_stray"] else ""
+        print(told + odd)
         for b in x["bands"]:
             print(f"    {b['minute']:5g} min  {b['low']:.1f}  {b['likely']:.1f}  {b['high']:.1f}")
 

@@ -3879,6 +3879,8 @@ export interface components {
          *         act: what to do. due_min: when, in min after application (may be past). text: said in a few words.
          *         then: what comes at `due_min` when the lane is left until then: read or rinse.
          *         stops_at: the level a lane that stops short comes to. foils: which sections a look is for.
+         *         sure: chance of ending within half a level of the target when rinsed at its best, 0 to 1; None before a look.
+         *         misfit: its readings do not fit, and it is asked to be read again.
          */
         LaneAdvice: {
             act: components["schemas"]["Act"];
@@ -3892,6 +3894,13 @@ export interface components {
             stops_at?: number | null;
             /** @default last */
             foils: components["schemas"]["Foils"];
+            /** Sure */
+            sure?: number | null;
+            /**
+             * Is Misfit
+             * @default false
+             */
+            is_misfit: boolean;
         };
         /**
          * Leaves
@@ -4849,6 +4858,7 @@ export interface components {
          *         rest, rest_amount: hue of old dye or ash that shows, or None, and how much, 0 to 1.
          *         is_kept: of a part that no lightener went on; its first reading takes it in among what is toned.
          *         instrument: what measured it, as it calls itself; empty when read by eye.
+         *         level_std: spread of the level as the instrument tells it, levels; None where it does not.
          *         foils: the sections that were read: those that went on first have been on for longer.
          */
         ReadingTaken: {
@@ -4872,6 +4882,8 @@ export interface components {
             /** Instrument */
             instrument?: string;
             foils?: components["schemas"]["Foils"];
+            /** Level Std */
+            level_std?: number | null;
         };
         /**
          * ReadingTakenIn
@@ -4883,6 +4895,7 @@ export interface components {
          *         rest, rest_amount: hue of old dye or ash that shows, or None, and how much, 0 to 1.
          *         is_kept: of a part that no lightener went on; its first reading takes it in among what is toned.
          *         instrument: what measured it, as it calls itself; empty when read by eye.
+         *         level_std: spread of the level as the instrument tells it, levels; None where it does not.
          *         foils: the sections that were read: those that went on first have been on for longer.
          */
         ReadingTakenIn: {

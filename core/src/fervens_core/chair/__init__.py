@@ -1,5 +1,6 @@
 """The chair: lanes painted in time, advice, the next act, what can be done with a lane."""
 
+from fervens_core.chair.advice import MISFIT_SPREADS, STRAY_SPREADS
 from fervens_core.chair.board import Board, Lane, make_board
 from fervens_core.chair.contact import lane_contact
 from fervens_core.chair.lanes import Chair, achieved_level, after, head_belief, lane_times, minutes_between
@@ -11,6 +12,8 @@ from fervens_core.chair.replan import bowls_to_mix
 
 __all__ = [
     "LOOK_MIN",
+    "MISFIT_SPREADS",
+    "STRAY_SPREADS",
     "Board",
     "Chair",
     "Crossing",

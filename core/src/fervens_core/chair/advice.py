@@ -29,6 +29,8 @@ RINSE_SOON_MIN = 0.75
 MISFIT_SPREADS = 3.0
 """[MODEL] a lane one of whose readings is so many spreads from what all else says of it does not fit."""
 MISFIT_AGAIN_MIN = 1.0
+STRAY_SPREADS = 3.5
+"""[MODEL] hair that lifts so many spreads from what is expected of its kind is told of: it may be of another kind."""
 CHANCE_SHORT = 0.25
 SHORT_IN_DOUBT_BEFORE_MIN = 15.0
 LAST_LOOK_BEFORE_WALL_MIN = 3.0

@@ -10,7 +10,7 @@ import numpy as np
 
 from fervens_core.base import Message, say, term
 from fervens_core.chair.acts import LaneView, Leaves, NextAct, next_acts
-from fervens_core.chair.advice import MISFIT_SPREADS, Act, LaneAdvice, advise
+from fervens_core.chair.advice import MISFIT_SPREADS, STRAY_SPREADS, Act, LaneAdvice, advise
 from fervens_core.chair.lanes import (
     Chair,
     LaneTimes,
@@ -151,8 +151,14 @@ class Board:
     toners_on: int = 0
 
 
-def _notes(chair: Chair, lane: LaneState, lost: float, *, is_last_placed: bool) -> tuple[Message, ...]:
+def _notes(
+    chair: Chair, lane: LaneState, lost: float, *, is_last_placed: bool, is_misfit: bool, is_stray: bool
+) -> tuple[Message, ...]:
     found = []
+    if is_misfit:
+        found.append(say("note-misfit"))
+    if is_stray:
+        found.append(say("note-stray"))
     if chair.zones[lane.key].lightener:
         found.append(say("note-own_product", product=chair.lightener_of(lane.key).name))
     if lane.is_heated:
@@ -296,7 +302,14 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
         leaves=_leaves(chair, zone),
         warn_mins=tuple(wall - m for m in WALL_WARNINGS_MIN),
         stop_reason=lane.stop if lane.phase is not Phase.RINSED else None,
-        notes=_notes(chair, lane, lost, is_last_placed=is_last_placed),
+        notes=_notes(
+            chair,
+            lane,
+            lost,
+            is_last_placed=is_last_placed,
+            is_misfit=belief.misfit(index) > MISFIT_SPREADS,
+            is_stray=belief.stray(index) > STRAY_SPREADS,
+        ),
         lift_lost_share=lost,
         bowl_count=len(lane.bowls),
         application_count=len(lane.applications),

@@ -52,7 +52,7 @@ class Chair:
     Args:
         zones: the state's lanes by key. now: with time zone. strands: tests, which teach as well.
         others: lighteners that lanes have of their own. pace: how fast the studio's hands are. eyes: what is known of
-            members' eyes, by name and way of reading; of others nothing is held against their readings.
+            members' eyes, by name and way of reading; an eye nothing is known of may be off.
     """
 
     state: ServiceState
@@ -254,7 +254,7 @@ def of_eye(chair: Chair, by: str, mode: ReadingMode) -> dict[str, Any]:
 
 def _of_instrument(taken: TakenReading) -> dict[str, Any]:
     """An instrument has no bias of its own, and does not round."""
-    return {"spread": INSTRUMENT_STD, "is_rounded": False}
+    return {"spread": taken.level_std or INSTRUMENT_STD, "is_rounded": False}
 
 
 def achieved_level(lane: LaneState) -> float | None:

@@ -15,9 +15,18 @@ import numpy as np
 
 from fervens_core.base import MESSAGE_SCHEMA, ConflictError, Message, check_range, json_schema
 from fervens_core.basin import ToneBowl, ToneLane, lanes_today, read_zones, tone_step
-from fervens_core.chair import Chair, after, head_belief, lane_times, make_board, minutes_between
+from fervens_core.chair import (
+    MISFIT_SPREADS,
+    STRAY_SPREADS,
+    Chair,
+    after,
+    head_belief,
+    lane_times,
+    make_board,
+    minutes_between,
+)
 from fervens_core.formats.service_file import MINUTES_MAX, ServiceFile
-from fervens_core.head import NO_LIGHTENER
+from fervens_core.head import NO_LIGHTENER, ReadingMode
 from fervens_core.log import Event, Phase, fold
 
 ZERO = datetime(2000, 1, 1, tzinfo=UTC)
@@ -53,6 +62,7 @@ def chair_of(file: ServiceFile, at_min: float | None = None) -> Chair:
         strands=file.tested,
         others=file.other_lighteners,
         pace=file.pace,
+        eyes={(e.by, e.mode): e.eye for e in file.eyes},
     )
 
 
@@ -72,11 +82,21 @@ class AdvisedAct:
 
 
 @dataclass(frozen=True, slots=True)
+class AdvisedLane:
+    """A lane that processes: chance of ending within half a level, and whether its readings do not fit."""
+
+    key: str
+    sure: float | None
+    is_misfit: bool
+
+
+@dataclass(frozen=True, slots=True)
 class AdviceAnswer:
     """What the board says at a minute of the log, the next act first."""
 
     at_min: float
     acts: tuple[AdvisedAct, ...]
+    lanes: tuple[AdvisedLane, ...]
 
 
 def advise_answer(file: ServiceFile, at_min: float | None = None) -> AdviceAnswer:
@@ -87,7 +107,12 @@ def advise_answer(file: ServiceFile, at_min: float | None = None) -> AdviceAnswe
         AdvisedAct(a.code, a.zone_keys or ((a.zone_key,) if a.zone_key else ()), _minute(a.due_at), a.title, a.detail)
         for a in board.acts
     )
-    return AdviceAnswer(_minute(there.now), acts)
+    lanes = tuple(
+        AdvisedLane(x.key, None if x.advice.sure is None else round(x.advice.sure, 3), x.advice.is_misfit)
+        for x in board.lanes
+        if x.advice
+    )
+    return AdviceAnswer(_minute(there.now), acts, lanes)
 
 
 @dataclass(frozen=True, slots=True)
@@ -102,7 +127,13 @@ class LevelAt:
 
 @dataclass(frozen=True, slots=True)
 class TaughtLane:
-    """What is believed of a lane; factors beside what was expected of such hair, minutes from its last section."""
+    """What is believed of a lane; factors beside what was expected of such hair, minutes from its last section.
+
+    Args:
+        start_level: most likely level it started at. ceiling: level it stalls at in one visit, None for none.
+        misfit: its worst reading beside what all else says of it, in spreads; `is_misfit` from 3. stray: how far it is
+            from what is expected of such hair, in spreads; `is_stray` from 3.5.
+    """
 
     key: str
     extent: float
@@ -113,6 +144,22 @@ class TaughtLane:
     likely_min: float | None
     late_min: float | None
     bands: tuple[LevelAt, ...]
+    start_level: float
+    ceiling: float | None
+    misfit: float
+    is_misfit: bool
+    stray: float
+    is_stray: bool
+
+
+@dataclass(frozen=True, slots=True)
+class TaughtEye:
+    """What this file says of an eye that was not known exactly: levels it reads too light beside what was known."""
+
+    by: str
+    mode: ReadingMode
+    bias: float
+    bias_std: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -121,6 +168,7 @@ class LearnAnswer:
 
     at_min: float
     lanes: tuple[TaughtLane, ...]
+    eyes: tuple[TaughtEye, ...]
 
 
 def _finite(value: float) -> float | None:
@@ -159,9 +207,18 @@ def learn_answer(file: ServiceFile, minutes: tuple[float, ...] = (), at_min: flo
                 bands=tuple(
                     LevelAt(m, *(round(v, 3) for v in levels)) for m, levels in zip(minutes, bands, strict=True)
                 ),
+                start_level=round(belief.start_level(i), 3),
+                ceiling=_finite(learnt.ceiling),
+                misfit=round(belief.misfit(i), 2),
+                is_misfit=belief.misfit(i) > MISFIT_SPREADS,
+                stray=round(belief.stray(i), 2),
+                is_stray=belief.stray(i) > STRAY_SPREADS,
             )
         )
-    return LearnAnswer(_minute(there.now), tuple(found))
+    eyes = tuple(
+        TaughtEye(by, mode, round(bias, 3), round(std, 3)) for (by, mode), (bias, std) in belief.eye_biases.items()
+    )
+    return LearnAnswer(_minute(there.now), tuple(found), eyes)
 
 
 @dataclass(frozen=True, slots=True)

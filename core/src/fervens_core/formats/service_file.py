@@ -18,7 +18,10 @@ from fervens_core.base import (
     Key,
     Level,
     LimitError,
+    Number,
     Text,
+    Whole,
+    Within,
     check_range,
     contract,
     json_schema,
@@ -32,6 +35,7 @@ from fervens_core.head import (
     Findings,
     Lightener,
     Pieces,
+    ReadingMode,
     ServiceKind,
     StrandPart,
     Tone,
@@ -39,7 +43,7 @@ from fervens_core.head import (
     Zone,
     as_hair_piece,
 )
-from fervens_core.lift import STRANDS_MAX, Strand, ToldStrand
+from fervens_core.lift import EYE_BIAS_STD, STRANDS_MAX, Eye, Strand, ToldStrand, mode_std
 from fervens_core.log import KINDS, EventData, data_from_json, data_to_json, version_of
 from fervens_core.planning import OF_LANES, USUAL_PACE, Paces, PlanChoice, PlanRequest
 from fervens_core.safety import WeakestVolumes
@@ -124,6 +128,29 @@ Entry = Annotated[
 
 @dataclass(frozen=True, slots=True)
 @contract
+class FileEye:
+    """What is known of an eye in one way of reading.
+
+    Args:
+        by: whose, as events tell it. bias: levels it reads too light, -2 to 2; bias_std: how sure that is.
+        spread: of its readings, levels, before rounding. pairs: that taught it.
+    """
+
+    by: Annotated[str, Text(80), PERSONAL]
+    mode: ReadingMode
+    bias: Annotated[Number, Within(-2.0, 2.0, "levels")] = 0.0
+    bias_std: Annotated[Number, Within(0.0, 2.0, "levels")] = EYE_BIAS_STD
+    spread: Annotated[Number, Within(0.05, 2.0, "levels")] | None = None
+    pairs: Annotated[Whole, Within(0, 100000)] = 0
+
+    @property
+    def eye(self) -> Eye:
+        """As the belief has it; a spread that is not told is the way of reading's own."""
+        return Eye(self.bias, self.bias_std, mode_std(self.mode) if self.spread is None else self.spread, self.pairs)
+
+
+@dataclass(frozen=True, slots=True)
+@contract
 class ServiceFile:
     """Everything a service file holds. Shelf parts may be empty when the file is to be read into a studio.
 
@@ -131,7 +158,8 @@ class ServiceFile:
         strands: tests, each with its lightener's key; lighteners beside the service's own, of strands
             and zones, are `other_lighteners`.
         pace, weakest: how fast the studio's hands are, and its weakest developers; the plan is made with them.
-        toner_idea: key of the shade in mind, or None. events: of the log, in order.
+        toner_idea: key of the shade in mind, or None. eyes: what is known of those who read; of others nothing.
+        events: of the log, in order.
     """
 
     client: Annotated[str, Text(80), PERSONAL]
@@ -150,6 +178,7 @@ class ServiceFile:
     pace: Paces = USUAL_PACE
     weakest: WeakestVolumes = field(default_factory=WeakestVolumes)
     toner_idea: Key | None = None
+    eyes: Annotated[tuple[FileEye, ...], Count(0, 60, "eyes")] = ()
     events: Annotated[tuple[Entry, ...], Count(0, 3000, "events")] = ()
     format: Literal["fervens-service"] = FORMAT
     version: Literal[4] = VERSION

@@ -42,7 +42,7 @@ from fervens_core.lift.kinetics import (
     zone_factors,
 )
 from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, QUANTILES, LaneKinetics, Outlook, shape
-from fervens_core.lift.reading import INSTRUMENT_STD, SOMEONE, Reading, mode_bias, mode_std
+from fervens_core.lift.reading import EYE_BIAS_STD, INSTRUMENT_STD, SOMEONE, Reading, mode_bias, mode_std
 from fervens_core.lift.simulate import MODEL_WORLD, WORLDS, KnownEye, SimulatedHead, World, calibrated, simulated_head
 from fervens_core.lift.strands import (
     READINGS_MAX,
@@ -65,6 +65,7 @@ __all__ = [
     "ADDITIVE_STRENGTH_FACTOR",
     "CAPACITY_BASE",
     "CAPACITY_PER_VOLUME",
+    "EYE_BIAS_STD",
     "HEAD_UNKNOWNS",
     "INSTRUMENT_STD",
     "LANE_UNKNOWNS",

@@ -97,6 +97,13 @@ class Belief:
         """Most likely level a lane started at, 1 to 10."""
         return float(np.clip(self.lanes[lane].start_level + self.mean[self.block(lane)][_START], 1.0, 10.0))
 
+    @property
+    def eye_biases(self) -> dict[EyeKey, tuple[float, float]]:
+        """Of each eye that is not known exactly: levels it reads too light beside what was known, and its spread."""
+        first = self.block(len(self.lanes)).start
+        spreads = np.sqrt(np.diag(self.covariance))
+        return {key: (float(self.mean[first + i]), float(spreads[first + i])) for i, key in enumerate(self.eyes)}
+
     def outlook(self, lane: int) -> Outlook:
         """What the belief says of one lane, to be asked many things."""
         at = self.places(lane)

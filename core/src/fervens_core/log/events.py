@@ -27,6 +27,7 @@ UPCASTS: dict[tuple[str, int], Upcast] = {
     ("HairNoted", 1): _unsaid("elasticity", "scalp"),
     ("ReadingTaken", 1): _unsaid("rest"),
     ("ReadingTaken", 2): dict,
+    ("ReadingTaken", 3): dict,
     ("Rinsed", 1): dict,
     ("WishSet", 1): dict,
     ("PlanTaken", 1): lambda values: {("visits" if k == "waves" else k): v for k, v in values.items()},

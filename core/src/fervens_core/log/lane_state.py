@@ -52,6 +52,7 @@ class TakenReading:
     foils: Foils = Foils.LAST
     by: str = ""
     is_measured: bool = False
+    level_std: float | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -213,6 +214,7 @@ def advance_lane(lane: LaneState, event: Event) -> LaneState:
                 foils=data.foils,
                 by=event.by,
                 is_measured=bool(data.lab),
+                level_std=data.level_std if data.lab else None,
             )
             return replace(lane, readings=(*lane.readings, seen))
         case ProbeRead():

@@ -239,10 +239,11 @@ class ReadingTaken:
         rest, rest_amount: hue of old dye or ash that shows, or None, and how much, 0 to 1.
         is_kept: of a part that no lightener went on; its first reading takes it in among what is toned.
         instrument: what measured it, as it calls itself; empty when read by eye.
+        level_std: spread of the level as the instrument tells it, levels; None where it does not.
         foils: the sections that were read: those that went on first have been on for longer.
     """
 
-    VERSION: ClassVar[int] = 3
+    VERSION: ClassVar[int] = 4
 
     zone_key: Key
     level: Level
@@ -254,6 +255,7 @@ class ReadingTaken:
     is_kept: Flag = False
     instrument: Annotated[str, Text(60, is_optional=True)] = ""
     foils: Foils = Foils.LAST
+    level_std: Annotated[Number, Within(0.02, 2.0, "levels")] | None = None
 
     def __post_init__(self) -> None:
         check_lab(self.lab)
