@@ -16,20 +16,20 @@ from fervens_core.chair.contact import ContactLoad
 from fervens_core.followup import (
     LaneFact,
     WornLane,
-    as_strands,
     grown_mm,
     handout,
     has_regrowth,
     head_since,
     last_formulas,
-    learnt_lift_factor,
+    learnt_product,
     propose_visit,
     reminder_text,
     studio_numbers,
+    with_learnt,
 )
 from fervens_core.followup.next_visit import days_to_regrowth
 from fervens_core.head import Hair, History, Part, Porosity, ReadingMode, StrandPart, Thickness, Tone, lanes_of
-from fervens_core.lift import LiftFactors, level_at
+from fervens_core.lift import LiftFactors, known_head, level_at
 from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
@@ -85,23 +85,90 @@ def test_a_studios_numbers_are_means_with_spread_and_count():
     assert (empty.services, empty.on_target_share, empty.by_hair) == (0, None, ())
 
 
+def carried(facts, lightener=POWDER):
+    return with_learnt(lightener, learnt_product(facts))
+
+
 def test_a_product_is_learnt_slowly_and_within_limits():
     def of(n, value):
-        return learnt_lift_factor(1.0, [fact(f"s{i}", value) for i in range(n)])
+        found = carried([fact(f"s{i}", value) for i in range(n)])
+        return found.factors_on(Hair(5.0))[0]
 
     assert 1.0 > of(3, -0.2) > of(10, -0.2) > of(200, -0.2) > math.exp(-0.2)
-    # the posterior mean of a Gaussian with known spreads: n/s2 / (n/s2 + 1/p2), any textbook on Bayesian statistics
-    assert of(9, -0.2) == pytest.approx(math.exp(-0.2 * (9 / 0.15**2) / (9 / 0.15**2 + 1 / 0.1**2)))
-    assert of(50, 0.9) == 1.2
-    assert of(50, -1.9) == 0.5
+    # one kind alone: the posterior mean of a Gaussian whose prior is the product's and the kind's spread together
+    prior = 0.10**2 + 0.07**2
+    assert of(9, -0.2) == pytest.approx(math.exp(-0.2 * prior / (prior + 0.15**2 / 9)))
+    far = carried([fact(f"s{i}", 0.9, log_rate=1.5) for i in range(50)])
+    assert (far.lift_factor, far.rate_factor) == (1.2, 2.0)
+    assert all(0.5 <= x.extent <= 2.0 and 0.4 <= x.rate <= 2.5 for x in far.learnt)
     with refused(LimitError, match="at least 3"):
         of(2, 0.1)
+
+
+def test_how_fast_is_learnt_as_well_and_hair_kinds_are_partly_pooled():
+    slow = [fact(f"s{i}", 0.0, log_rate=-0.3) for i in range(8)]
+    coarse = [fact(f"c{i}", -0.1, log_rate=0.2, thickness=Thickness.COARSE) for i in range(8)]
+    found = carried(slow + coarse)
+    fine = Hair(5.0, thickness=Thickness.FINE)  # never seen: only what the product does to all hair
+    assert found.factors_on(fine) == (found.lift_factor, found.rate_factor)
+    medium_rate, coarse_rate = (
+        found.factors_on(Hair(5.0, thickness=t))[1] for t in (Thickness.MEDIUM, Thickness.COARSE)
+    )
+    assert medium_rate < found.rate_factor < coarse_rate
+    assert math.exp(-0.3) < medium_rate < 1.0 < coarse_rate < math.exp(0.2)
+    # against the joint posterior written out: product p, kinds k1 and k2, eight looks at each p + k
+    unit, p2, k2, s2 = np.eye(2), 0.15**2, 0.12**2, 0.25**2 / 8
+    means = np.array([-0.3, 0.2])
+    together = p2 * np.ones((2, 2)) + k2 * unit
+    expected = np.exp(together @ np.linalg.solve(together + s2 * unit, means))
+    assert [medium_rate, coarse_rate] == pytest.approx(expected, rel=1e-6)
+    # a kind that was seen once is drawn to the others
+    once = carried([*slow, fact("x", 0.0, log_rate=0.5, thickness=Thickness.COARSE)])
+    assert abs(math.log(once.factors_on(Hair(5.0, thickness=Thickness.COARSE))[1])) < 0.25
+
+
+def test_what_was_learnt_is_planned_with_and_settles():
+    facts = [fact(f"s{i}", -0.15, log_rate=-0.25) for i in range(12)]
+    slow = carried(facts)
+    plans = [make_plan(request(zone("back", 4, 8), bottles=BOTTLES, lightener=x)) for x in (POWDER, slow)]
+    assert plans[1].lanes[0].ready_min[1] > plans[0].lanes[0].ready_min[1] or (
+        plans[1].lanes[0].volume_strength > plans[0].lanes[0].volume_strength
+    )
+    far, fast = (math.log(x) for x in slow.factors_on(Hair(5.0)))
+    rest = [fact(f"s{i}", -0.15 - far, log_rate=-0.25 - fast) for i in range(12)]
+    again = carried(rest, slow)
+    assert abs(math.log(again.factors_on(Hair(5.0))[0] / slow.factors_on(Hair(5.0))[0])) < abs(far) / 2
 
 
 def test_many_lanes_of_one_service_are_one_look():
     one_head = [fact("a", -0.3)] * 20 + [fact("b", 0.0), fact("c", 0.0)]
     even = [fact("a", -0.3), fact("b", 0.0), fact("c", 0.0)]
-    assert learnt_lift_factor(1.0, one_head) == pytest.approx(learnt_lift_factor(1.0, even))
+    assert carried(one_head) == carried(even)
+
+
+# ---- a person's own hair
+
+
+def test_a_person_is_known_from_their_visits_as_a_gaussian_is():
+    assert known_head([]) is None
+    assert known_head([[], []]) is None
+    one = known_head([[(-0.1, -0.2)] * 6])
+    seen = 0.06**2 + 0.06**2 / 6
+    assert one.log_extent == pytest.approx(-0.1 * 0.09**2 / (0.09**2 + seen))
+    three = known_head([[(-0.1, -0.2)] * 6] * 3)
+    assert -0.1 < three.log_extent < one.log_extent
+    assert three.extent_std < one.extent_std <= 0.09
+    assert (one.visits, three.visits) == (1, 3)
+
+
+@pytest.mark.parametrize("more", [{}, {"history": History.LIGHTENED}, {"is_on_scalp": True}])
+def test_what_a_person_s_hair_taught_moves_the_next_plan_whatever_hair_it_is(more):
+    known = known_head([[(-0.12, -0.3)] * 6] * 2)
+    plans = [make_plan(request(zone("back", 4, 8, **more), bottles=BOTTLES, known_head=k)) for k in (None, known)]
+    for a, b in zip(plans[0].lanes, plans[1].lanes, strict=True):
+        assert b.volume_strength > a.volume_strength or b.ready_min[1] > a.ready_min[1]
+    spreads = [p.lanes[0].level_high - p.lanes[0].level_low for p in plans]
+    assert spreads[1] < 1.05 * spreads[0]
 
 
 def test_roots_are_proposed_before_they_band():
@@ -224,20 +291,6 @@ def test_other_minutes_come_before_another_strength(extent, level, minutes, volu
         factors=LiftFactors(extent, 1.0),
     )
     assert float(reached) == pytest.approx(8.0, abs=0.05)
-
-
-def test_last_times_readings_move_the_next_plan():
-    slow = WornLane(
-        zone("back", 4, 8), 6.5, 20.0, 40.0, 0.8, 0.9,
-        tuple((m, v, ReadingMode.WIPED) for m, v in ((10.0, 4.5), (20.0, 5.5), (30.0, 6.0), (40.0, 6.5))),
-    )  # fmt: skip
-    strands = as_strands([slow], POWDER)
-    assert [s.zone_key for s in strands] == ["back"]
-    plain = make_plan(request(zone("back", 4, 8), bottles=BOTTLES))
-    taught = make_plan(request(zone("back", 4, 8), bottles=BOTTLES, strands=strands))
-    assert taught.lanes[0].volume_strength > plain.lanes[0].volume_strength
-    assert as_strands([worn(history=History.LIGHTENED)], POWDER) == ()
-    assert as_strands([worn(is_on_scalp=True)], POWDER) == ()
 
 
 def test_bowls_and_toners_take_what_they_weigh_from_the_shelf():

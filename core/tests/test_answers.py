@@ -5,9 +5,9 @@ import json
 from pathlib import Path
 
 import pytest
+from fervens_cli.__main__ import main
 from told import refused
 
-from fervens_cli.__main__ import main
 from fervens_core.base import LimitError
 from fervens_core.formats import advise_answer, learn_answer, read_service_file
 

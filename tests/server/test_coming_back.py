@@ -107,7 +107,10 @@ def test_a_second_visit_starts_from_the_first(owner):
     assert crown["parts"][0]["to_mm"] == pytest.approx(24, abs=0.5)
     assert service["booked_min"] == 150
     assert {c["caution"]["code"] for c in service["cautions"]} >= {"long_regrowth"}
-    assert [s["key"] for s in service["strands"]] == ["last-crown", "last-nape"]
+    assert service["strands"] == []
+    plan = owner.get(f"/services/{made}/plan")
+    assert plan["uses_known"]
+    assert plan["known"].startswith("Last visit: This head lifts")
     formulas = {f["name"]: f for f in history["formulas"]}
     assert formulas["Crown"]["volume_strength"] == 20
     nape = formulas["Nape"]  # it stopped half a level short: longer, not stronger

@@ -70,7 +70,11 @@ def test_a_product_out_of_its_limits_names_its_field(owner, kind, values, field)
 
 def test_what_services_teach_of_a_product_is_carried_and_taken_back(owner):
     numbers = owner.get("/learning")
-    assert (numbers["services"], numbers["on_target_share"], numbers["products"][0]["proposed"]) == (0, None, None)
+    assert (numbers["services"], numbers["on_target_share"], numbers["products"][0]["proposed_factor"]) == (
+        0,
+        None,
+        None,
+    )
     key = numbers["products"][0]["key"]
     assert owner.post(f"/learning/{key}/carry", None, 422)["field"] == "services"
     for i in range(3):
@@ -81,13 +85,17 @@ def test_what_services_teach_of_a_product_is_carried_and_taken_back(owner):
     assert product["learnt"]["services"] == 3
     assert numbers["paces"][0]["mean_min"] == pytest.approx(1.0, abs=0.3)
     assert 0 < numbers["on_target_share"] <= 1
-    assert product["proposed"] != product["lift_factor"] == 1.0
+    assert product["proposed_factor"] != product["lift_factor"] == 1.0
+    assert product["proposed_rate"] != product["rate_factor"] == 1.0
     carried = owner.post(f"/learning/{key}/carry")["products"][0]
-    assert carried["lift_factor"] == pytest.approx(product["proposed"])
-    assert carried["lift_factor_before"] == 1.0
+    assert carried["lift_factor"] == pytest.approx(product["proposed_factor"])
+    assert carried["rate_factor"] == pytest.approx(product["proposed_rate"])
+    assert (carried["lift_factor_before"], carried["rate_factor_before"]) == (1.0, 1.0)
+    assert Lightener.objects.get(pk=key).learnt == [] or carried["kinds"]
     # the same services, told beside the new factor, say the rest of the way: it settles, it does not run off
-    assert abs(carried["proposed"] / carried["lift_factor"] - 1) < abs(product["proposed"] - 1)
-    assert owner.post(f"/learning/{key}/undo")["products"][0]["lift_factor"] == 1.0
+    assert abs(carried["proposed_factor"] / carried["lift_factor"] - 1) < abs(product["proposed_factor"] - 1)
+    undone = owner.post(f"/learning/{key}/undo")["products"][0]
+    assert (undone["lift_factor"], undone["rate_factor"], undone["lift_factor_before"]) == (1.0, 1.0, None)
     assert owner.post(f"/learning/{key}/undo", None, 409)["code"] == "nothing_carried"
 
 

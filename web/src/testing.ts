@@ -61,7 +61,7 @@ export const lane = (more: Partial<Schemas['Lane']> = {}): Schemas['Lane'] => ({
   readings: [],
   rinsed_min: null,
   achieved_level: null,
-  advice: { act: 'leave', due_min: 18, text: 'Leave it', then: 'read', foils: 'first' },
+  advice: { act: 'leave', due_min: 18, text: 'Leave it', then: 'read', foils: 'first', is_misfit: false },
   ratio_extent: 1,
   ratio_rate: 1,
   has_bowl: true,

@@ -25,23 +25,41 @@ from apps.records.api import as_file
 from apps.services.exchange.schemas import CsvOut
 from apps.shelf import queries as shelf
 from apps.shelf.actions import undo_learnt
+from apps.shelf.adapters import lightener_value
+from apps.shelf.models import Lightener
 from apps.studio.auth import member_of
 from apps.studio.people import link_of
-from fervens_core.followup import Learnt, Pace, studio_numbers
+from fervens_core.base import say
+from fervens_core.followup import LaneFact, Learnt, Pace, studio_numbers, with_learnt
 from fervens_core.head import History
 
 router = Router(tags=["studio"])
 Number = Annotated[float, Field(allow_inf_nan=False)]
 
 
+class KindLearnt(Schema):
+    """A kind of hair that a lightener lifts otherwise: factors on how far and how fast beside other hair."""
+
+    hair: Words
+    extent: float
+    rate: float
+
+
 class ProductLearnt(Schema):
-    """What was learnt of a lightener beside its profile; `proposed` is empty while too few services speak."""
+    """What was learnt of a lightener beside its profile; `proposed_*` are empty while too few services speak.
+
+    Fields ending in _before are what the profile had before learning was carried in; kinds are of the proposal.
+    """
 
     key: str
     name: str
     lift_factor: float
+    rate_factor: float
     lift_factor_before: float | None
-    proposed: float | None
+    rate_factor_before: float | None
+    proposed_factor: float | None
+    proposed_rate: float | None
+    kinds: list[KindLearnt]
     learnt: Learnt | None
 
 
@@ -135,6 +153,30 @@ class RequestTaken(Schema):
 SHOWN = 50
 
 
+def _product_learnt(row: Lightener, facts: list[LaneFact], learnt: Learnt | None) -> ProductLearnt:
+    found, before = learning.proposed(facts, str(row.pk)), row.learnt_before or {}
+    then = with_learnt(lightener_value(row), found) if found else None
+    return ProductLearnt(
+        key=str(row.pk),
+        name=row.name,
+        lift_factor=row.lift_factor,
+        rate_factor=row.rate_factor,
+        lift_factor_before=before.get("lift_factor"),
+        rate_factor_before=before.get("rate_factor"),
+        proposed_factor=then.lift_factor if then else None,
+        proposed_rate=then.rate_factor if then else None,
+        kinds=[
+            KindLearnt(
+                hair=say("hair_kind", history=k.history, thickness=k.thickness, porosity=k.porosity),
+                extent=k.extent,
+                rate=k.rate,
+            )
+            for k in (then.learnt if then else ())
+        ][:SHOWN],
+        learnt=learnt,
+    )
+
+
 @router.get("/learning", response={200: LearningOut, ERRORS: Problem})
 def read_learning(request: HttpRequest) -> LearningOut:
     """The studio's own numbers against the model."""
@@ -152,17 +194,7 @@ def read_learning(request: HttpRequest) -> LearningOut:
         wasted_g=numbers.wasted_g,
         paces=list(numbers.paces)[:SHOWN],
         by_hair=list(numbers.by_hair)[:SHOWN],
-        products=[
-            ProductLearnt(
-                key=str(x.pk),
-                name=x.name,
-                lift_factor=x.lift_factor,
-                lift_factor_before=x.lift_factor_before,
-                proposed=learning.proposed_factor(facts, str(x.pk), x.lift_factor),
-                learnt=by_key.get(str(x.pk)),
-            )
-            for x in rows
-        ],
+        products=[_product_learnt(x, facts, by_key.get(str(x.pk))) for x in rows],
     )
 
 

@@ -184,6 +184,7 @@ def chair(loaded: Loaded, now: dt.datetime) -> Chair | None:
         others=loaded.others,
         pace=pace_of(row.studio),
         eyes=eyes_of(row.studio),
+        known=loaded.choice.known_head,
     )
 
 

@@ -26,6 +26,7 @@ class Service(models.Model):
         "elasticity": "returns",
         "salts_test": "not_done",
         "summary": {"worked": "", "change": ""},
+        "known": None,
     }
     """What tells of the client, and what it becomes when they are erased; of a summary, these of its keys."""
     IMPERSONAL: ClassVar[set[str]] = {"kind", "step", "tone", "choice", "toner_idea", "source"}
@@ -48,6 +49,7 @@ class Service(models.Model):
     choice = models.JSONField(default=dict, help_text="What was chosen for the plan, as the service file has it.")
     toner_idea = models.CharField(max_length=60, blank=True)
     source = models.CharField(max_length=20, blank=True, help_text="request, last time, or nothing: the studio's own.")
+    known = models.JSONField(null=True, blank=True, help_text="What earlier visits taught of the client's hair.")
     previous = models.ForeignKey("self", null=True, blank=True, on_delete=models.SET_NULL)
     reminded_at = models.DateTimeField(null=True, blank=True)
     summary = models.JSONField(null=True, blank=True, help_text="What it came to, kept when it is filed.")

@@ -29,6 +29,7 @@ def _lane(there: Chair, lane: LaneState, learnt: LiftFactors, base: LiftFactors,
     zone = there.zones[lane.key]
     load = lane_contact(there, lane)
     zero, rinsed = lane.finished_at, lane.rinsed_at
+    far, fast = there.lightener_of(lane.key).factors_on(zone.hair)
     mixed, wasted = _mixed(lane, zone)
     before_hex = hair_hex(zone.hair.colour_start, [zone.hair.start_level])[0]
     seen = [r for r in lane.readings if zero and (rinsed is None or r.at < rinsed)]
@@ -62,6 +63,8 @@ def _lane(there: Chair, lane: LaneState, learnt: LiftFactors, base: LiftFactors,
         extent=learnt.extent,
         rate=learnt.rate,
         is_past_wall=_is_past_wall(there, lane),
+        product_extent=far,
+        product_rate=fast,
         mixed_g=round(mixed, 1),
         wasted_g=round(wasted, 1),
         readings=tuple(

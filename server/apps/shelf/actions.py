@@ -11,7 +11,7 @@ from django.db import transaction
 from django.db.models import ProtectedError
 from django.shortcuts import get_object_or_404
 
-from apps.shelf.adapters import developer_value, label_fields, lightener_value, toner_value
+from apps.shelf.adapters import developer_value, label_fields, label_of, lightener_value, toner_value
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.shelf.queries import SHELF_MAX
 from apps.studio.actions import audit
@@ -19,6 +19,7 @@ from apps.studio.models import Membership, Studio
 from apps.studio.policies import require_lead
 from fervens_core import head as core
 from fervens_core.base import ConflictError, LimitError, check_range, say
+from fervens_core.followup import LearntProduct, with_learnt
 
 Row = Lightener | Developer | Toner
 KINDS: dict[str, type[Lightener] | type[Developer] | type[Toner]] = {
@@ -56,8 +57,10 @@ def _check(row: Row) -> None:
         ) from error
 
 
+LEARNT = ("lift_factor", "rate_factor", "learnt")
+"""What of a lightener is learnt, not written."""
 FIELDS = {
-    "lightener": set(label_fields(core.Lightener)) - {"name", "lift_factor"},
+    "lightener": set(label_fields(core.Lightener)) - {"name", *LEARNT},
     "developer": set(label_fields(core.Developer)) - {"name"},
     "toner": set(label_fields(core.TonerShade)) - {"name"},
 }
@@ -161,12 +164,13 @@ def want_to_order(member: Membership, what: str, *, is_wanted: bool) -> list[str
 
 
 @transaction.atomic
-def carry_learnt(member: Membership, key: UUID, factor: float) -> Lightener:
-    """A lightener's lift factor as the studio's services taught it; what it was before is kept for undoing."""
+def carry_learnt(member: Membership, key: UUID, learnt: LearntProduct) -> Lightener:
+    """A lightener as the studio's services taught it; what it was before is kept for undoing."""
     require_lead(member, "change_the_shelf")
     row = get_object_or_404(Lightener.objects.filter(studio_id=member.studio_id).select_for_update(), pk=key)
-    row.lift_factor_before = row.lift_factor
-    _apply(row, {"lift_factor": factor})
+    row.learnt_before = {name: getattr(row, name) for name in LEARNT}
+    told = label_of(with_learnt(lightener_value(row), learnt))
+    _apply(row, {name: told[name] for name in LEARNT})
     row.save()
     audit(member, "learnt_factor_carried_in", row.pk)
     return row
@@ -174,12 +178,13 @@ def carry_learnt(member: Membership, key: UUID, factor: float) -> Lightener:
 
 @transaction.atomic
 def undo_learnt(member: Membership, key: UUID) -> Lightener:
-    """The lift factor as it was before. Raises ConflictError when nothing was carried in."""
+    """The lightener as it was before. Raises ConflictError when nothing was carried in."""
     require_lead(member, "change_the_shelf")
     row = get_object_or_404(Lightener.objects.filter(studio_id=member.studio_id).select_for_update(), pk=key)
-    if row.lift_factor_before is None:
+    if row.learnt_before is None:
         raise ConflictError("nothing_carried", name=row.name)
-    row.lift_factor, row.lift_factor_before = row.lift_factor_before, None
+    _apply(row, dict(row.learnt_before))
+    row.learnt_before = None
     row.save()
     audit(member, "learnt_factor_taken_back", row.pk)
     return row

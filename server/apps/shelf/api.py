@@ -111,7 +111,9 @@ def _optional(*kinds: type) -> dict[str, Any]:
     found: dict[str, Any] = {}
     for kind in kinds:
         hints = get_type_hints(kind)
-        found |= {name: (hints[name] | None, None) for name in label_fields(kind) if name not in ("name", "dyes")}
+        found |= {
+            name: (hints[name] | None, None) for name in label_fields(kind) if name not in ("name", "dyes", "learnt")
+        }
     return found
 
 
@@ -139,7 +141,6 @@ class ProductShown(Schema):
     price_per_g: float | None
     is_low: bool
     hex: str | None = None
-    lift_factor_before: float | None = None
     dyes: dict[str, float] | None = None
 
 
@@ -171,7 +172,7 @@ def product_out(row: actions.Row) -> ProductOut:
     kind: Kind = "lightener" if isinstance(row, Lightener) else "developer" if isinstance(row, Developer) else "toner"
     more = {field: getattr(row, field) for field in actions.FIELDS[kind]}
     if isinstance(row, Lightener):
-        more |= {"lift_factor": row.lift_factor, "lift_factor_before": row.lift_factor_before}
+        more |= {"lift_factor": row.lift_factor, "rate_factor": row.rate_factor}
     is_low = row.stock_g is not None and row.low_g is not None and row.stock_g <= row.low_g
     colour = shade_hex(toner_value(row)) if isinstance(row, Toner) else None
     common = {field: getattr(row, field) for field in actions.COMMON}

@@ -1634,8 +1634,6 @@ export interface components {
             is_low: boolean;
             /** Hex */
             hex?: string | null;
-            /** Lift Factor Before */
-            lift_factor_before?: number | null;
             /** Dyes */
             dyes?: {
                 [key: string]: number;
@@ -1660,6 +1658,8 @@ export interface components {
             max_applications?: number | null;
             /** Counts From End */
             counts_from_end?: boolean | null;
+            /** Rate Factor */
+            rate_factor?: number | null;
             /** Volume Strength */
             volume_strength?: number | null;
             use?: components["schemas"]["DeveloperUse"] | null;
@@ -1742,6 +1742,8 @@ export interface components {
             max_applications?: number | null;
             /** Counts From End */
             counts_from_end?: boolean | null;
+            /** Rate Factor */
+            rate_factor?: number | null;
             /** Volume Strength */
             volume_strength?: number | null;
             use?: components["schemas"]["DeveloperUse"] | null;
@@ -3290,6 +3292,10 @@ export interface components {
             hands: number;
             /** Has Additive */
             has_additive: boolean;
+            /** Uses Known */
+            uses_known: boolean;
+            /** Known */
+            known: string | null;
             aim: components["schemas"]["Aim"];
             step: components["schemas"]["VolumeStep"];
             bowl_style: components["schemas"]["BowlStyle"];
@@ -3460,6 +3466,11 @@ export interface components {
              * @default false
              */
             has_additive: boolean;
+            /**
+             * Uses Known
+             * @default true
+             */
+            uses_known: boolean;
             /**
              * Volumes
              * @default {}
@@ -7283,6 +7294,18 @@ export interface components {
             kind: "feed" | "request";
         };
         /**
+         * KindLearnt
+         * @description A kind of hair that a lightener lifts otherwise: factors on how far and how fast beside other hair.
+         */
+        KindLearnt: {
+            /** Hair */
+            hair: string;
+            /** Extent */
+            extent: number;
+            /** Rate */
+            rate: number;
+        };
+        /**
          * LearningOut
          * @description The studio's own numbers.
          */
@@ -7348,7 +7371,9 @@ export interface components {
         };
         /**
          * ProductLearnt
-         * @description What was learnt of a lightener beside its profile; `proposed` is empty while too few services speak.
+         * @description What was learnt of a lightener beside its profile; `proposed_*` are empty while too few services speak.
+         *
+         *     Fields ending in _before are what the profile had before learning was carried in; kinds are of the proposal.
          */
         ProductLearnt: {
             /** Key */
@@ -7357,10 +7382,18 @@ export interface components {
             name: string;
             /** Lift Factor */
             lift_factor: number;
+            /** Rate Factor */
+            rate_factor: number;
             /** Lift Factor Before */
             lift_factor_before: number | null;
-            /** Proposed */
-            proposed: number | null;
+            /** Rate Factor Before */
+            rate_factor_before: number | null;
+            /** Proposed Factor */
+            proposed_factor: number | null;
+            /** Proposed Rate */
+            proposed_rate: number | null;
+            /** Kinds */
+            kinds: components["schemas"]["KindLearnt"][];
             learnt: components["schemas"]["Learnt"] | null;
         };
         /**

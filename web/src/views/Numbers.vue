@@ -19,6 +19,11 @@ const quick = (factor: number) => {
   const off = Math.round((factor - 1) * 100)
   return off === 0 ? 'as quick' : `${Math.abs(off)} % ${off > 0 ? 'quicker' : 'slower'}`
 }
+const both = (far: number | null, fast: number | null) => `${(far ?? 1).toFixed(2)} and ${(fast ?? 1).toFixed(2)}`
+/** Whether what was learnt is worth a tap. */
+const hasMore = (p: Schemas['ProductLearnt']) =>
+  (p.proposed_factor !== null && Math.abs(p.proposed_factor - p.lift_factor) >= 0.005) ||
+  (p.proposed_rate !== null && Math.abs(p.proposed_rate - p.rate_factor) >= 0.01)
 const undo = async (p: Schemas['ProductLearnt']) => {
   try {
     client.setQueryData(['learning'], await undoLearnt(p.key))
@@ -92,7 +97,8 @@ const place = (factor: number) => `${Math.min(Math.max((factor - 0.5) * 100, 0),
           >
             <p>
               <strong class="block text-lg leading-tight">{{ p.name }}</strong><span class="text-sm text-soft"
-                >profile: factor <span class="num">{{ p.lift_factor.toFixed(2) }}</span></span
+                >planned with <span class="num">{{ p.lift_factor.toFixed(2) }}</span> as far,
+                <span class="num">{{ p.rate_factor.toFixed(2) }}</span> as fast</span
               >
             </p>
             <p v-if="!p.learnt" class="text-soft">No filed service with readings yet.</p>
@@ -104,6 +110,9 @@ const place = (factor: number) => `${Math.min(Math.max((factor - 0.5) * 100, 0),
                   {{ many(p.learnt.services, 'service') }})</span
                 >
               </p>
+              <p v-for="k in p.kinds" :key="k.hair" class="text-sm text-soft">
+                {{ k.hair }}: {{ percent(k.extent) }} far, {{ quick(k.rate) }} beside other hair
+              </p>
               <div class="relative mt-1 h-3 rounded-[2px] bg-sunk" aria-hidden="true">
                 <span class="absolute top-[-3px] h-[18px] w-px bg-strong" :style="{ left: place(1) }" /><span
                   class="absolute top-[-2px] h-4 w-[6px] -translate-x-1/2 rounded-[1px] bg-ink"
@@ -112,17 +121,14 @@ const place = (factor: number) => `${Math.min(Math.max((factor - 0.5) * 100, 0),
               </div>
             </div>
             <div class="flex flex-wrap gap-2">
-              <button
-                v-if="p.proposed !== null && Math.abs(p.proposed - p.lift_factor) >= 0.005"
-                type="button"
-                class="btn btn-act"
-                @click="carry(p)"
-              >
-                Plan with {{ p.proposed.toFixed(2) }}
+              <button v-if="hasMore(p)" type="button" class="btn btn-act" @click="carry(p)">
+                Plan with {{ both(p.proposed_factor, p.proposed_rate) }}
               </button>
-              <span v-else-if="p.learnt && p.proposed === null" class="text-sm text-soft">needs three services</span>
+              <span v-else-if="p.learnt && p.proposed_factor === null" class="text-sm text-soft"
+                >needs three services</span
+              >
               <button v-if="p.lift_factor_before !== null" type="button" class="btn" @click="undo(p)">
-                Back to {{ p.lift_factor_before.toFixed(2) }}
+                Back to {{ both(p.lift_factor_before, p.rate_factor_before) }}
               </button>
             </div>
           </li>

@@ -192,7 +192,25 @@ const print = () => window.print()
         {{ problem }}
       </p>
       <p
-        v-if="shown.move_text"
+        v-if="shown.known"
+        class="mb-3 flex flex-wrap items-center gap-x-4 gap-y-1 rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-2"
+        aria-label="From earlier visits"
+      >
+        <span
+          ><strong>{{ shown.known }}.</strong>
+          {{ shown.uses_known ? 'Planned with it.' : 'Planned as for anyone.' }}</span
+        >
+        <button
+          v-if="!isLocked"
+          type="button"
+          class="btn no-print"
+          @click="plan.change({ uses_known: !shown.uses_known })"
+        >
+          {{ shown.uses_known ? 'Plan as for anyone' : 'Plan with it' }}
+        </button>
+      </p>
+      <p
+        v-if="shown.move_text && (shown.moves.length || !shown.known)"
         class="mb-3 rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-2"
         aria-label="From the strand tests"
       >

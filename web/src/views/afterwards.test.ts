@@ -299,24 +299,26 @@ describe('the numbers', () => {
     wasted_g: 20,
     paces: [],
     by_hair: [],
-    products: [{ key: 'k', name: 'Chalk', lift_factor: 1, lift_factor_before: null, proposed: 0.93, learnt, ...more }],
+    products: [
+      { key: 'k', name: 'Chalk', lift_factor: 1, rate_factor: 1, lift_factor_before: null, rate_factor_before: null, proposed_factor: 0.93, proposed_rate: 0.9, kinds: [], learnt, ...more }, // prettier-ignore
+    ],
   })
   it('say how a product lifts and carry it in with one tap, and back', async () => {
     answers.learning = numbers({})
     vi.mocked(calls.carryLearnt).mockResolvedValue(
-      numbers({ lift_factor: 0.93, lift_factor_before: 1, proposed: 0.93 }) as never,
+      numbers({ lift_factor: 0.93, rate_factor: 0.9, lift_factor_before: 1, rate_factor_before: 1 }) as never,
     )
     vi.mocked(calls.undoLearnt).mockResolvedValue(numbers({}) as never)
     const wrapper = await show(Numbers)
     expect(wrapper.text()).toContain('10 % less far, as quick')
     expect(wrapper.text()).toContain('91 %')
-    await button(wrapper, 'Plan with 0.93').trigger('click')
+    await button(wrapper, 'Plan with 0.93 and 0.90').trigger('click')
     await flushPromises()
-    expect(wrapper.text()).toContain('factor 0.93')
+    expect(wrapper.text()).toContain('0.93 as far')
     expect(said()).toEqual(['Chalk is planned by what was learnt.'])
-    await button(wrapper, 'Back to 1.00').trigger('click')
+    await button(wrapper, 'Back to 1.00 and 1.00').trigger('click')
     await flushPromises()
-    expect(wrapper.text()).toContain('factor 1.00')
+    expect(wrapper.text()).toContain('1.00 as far')
   })
   it('say what is missing while nothing is filed', async () => {
     answers.learning = { ...numbers({}), services: 0 }

@@ -17,12 +17,14 @@ from fervens_core.lift import (
     Change,
     Eye,
     Happening,
+    KnownHead,
     LaneKinetics,
     Reading,
     Strand,
     effective_volume,
     learn,
     make_course,
+    of_known,
     prior,
     strand_readings,
     unknown_eye,
@@ -52,7 +54,8 @@ class Chair:
     Args:
         zones: the state's lanes by key. now: with time zone. strands: tests, which teach as well.
         others: lighteners that lanes have of their own. pace: how fast the studio's hands are. eyes: what is known of
-            members' eyes, by name and way of reading; an eye nothing is known of may be off.
+            members' eyes, by name and way of reading; an eye nothing is known of may be off. known: what earlier visits
+            taught of this person.
     """
 
     state: ServiceState
@@ -64,6 +67,7 @@ class Chair:
     others: tuple[Lightener, ...] = ()
     pace: Paces = USUAL_PACE
     eyes: Mapping[tuple[str, ReadingMode], Eye] = field(default_factory=dict)
+    known: KnownHead | None = None
 
     def application_min(self, key: str) -> float:
         """Minutes a lane's application takes these hands."""
@@ -231,6 +235,7 @@ def head_belief(chair: Chair, times: list[LaneTimes] | None = None) -> Belief:
         tuple(lane_kinetics(chair, x, t) for x, t in zip(state.lanes, times, strict=True))
         + tuple(s.kinetics for s in read),
         [zones[x.key].zone_key for x in state.lanes] + [s.zone_key or s.key for s in read],
+        of_known(chair.known),
     )
     readings = list(strand_readings(read, len(state.lanes)))
     for index, lane in enumerate(state.lanes):

@@ -9,9 +9,17 @@ from fervens_core.followup.filed import (
     FiledToner,
     read_filed,
 )
-from fervens_core.followup.learnt import LaneFact, Learnt, Pace, learnt_lift_factor, studio_numbers
+from fervens_core.followup.learnt import (
+    LaneFact,
+    Learnt,
+    LearntProduct,
+    Pace,
+    learnt_product,
+    studio_numbers,
+    with_learnt,
+)
 from fervens_core.followup.next_visit import REMINDER_DAYS, REST_DAYS, NextVisit, grown_mm, propose_visit, reminder_text
-from fervens_core.followup.recall import LastFormula, WornLane, as_strands, has_regrowth, head_since, last_formulas
+from fervens_core.followup.recall import LastFormula, WornLane, has_regrowth, head_since, last_formulas
 from fervens_core.followup.take_home import handout
 
 __all__ = [
@@ -25,10 +33,10 @@ __all__ = [
     "LaneFact",
     "LastFormula",
     "Learnt",
+    "LearntProduct",
     "NextVisit",
     "Pace",
     "WornLane",
-    "as_strands",
     "eye_pairs",
     "grown_mm",
     "handout",
@@ -37,9 +45,10 @@ __all__ = [
     "lane_label",
     "last_formulas",
     "learn_eyes",
-    "learnt_lift_factor",
+    "learnt_product",
     "propose_visit",
     "read_filed",
     "reminder_text",
     "studio_numbers",
+    "with_learnt",
 ]

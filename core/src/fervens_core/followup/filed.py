@@ -53,7 +53,8 @@ class FiledLane:
         contact_min, volume_min: contact load. history, thickness, porosity: of its hair, as learning groups it.
         extent, rate: learnt; log_extent, log_rate: beside what was expected, natural log.
         mixed_g, wasted_g: of its bowls. piece, at_mm: which kind, and where, of a zone of two kinds or bands.
-        lightener: name of its own product, empty for the service's.
+        lightener: name of its own product, empty for the service's. product_extent, product_rate: factors of it that
+            were expected then; None in older ones.
     """
 
     key: Annotated[str, Text(80)]
@@ -88,6 +89,8 @@ class FiledLane:
     piece: Words = ""
     at_mm: Reach | None = None
     lightener: Words = ""
+    product_extent: Factor | None = None
+    product_rate: Factor | None = None
 
     @property
     def label(self) -> Message | str:

@@ -7,21 +7,32 @@ from __future__ import annotations
 
 import math
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import TypeVar
 
 import numpy as np
 
 from fervens_core.base import ON_TARGET_LEVELS, LimitError, Message, check_range, say
-from fervens_core.head import History, Porosity, Thickness
+from fervens_core.head import History, LearntHair, Lightener, Porosity, Thickness
 
 K = TypeVar("K")
 
-PRIOR_STD = 0.10
-"""[MODEL] how far a product's real strength may be from its label's, in the log of how far it lifts."""
-SERVICE_STD = 0.15
-"""[MODEL] how far one service's mean may be from the product's own, in the same log."""
+
+@dataclass(frozen=True, slots=True)
+class _Spreads:
+    """In the log: how far a product may be from its label, a kind of hair from others with it, a service from both."""
+
+    product: float
+    kind: float
+    service: float
+
+
+EXTENT_SPREADS, RATE_SPREADS = _Spreads(0.10, 0.07, 0.15), _Spreads(0.15, 0.12, 0.25)
+"""[MODEL] of how far, and of how fast."""
 LIFT_FACTOR_LOW, LIFT_FACTOR_HIGH = 0.5, 1.2
+RATE_FACTOR_LOW, RATE_FACTOR_HIGH = 0.5, 2.0
+KIND_LEAST = 0.01
+"""A kind of hair that lifts by less than one per cent otherwise is like the others."""
 COUNT_LEAST = 3
 """So few services say nothing yet."""
 
@@ -155,21 +166,76 @@ def studio_numbers(facts: Sequence[LaneFact]) -> StudioNumbers:
     )
 
 
-def learnt_lift_factor(current: float, facts: Sequence[LaneFact]) -> float:
-    """A product's lift factor with what its services taught: Gaussian, each service's mean as one look at it.
+@dataclass(frozen=True, slots=True)
+class LearntProduct:
+    """What a product's services say should change of what is expected of it, partly pooled.
 
     Args:
-        current: the factor its lanes were expected with, 0.5 to 1.2.
-        facts: lanes of that product only.
-    Returns:
-        0.5 to 1.2. Few services move it little.
+        extent, rate: factors on how far and how fast it lifts any hair, 1 for no change. kinds: kinds of hair with
+            factors of their own beside those. services: that say so.
+    """
+
+    extent: float
+    rate: float
+    kinds: tuple[LearntHair, ...]
+    services: int
+
+
+def learnt_product(facts: Sequence[LaneFact]) -> LearntProduct:
+    """How far and how fast a product lifts, as its services taught: all hair together, and each kind beside that.
+
+    Partly pooled: a product's own factor and one more for each kind of hair, both Gaussian about nothing in the log;
+    each service's mean of a kind is one look at their sum. Few services move it little, a kind seen once hardly.
+
+    Args:
+        facts: lanes of that product only, told beside what is expected of it today.
     Raises:
         LimitError: fewer than three services.
+    Source:
+        Gelman et al. 2013, Bayesian Data Analysis, section 5.4: the hierarchical normal model.
     """
-    check_range("lift_factor", current, LIFT_FACTOR_LOW, LIFT_FACTOR_HIGH)
-    means = [float(np.mean([f.log_extent for f in g])) for g in _groups(facts, lambda f: f.service).values()]
-    if len(means) < COUNT_LEAST:
-        raise LimitError("services", say("limit-services_filed", least=COUNT_LEAST), len(means))
-    weight = len(means) / SERVICE_STD**2
-    moved = float(np.mean(means)) * weight / (weight + 1.0 / PRIOR_STD**2)
-    return float(min(max(current * math.exp(moved), LIFT_FACTOR_LOW), LIFT_FACTOR_HIGH))
+    services = len({f.service for f in facts})
+    if services < COUNT_LEAST:
+        raise LimitError("services", say("limit-services_filed", least=COUNT_LEAST), services)
+    groups = _groups(facts, lambda f: (f.service, (f.history, f.thickness, f.porosity)))
+    kinds = list(dict.fromkeys(kind for _, kind in groups))
+    rows = np.zeros((len(groups), 1 + len(kinds)))
+    rows[:, 0] = 1.0
+    rows[np.arange(len(groups)), [1 + kinds.index(kind) for _, kind in groups]] = 1.0
+    found = []
+    for spread, values in (
+        (EXTENT_SPREADS, [float(np.mean([f.log_extent for f in g])) for g in groups.values()]),
+        (RATE_SPREADS, [float(np.mean([f.log_rate for f in g])) for g in groups.values()]),
+    ):
+        before = np.diag([spread.product**-2.0] + [spread.kind**-2.0] * len(kinds))
+        found.append(
+            np.linalg.solve(before + rows.T @ rows / spread.service**2, rows.T @ np.array(values) / spread.service**2)
+        )
+    far, fast = found
+    own = tuple(
+        LearntHair(*kind, math.exp(float(np.clip(e, -0.6, 0.6))), math.exp(float(np.clip(r, -0.8, 0.8))))
+        for kind, e, r in zip(kinds, far[1:], fast[1:], strict=True)
+        if max(abs(e), abs(r)) >= KIND_LEAST
+    )
+    return LearntProduct(math.exp(float(far[0])), math.exp(float(fast[0])), own, services)
+
+
+def with_learnt(lightener: Lightener, learnt: LearntProduct) -> Lightener:
+    """A lightener with what its services taught; factors of kinds it has already are moved on."""
+    kinds = {(x.history, x.thickness, x.porosity): x for x in lightener.learnt}
+    for x in learnt.kinds:
+        key = (x.history, x.thickness, x.porosity)
+        old = kinds.get(key)
+        if old is not None:
+            x = replace(
+                x,
+                extent=float(np.clip(old.extent * x.extent, 0.5, 2.0)),
+                rate=float(np.clip(old.rate * x.rate, 0.4, 2.5)),
+            )
+        kinds[key] = x
+    return replace(
+        lightener,
+        lift_factor=float(np.clip(lightener.lift_factor * learnt.extent, LIFT_FACTOR_LOW, LIFT_FACTOR_HIGH)),
+        rate_factor=float(np.clip(lightener.rate_factor * learnt.rate, RATE_FACTOR_LOW, RATE_FACTOR_HIGH)),
+        learnt=tuple(kinds.values()),
+    )

@@ -26,16 +26,12 @@ from fervens_core.head import (
 )
 from fervens_core.lift import (
     ADDITIVE_STRENGTH_FACTOR,
-    READINGS_MAX,
     LiftFactors,
-    Strand,
-    StrandReading,
     time_to_level,
 )
 from fervens_core.safety import strongest_volume
 
 LEAST_MM = 1.0
-TAUGHT_STRANDS_MAX = 4
 
 
 @dataclass(frozen=True, slots=True)
@@ -178,36 +174,6 @@ def _kind_since(
         is_kept = is_kept or (root is None and zone.off_scalp_mm > 0.0)
         moved.insert(0, StrandPart(hair=natural, to_mm=round(min(fresh, room), 1), is_left_out=is_kept))
     return lengths, tuple(moved)
-
-
-def as_strands(
-    worn: Sequence[WornLane], lightener: Lightener, others: tuple[Lightener, ...] = ()
-) -> tuple[Strand, ...]:
-    """The lanes that were read most, as strands: what this head taught last time moves the next plan.
-
-    Only lanes of natural hair away from the scalp: lengths are not the hair they were, and a strand knows no warmth.
-    """
-    fit = [w for w in worn if w.readings and not w.zone.touches_scalp]
-    natural = [w for w in fit if w.zone.hair.history is History.VIRGIN]
-    natural.sort(key=lambda w: (-len(w.readings), w.zone.key))
-    found = []
-    for w in natural[:TAUGHT_STRANDS_MAX]:
-        seen = sorted({m: (level, mode) for m, level, mode in w.readings if 0.0 <= m <= 180.0}.items())
-        readings = tuple(StrandReading(round(m, 1), level, mode) for m, (level, mode) in seen)[-READINGS_MAX:]
-        parent = w.zone.zone_key
-        found.append(
-            Strand(
-                key=f"last-{w.zone.key}"[:40],
-                zone_key=parent,
-                hair=replace(w.zone.hair, lifted_from=None),
-                lightener=lightener_among(w.zone.lightener, lightener, others),
-                volume_strength=w.volume_strength,
-                covering=w.zone.covering,
-                has_additive=w.has_additive,
-                readings=readings,
-            )
-        )
-    return tuple(found)
 
 
 SAME_VOLUME = 1.5

@@ -63,6 +63,7 @@ def chair_of(file: ServiceFile, at_min: float | None = None) -> Chair:
         others=file.other_lighteners,
         pace=file.pace,
         eyes={(e.by, e.mode): e.eye for e in file.eyes},
+        known=file.plan.known_head,
     )
 
 

@@ -13,6 +13,7 @@ from typing import Annotated, Any
 from pydantic import BeforeValidator, PlainSerializer, WithJsonSchema
 
 from fervens_core.base import (
+    Count,
     Flag,
     Key,
     Level,
@@ -27,6 +28,7 @@ from fervens_core.base import (
     contract,
     say,
 )
+from fervens_core.head.hair import Hair, History, Porosity, Thickness
 
 Name = Annotated[str, Text(80)]
 DeveloperParts = Annotated[Number, Within(0.5, 4.0, "parts")]
@@ -70,6 +72,18 @@ Dyes = Annotated[
 
 @dataclass(frozen=True, slots=True)
 @contract
+class LearntHair:
+    """How far and how fast a lightener lifts one kind of hair beside what is expected of it (1 = the same)."""
+
+    history: History
+    thickness: Thickness
+    porosity: Porosity
+    extent: Annotated[Number, Within(0.5, 2.0)] = 1.0
+    rate: Annotated[Number, Within(0.4, 2.5)] = 1.0
+
+
+@dataclass(frozen=True, slots=True)
+@contract
 class Lightener:
     """A lightener as its label tells it.
 
@@ -79,7 +93,8 @@ class Lightener:
         max_volume: strongest developer the label allows, up to 40 vol.
         max_volume_on_scalp: strongest on the scalp, commonly 20 vol.
         bowl_life_min: how long a mixed bowl keeps its strength, 5 to 60 min (15 to 20 is usual).
-        lift_factor: how far it lifts beside the bench trial's powder (1 = the same), 0.5 to 1.2.
+        lift_factor: how far it lifts beside the bench trial's powder (1 = the same), 0.5 to 1.2. rate_factor: how fast,
+            0.5 to 2. learnt: kinds of hair that it lifts otherwise, as a studio's services taught.
         is_dark: blue or charcoal: through it the level cannot be read well.
         is_heat_allowed: whether the label allows heat.
         counts_from_end: the label's time counts from a zone's last section on, not from its first.
@@ -99,6 +114,8 @@ class Lightener:
     is_heat_allowed: Flag = False
     max_applications: Annotated[Whole, Within(1, 4)] | None = None
     counts_from_end: Flag = False
+    rate_factor: Annotated[Number, Within(0.5, 2.0)] = 1.0
+    learnt: Annotated[tuple[LearntHair, ...], Count(0, 84, "kinds")] = ()
 
     def __post_init__(self) -> None:
         if self.max_volume_on_scalp > self.max_volume:
@@ -109,6 +126,13 @@ class Lightener:
     def ratio(self) -> Ratio:
         """How it is mixed, by weight."""
         return Ratio(self.developer_parts)
+
+    def factors_on(self, hair: Hair) -> tuple[float, float]:
+        """How far and how fast it lifts hair of a kind, beside the bench trial's powder."""
+        for x in self.learnt:
+            if (x.history, x.thickness, x.porosity) == (hair.history, hair.thickness, hair.porosity):
+                return self.lift_factor * x.extent, self.rate_factor * x.rate
+        return self.lift_factor, self.rate_factor
 
 
 def lightener_among(key: str | None, usual: Lightener, others: tuple[Lightener, ...]) -> Lightener:

@@ -41,6 +41,7 @@ from fervens_core.lift.kinetics import (
     volume_for,
     zone_factors,
 )
+from fervens_core.lift.known import KnownHead, known_head, of_known
 from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, QUANTILES, LaneKinetics, Outlook, shape
 from fervens_core.lift.reading import EYE_BIAS_STD, INSTRUMENT_STD, SOMEONE, Reading, mode_bias, mode_std
 from fervens_core.lift.simulate import MODEL_WORLD, WORLDS, KnownEye, SimulatedHead, World, calibrated, simulated_head
@@ -87,6 +88,7 @@ __all__ = [
     "Happening",
     "HeadMove",
     "KnownEye",
+    "KnownHead",
     "LaneKinetics",
     "LiftFactors",
     "Outlook",
@@ -108,6 +110,7 @@ __all__ = [
     "fit_strands",
     "going_level",
     "head_move",
+    "known_head",
     "lane_block",
     "learn",
     "learn_eye",
@@ -119,6 +122,7 @@ __all__ = [
     "minutes_of_work",
     "mode_bias",
     "mode_std",
+    "of_known",
     "prior",
     "ready_windows",
     "residuals",

@@ -237,11 +237,16 @@ def ready_windows(belief: Belief, targets: Sequence[float], coverings: Sequence[
     return ordered
 
 
-def prior(lanes: tuple[LaneKinetics, ...], zone_keys: Sequence[str] | None = None) -> Belief:
+def prior(
+    lanes: tuple[LaneKinetics, ...],
+    zone_keys: Sequence[str] | None = None,
+    person: tuple[tuple[float, float], tuple[float, float]] = ((0.0, HEAD_EXTENT_STD), (0.0, HEAD_RATE_STD)),
+) -> Belief:
     """What is believed of a head before any reading: expected factors, spread between heads and between zones.
 
     Args:
         zone_keys: which zone each lane belongs to; None when every lane is a zone of its own.
+        person: mean and spread of the log of how far, and of how fast, this head lifts beside others (`of_known`).
     """
     n = len(lanes)
     keys = list(zone_keys) if zone_keys is not None else [str(i) for i in range(n)]
@@ -253,7 +258,8 @@ def prior(lanes: tuple[LaneKinetics, ...], zone_keys: Sequence[str] | None = Non
     covariance = np.zeros((size, size))
     covariance[range(HEAD_UNKNOWNS), range(HEAD_UNKNOWNS)] = SHAPE_STD**2
     own = covariance[HEAD_UNKNOWNS:, HEAD_UNKNOWNS:]
-    spreads = ((HEAD_EXTENT_STD, ZONE_EXTENT_STD), (HEAD_RATE_STD, ZONE_RATE_STD), (HEAD_START_STD, ZONE_START_STD))
+    far, fast = person
+    spreads = ((far[1], ZONE_EXTENT_STD), (fast[1], ZONE_RATE_STD), (HEAD_START_STD, ZONE_START_STD))
     for place, (head, zone) in enumerate(spreads):
         own[place::LANE_UNKNOWNS, place::LANE_UNKNOWNS] = head**2 + zone**2 * together
     ceilings = np.array([ln.factors.ceiling_std if np.isfinite(ln.factors.ceiling) else 0.0 for ln in lanes])
@@ -263,4 +269,7 @@ def prior(lanes: tuple[LaneKinetics, ...], zone_keys: Sequence[str] | None = Non
     own[places, places] += np.where(
         ceilings > 0.0, 1e-8, 1e-2
     )  # lanes without one keep an unknown that nothing depends on
-    return Belief(lanes=lanes, mean=np.zeros(size), covariance=covariance)
+    mean = np.zeros(size)
+    mean[HEAD_UNKNOWNS + _EXTENT :: LANE_UNKNOWNS] = far[0]
+    mean[HEAD_UNKNOWNS + _RATE :: LANE_UNKNOWNS] = fast[0]
+    return Belief(lanes=lanes, mean=mean, covariance=covariance)

@@ -169,8 +169,9 @@ def zone_factors(zone: Zone, lightener: Lightener) -> LiftFactors:
     warmer_k = SCALP_WARMTH_K if zone.touches_scalp else 0.0
     if zone.covering is Covering.OPEN_AIR:
         warmer_k -= OPEN_AIR_COOLING_K
-    extent = base.extent * lightener.lift_factor * _LOAD[zone.load]
-    return replace(base, extent=extent, rate=base.rate * temperature_rate_factor(warmer_k))
+    far, fast = lightener.factors_on(zone.hair)
+    extent = base.extent * far * _LOAD[zone.load]
+    return replace(base, extent=extent, rate=base.rate * fast * temperature_rate_factor(warmer_k))
 
 
 def scaled_time(worked_min: Floats | float, rate: Floats | float) -> Floats:

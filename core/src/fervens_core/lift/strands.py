@@ -29,6 +29,7 @@ from fervens_core.head import Covering, Hair, Lightener, ReadingMode, Zone
 from fervens_core.lift.belief import Belief, lane_block, moved, prior
 from fervens_core.lift.course import Application, make_course
 from fervens_core.lift.kinetics import LiftFactors, effective_volume, zone_factors
+from fervens_core.lift.known import KnownHead, of_known
 from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, LaneKinetics
 from fervens_core.lift.reading import EYE_BIAS_STD, SOMEONE, Reading
 from fervens_core.lift.update import learn
@@ -173,19 +174,20 @@ def teach(
     zones: tuple[Zone, ...],
     strands: tuple[Strand, ...],
     expected: Sequence[LiftFactors],
+    known: KnownHead | None = None,
 ) -> Taught:
     """What the strands say about every lane of a head; the expectation itself when no strand was read.
 
     A strand taken from a zone says more about that zone than about the others.
 
     Args:
-        expected: the lanes' expected factors.
+        expected: the lanes' expected factors. known: what earlier visits taught of this person.
     """
     n = len(zones)
     read = tuple(s for s in strands if s.readings)
     lanes = tuple(LaneKinetics(z.hair.start_level, 20.0, f) for z, f in zip(zones, expected, strict=True))
     keys = [z.zone_key for z in zones] + [s.zone_key or s.key for s in read]
-    before = prior(lanes + tuple(s.kinetics for s in read), keys)
+    before = prior(lanes + tuple(s.kinetics for s in read), keys, of_known(known))
     after = learn(before, strand_readings(read, n)).of_lanes(n)
     return Taught(after.mean, after.covariance)
 

@@ -299,10 +299,11 @@ def plan_from(request: PlanRequest, start_min: float = 0.0) -> Plan:
     """
     lanes = request.lanes
     expected = [zone_factors(z, request.lightener_of(z)) for z in lanes]
-    taught = teach(lanes, request.strands, expected)
-    learnt = [taught.factors(i, f) for i, f in enumerate(expected)] if has_read_strand(request) else expected
+    taught = teach(lanes, request.strands, expected, request.choice.known_head)
+    is_taught = has_read_strand(request) or request.choice.known_head is not None
+    learnt = [taught.factors(i, f) for i, f in enumerate(expected)] if is_taught else expected
     entries, left_out = entries_of(request, lanes, learnt)
-    move = head_move(taught) if has_read_strand(request) else None
+    move = head_move(taught) if is_taught else None
     if not entries:
         return Plan((), (), tuple(left_out), (), prior(()), move, NOTHING)
     rows, price = _schedule(request, entries, start_min)

@@ -19,7 +19,7 @@ from fervens_core.head import (
     lanes_of,
     lightener_among,
 )
-from fervens_core.lift import Strand
+from fervens_core.lift import KnownHead, Strand
 from fervens_core.planning.bowls import BowlStyle
 from fervens_core.planning.mixing import MIX_PER_FOIL_G
 from fervens_core.safety import WeakestVolumes
@@ -102,6 +102,7 @@ class PlanChoice:
         has_additive: a bond-building additive weakens the mix.
         hands: pairs of them, 1 or 2.
         mix_per_foil_g: mixed product for a medium section, 1 to 40 g.
+        known_head: what earlier visits taught of this person, or None to plan as for anyone.
     """
 
     visit_mins: Annotated[tuple[PlanMinute, ...], Count(0, 60, "visits")] = ()
@@ -120,6 +121,7 @@ class PlanChoice:
     delicate_way: DelicateWay = DelicateWay.WEAKER_LAST
     hands: Annotated[Whole, Within(1, 2, "pairs")] = 1
     mix_per_foil_g: Annotated[Number, Within(1.0, 40.0, "g")] = MIX_PER_FOIL_G
+    known_head: KnownHead | None = None
 
     def on(self, lanes: tuple[Zone, ...]) -> tuple[Zone, ...]:
         """Lanes in their rows, with the covering and the product that were chosen for them."""

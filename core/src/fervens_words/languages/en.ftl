@@ -358,6 +358,10 @@ plan-held = { PLAIN($asked) } vol asked, held at { PLAIN($volume) } ({ $limit })
 plan-raised = { PLAIN($asked) } vol asked, raised to { PLAIN($volume) } (weakest bottle on the shelf).
 plan_short-stronger = { PLAIN($volume) } vol cannot lift this far; up to { PLAIN($most) } vol is allowed here.
 plan_short-stops = This hair stops short with { PLAIN($volume) } vol ({ $limit }): lower the target or plan another visit.
+plan-known_head = { $visits ->
+    [one] Last visit
+   *[other] { $visits } visits
+  }: { $move }
 plan_short-stalls = Hair like this stalls near { LEVEL($level) } in one visit, whatever the time: plan another visit or lower the target.
 plan_short-label = The label's { PLAIN($label) } min end before its last sections are done: work it in rows, in fewer sections, or over another visit.
 plan_short-later_or_stronger = { PLAIN($volume) } vol would need longer; up to { PLAIN($most) } vol is allowed here.

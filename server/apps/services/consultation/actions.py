@@ -15,6 +15,7 @@ from apps.common.telling import tell
 from apps.services import loading
 from apps.services.acts import check_revision, locked
 from apps.services.adapters import StrandRow, findings_value, strand_data, zone_row
+from apps.services.known import known_of
 from apps.services.loading import Loaded, load
 from apps.services.models import Service
 from apps.shelf.models import Lightener
@@ -43,10 +44,13 @@ def start_service(
         raise ConflictError("erased")
     lightener = Lightener.objects.filter(studio_id=member.studio_id).order_by("name").first()
     last = Service.objects.filter(studio_id=member.studio_id, client=client).order_by("-starts_at").first()
+    known = known_of(member.studio_id, client.pk)
     row = Service.objects.create(
         studio_id=member.studio_id,
         client=client,
         starts_at=starts_at or timezone.now(),
+        known=known,
+        choice={"known_head": known} if known else {},
         kind=kind.value,
         lightener=lightener,
         facts={k: last.facts[k] for k in LASTING_FACTS if k in last.facts} if last else {},

@@ -15,6 +15,7 @@ from apps.common.telling import tell
 from apps.services import loading
 from apps.services.acts import append, check_revision, locked
 from apps.services.adapters import names_lighteners
+from apps.services.known import known_value
 from apps.services.loading import Loaded, load
 from apps.services.models import PlanVersion, Service
 from apps.services.plan import queries as plan_queries
@@ -36,13 +37,15 @@ from fervens_core.planning import Plan, PlanChoice, PlanRequest, propose_lighten
 class Choices:
     """Everything a technician sets on the plan.
 
-    `order` empty keeps the saved one, `toner_key` "" has no toner yet, without `lightener_key` one is proposed.
+    `order` empty keeps the saved one, `toner_key` "" has no toner yet, without `lightener_key` one is proposed;
+    `uses_known` plans with what earlier visits taught of the client.
     """
 
     lightener_key: UUID | None
     order: list[str]
     toner_key: str
     choice: PlanChoice
+    uses_known: bool = True
 
 
 def _others(loaded: Loaded, member: Membership, own: str, choice: PlanChoice) -> tuple[core.Lightener, ...]:
@@ -66,7 +69,7 @@ def request_of(loaded: Loaded, member: Membership, choices: Choices) -> PlanRequ
         zones=zones,
         lightener=lightener_value(lightener),
         bottles=tuple(developers(member.studio_id)),
-        choice=choices.choice,
+        choice=replace(choices.choice, known_head=known_value(loaded.row) if choices.uses_known else None),
         strands=loaded.strand_values,
         elasticity=loaded.findings.elasticity,
         weakest=loading.weakest_volumes(member.studio),
@@ -95,7 +98,7 @@ def write_plan(
     plan = planned(request)
     row = loaded.row
     row.lightener_id = UUID(request.lightener.key)
-    row.choice = plain(choices.choice)
+    row.choice = plain(request.choice)
     row.toner_idea = choices.toner_key
     check_toner_idea(loaded, must_be_there=True)
     row.revision += 1
@@ -175,6 +178,7 @@ def choices_of(values: dict[str, Any]) -> Choices:
         lightener_key=values["lightener_key"],
         order=values["order"],
         toner_key=values["toner_key"],
+        uses_known=values["uses_known"],
         choice=PlanChoice(
             visit_mins=tuple(values["visit_mins"]),
             round_starts=tuple(values["round_starts"]),

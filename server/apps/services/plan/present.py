@@ -2,8 +2,11 @@
 
 from __future__ import annotations
 
+import math
+
 import numpy as np
 
+from apps.services.known import known_value
 from apps.services.loading import Loaded
 from apps.services.models import PlanVersion
 from apps.services.plan.schemas import (
@@ -22,10 +25,11 @@ from apps.services.plan.schemas import (
 from apps.services.planned import aims_of
 from apps.shelf.adapters import shade_hex
 from apps.shelf.queries import toners
-from fervens_core.base import say
+from fervens_core.base import Message, say
 from fervens_core.chair import paint_plan, window_of
 from fervens_core.colour import hair_lab, seen_hexes
 from fervens_core.head import kept_parts_of, lanes_of
+from fervens_core.lift import HeadMove
 from fervens_core.planning import (
     LanePlan,
     OrderWay,
@@ -170,6 +174,15 @@ def _toner_ideas(loaded: Loaded) -> list[TonerIdea]:
     return found
 
 
+def _known(loaded: Loaded) -> Message | None:
+    """What earlier visits taught of the client's hair, in words."""
+    known = known_value(loaded.row)
+    if known is None:
+        return None
+    move = HeadMove(math.exp(known.log_extent), math.exp(known.log_rate))
+    return say("plan-known_head", move=move.text, visits=known.visits)
+
+
 def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest, toner_key: str) -> PlanOut:
     """A plan, painted."""
     choice = request.choice
@@ -193,6 +206,8 @@ def plan_out(loaded: Loaded, plan: Plan, request: PlanRequest, toner_key: str) -
         delicate_way=choice.delicate_way,
         hands=choice.hands,
         has_additive=choice.has_additive,
+        uses_known=choice.known_head is not None,
+        known=_known(loaded),
         aim=choice.aim,
         step=choice.step,
         bowl_style=choice.bowl_style,

@@ -38,6 +38,7 @@ class PlanIn(In):
     visit_mins: list[float] = Field([], max_length=60)
     round_starts: list[str] = Field([], max_length=60)
     has_additive: bool = False
+    uses_known: bool = True
     volumes: dict[str, float] = {}
     minutes: dict[str, float] = {}
     visits: dict[str, int] = {}
@@ -182,6 +183,8 @@ class PlanOut(Schema):
     delicate_way: DelicateWay
     hands: int
     has_additive: bool
+    uses_known: bool
+    known: Words | None
     aim: Aim
     step: VolumeStep
     bowl_style: BowlStyle

@@ -14,8 +14,9 @@ from apps.clients import queries as client_queries
 from apps.clients.models import Client
 from apps.common.telling import tell
 from apps.services import loading
-from apps.services.adapters import StrandRow, choice_value, names_lighteners, strand_data, zone_row, zone_values
+from apps.services.adapters import choice_value, names_lighteners, zone_row, zone_values
 from apps.services.consultation.actions import LASTING_FACTS
+from apps.services.known import known_of
 from apps.services.models import Service
 from apps.services.planned import planned
 from apps.services.summary import summarise
@@ -31,7 +32,6 @@ from fervens_core.followup import (
     LastFormula,
     NextVisit,
     WornLane,
-    as_strands,
     has_regrowth,
     head_since,
     last_formulas,
@@ -39,7 +39,6 @@ from fervens_core.followup import (
     read_filed,
 )
 from fervens_core.head import AGAIN, Elasticity, Lightener, ServiceKind, Zone, lanes_of, without_row
-from fervens_core.lift import Strand
 from fervens_core.log import Step
 from fervens_core.planning import (
     PlanChoice,
@@ -228,10 +227,7 @@ def start_from(
         check_range("booked_min", booked_min, 15.0, 900.0, "min")
     summary = summary_of(last)
     zones = zones_on(last, summary, at)
-    strands: tuple[Strand, ...] = ()
-    if last.lightener:
-        usual, others = lightener_value(last.lightener), _others(last, zone_values(last))
-        strands = as_strands(worn_lanes(last, summary), usual, others)
+    known = known_of(member.studio_id, client.pk)
     facts = {k: last.facts[k] for k in LASTING_FACTS if k in last.facts}
     keys = [z.key for z in zones]
     old = choice_value(last, keys)
@@ -244,8 +240,8 @@ def start_from(
         wanted_level=last.wanted_level,
         lightener=last.lightener,
         facts=facts | ({"booked_min": booked_min} if booked_min else {}),
-        strands=[strand_data(StrandRow(s, None, None)) for s in strands],
-        choice={"has_additive": old.has_additive},
+        known=known,
+        choice={"has_additive": old.has_additive, "known_head": known},
         source="last_time",
         previous=last,
     )
