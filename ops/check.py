@@ -73,7 +73,7 @@ def _static(node: dict[str, str]) -> None:
     env = python_env()
     _show("Format (Python)", [_tool("ruff"), "format", "--check", "."], env=env)
     _show("Lint (Python)", [_tool("ruff"), "check", "."], env=env)
-    _show("Types (core, command line, server)", [_tool("mypy"), "core/src", "cli", "server"], env=env)
+    _show("Types (core, command line, server)", [_tool("mypy"), "core/src", "vision/src", "cli", "server"], env=env)
     _show("Import direction (Python)", [_tool("lint-imports"), "--no-cache"], env=env)
     migrations = ["server/manage.py", "makemigrations", "--check", "--dry-run"]
     _show("Migrations match the models", [str(PYTHON), "-W", "ignore", *migrations], env=env)

@@ -60,7 +60,8 @@ def dev() -> None:
             run([*manage, *demo], env=env, fails="The demo could not be prepared")
         server = [
             str(PYTHON), "-m", "uvicorn", "config.asgi:application", "--port", str(behind), "--reload",
-            "--reload-dir", "server", "--reload-dir", "core/src", "--lifespan", "off", "--log-level", "warning",
+            "--reload-dir", "server", "--reload-dir", "core/src", "--reload-dir", "vision/src", "--lifespan", "off",
+            "--log-level", "warning",
             "--timeout-graceful-shutdown", "1",
         ]  # fmt: skip
         page = ["npx", "--no-install", "vite", "--host", "127.0.0.1", "--port", str(args.port), "--strictPort"]

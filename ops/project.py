@@ -102,5 +102,5 @@ def ensure_page() -> None:
 
 def python_env(**more: str) -> dict[str, str]:
     """Environment for the project's own Python."""
-    path = os.pathsep.join(str(ROOT / p) for p in ("core/src", "server", "cli"))
+    path = os.pathsep.join(str(ROOT / p) for p in ("core/src", "vision/src", "server", "cli"))
     return {**os.environ, "PYTHONPATH": path, "DJANGO_SETTINGS_MODULE": "config.settings", **more}

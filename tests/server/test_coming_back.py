@@ -108,7 +108,7 @@ def test_a_second_visit_starts_from_the_first(owner):
     assert service["booked_min"] == 150
     assert {c["caution"]["code"] for c in service["cautions"]} >= {"long_regrowth"}
     assert service["strands"] == []
-    plan = owner.get(f"/services/{made}/plan")
+    plan = owner.get(f"/services/{made['service_id']}/plan")
     assert plan["uses_known"]
     assert plan["known"].startswith("Last visit: This head lifts")
     formulas = {f["name"]: f for f in history["formulas"]}
