@@ -49,7 +49,9 @@ def dev() -> None:
         cluster.create()
         cluster.start()
     behind = free_port()
-    env = python_env(DATABASE_URL=cluster.url, FERVENS_SECRET_KEY=secret_key(), FERVENS_READER="")
+    env = python_env(
+        DATABASE_URL=cluster.url, FERVENS_SECRET_KEY=secret_key(), FERVENS_READER="", FERVENS_CAMERA="simulated"
+    )
     stopped = {"asked": False}
     signal.signal(signal.SIGINT, lambda *_: stopped.update(asked=True))
     signal.signal(signal.SIGTERM, lambda *_: stopped.update(asked=True))

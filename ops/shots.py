@@ -156,6 +156,7 @@ def take() -> None:
         env=env, cwd=ROOT, stdout=subprocess.DEVNULL,
     )  # fmt: skip
     env["FERVENS_READER"] = f"127.0.0.1:{reader_port}"
+    env["FERVENS_CAMERA"] = "simulated"
     try:
         with step("Loading the demo"):
             run([*manage, "migrate", "--noinput"], env=env, fails="No tables")

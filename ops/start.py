@@ -146,6 +146,8 @@ def start() -> None:
                 cwd=ROOT, env=env, stdout=subprocess.DEVNULL, start_new_session=True,
             )  # fmt: skip
             env["FERVENS_READER"] = f"127.0.0.1:{port}"
+        # so with the camera
+        env["FERVENS_CAMERA"] = os.environ.get("FERVENS_CAMERA", SIMULATED_READER if cluster else "")
         manage = [str(PYTHON), str(ROOT / "server" / "manage.py")]
         if cluster:
             with step("Bringing the tables up to date, loading the demo once"):

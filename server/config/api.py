@@ -21,6 +21,7 @@ from apps.common.words import WordsEncoder
 from apps.records.api import router as records_router
 from apps.records.studio_api import router as whole_router
 from apps.records.trail_api import router as trail_router
+from apps.services.camera_api import router as camera_router
 from apps.services.chair.api import router as chair_router
 from apps.services.consultation.api import router as consultation_router
 from apps.services.day.api import router as day_router
@@ -67,6 +68,7 @@ api.add_router("", day_router)
 api.add_router("", consultation_router)
 api.add_router("", plan_router)
 api.add_router("", chair_router)
+api.add_router("", camera_router)
 api.add_router("", tone_router)
 api.add_router("", records_router)
 api.add_router("", visits_router)

@@ -2,19 +2,25 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from uuid import UUID
 
+from django.db import transaction
+from django.utils import timezone
 from ninja import Schema
 
 from apps.common.words import Words
 from apps.services.adapters import event_value
 from apps.services.models import Service
-from apps.studio.models import Studio
-from fervens_core.base import say
+from apps.studio.actions import audit
+from apps.studio.models import Membership, Studio
+from fervens_core.base import ConflictError, LimitError, say
 from fervens_core.followup import learn_eyes
 from fervens_core.head import ReadingMode
-from fervens_core.lift import Eye
+from fervens_core.lift import Eye, EyePair
 
+ROUND_LEAST, ROUNDS_KEPT = 5, 12
+"""Pairs that make a round, and how many of a member's rounds are kept."""
 SERVICES_MAX = 60
 """An eye is what it was in so many of the latest filed services."""
 
@@ -33,14 +39,54 @@ class EyeOut(Schema):
 
 
 def relearn(studio_id: UUID) -> None:
-    """Learn every eye anew from the latest filed services of a studio."""
+    """Learn every eye anew from the latest filed services of a studio and its members' calibration rounds."""
     rows = Service.objects.filter(studio_id=studio_id, step="record").order_by("-starts_at")
     logs = [[event_value(e) for e in row.events.all()] for row in rows.prefetch_related("events")[:SERVICES_MAX]]
     kept = [
         {"name": by, "mode": mode.value, "bias": e.bias, "bias_std": e.bias_std, "spread": e.spread, "pairs": e.pairs}
-        for (by, mode), e in sorted(learn_eyes(logs).items())
+        for (by, mode), e in sorted(learn_eyes(logs, _rounds(studio_id)).items())
     ]
     Studio.objects.filter(pk=studio_id).update(eyes=kept)
+
+
+def _rounds(studio_id: UUID) -> dict[tuple[str, ReadingMode], list[EyePair]]:
+    """Pairs of the members' calibration rounds, by who looked and how."""
+    found: dict[tuple[str, ReadingMode], list[EyePair]] = {}
+    for member in Membership.objects.filter(studio_id=studio_id).select_related("user"):
+        for told in member.eye_rounds:
+            mode = ReadingMode(told["mode"])
+            pairs = [EyePair(mode, seen, known, std) for seen, known, std in told["pairs"]]
+            found.setdefault((member.name, mode), []).extend(pairs)
+    return found
+
+
+@transaction.atomic
+def keep_round(member: Membership, mode: ReadingMode, pairs: Sequence[tuple[float, float, float]]) -> Studio:
+    """Keep a calibration round of a member's own eye and learn from it. Raises LimitError."""
+    if len(pairs) < ROUND_LEAST:
+        raise LimitError("pairs", say("limit-at_least_so_many", least=ROUND_LEAST), len(pairs))
+    for pair in pairs:
+        EyePair(mode, *pair)
+    row = Membership.objects.select_for_update().get(pk=member.pk)
+    told = {"at": timezone.now().isoformat(), "mode": mode.value, "pairs": [list(p) for p in pairs]}
+    row.eye_rounds = [*row.eye_rounds, told][-ROUNDS_KEPT:]
+    row.save(update_fields=["eye_rounds"])
+    audit(member, "eye_calibrated", row.pk)
+    relearn(member.studio_id)
+    return Studio.objects.get(pk=member.studio_id)
+
+
+@transaction.atomic
+def take_round_back(member: Membership) -> Studio:
+    """Forget a member's last calibration round. Raises ConflictError when there is none."""
+    row = Membership.objects.select_for_update().get(pk=member.pk)
+    if not row.eye_rounds:
+        raise ConflictError("no_round")
+    row.eye_rounds = row.eye_rounds[:-1]
+    row.save(update_fields=["eye_rounds"])
+    audit(member, "eye_round_taken_back", row.pk)
+    relearn(member.studio_id)
+    return Studio.objects.get(pk=member.studio_id)
 
 
 def eyes_of(studio: Studio) -> dict[tuple[str, ReadingMode], Eye]:

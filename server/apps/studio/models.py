@@ -20,6 +20,7 @@ class Studio(models.Model):
     weakest_old_dye = models.FloatField(default=5.0, help_text="On old direct dye.")
     hands = models.JSONField(default=dict, blank=True, help_text="How fast its hands are; what is missing is usual.")
     eyes = models.JSONField(default=list, blank=True, help_text="What filed services taught of members' eyes.")
+    card = models.JSONField(null=True, blank=True, help_text="What a reader said of its printed card.")
     to_order = models.JSONField(default=list, blank=True)
     currency = models.CharField(max_length=8, default="€")
     is_demo = models.BooleanField(default=False, help_text="Its members sign in from this machine only.")
@@ -43,6 +44,7 @@ class Membership(models.Model):
     studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="members")
     role = models.CharField(max_length=20, choices=Role.choices, default=Role.TECHNICIAN)
     pace_min_per_foil = models.FloatField(null=True, blank=True, help_text="Own minutes a section.")
+    eye_rounds = models.JSONField(default=list, blank=True, help_text="Calibration rounds of the member's own eye.")
 
     def __str__(self) -> str:
         return f"{self.name} ({self.role})"

@@ -7,7 +7,7 @@ from fervens_core.chair.lanes import Chair, achieved_level, after, head_belief, 
 from fervens_core.chair.options import LaneOption, drag_target, lane_options
 from fervens_core.chair.paint import Crossing, CurvePoint, Window, curve_points, minute_grid, paint_plan, window_of
 from fervens_core.chair.practice import LOOK_MIN, LaneEnd, follow_advice
-from fervens_core.chair.practice_hair import kept_lab, practice_lab
+from fervens_core.chair.practice_hair import as_lab, as_reflectance, kept_level, practice_level
 from fervens_core.chair.replan import bowls_to_mix
 
 __all__ = [
@@ -24,12 +24,14 @@ __all__ = [
     "Window",
     "achieved_level",
     "after",
+    "as_lab",
+    "as_reflectance",
     "bowls_to_mix",
     "curve_points",
     "drag_target",
     "follow_advice",
     "head_belief",
-    "kept_lab",
+    "kept_level",
     "lane_contact",
     "lane_options",
     "lane_times",
@@ -37,6 +39,6 @@ __all__ = [
     "minute_grid",
     "minutes_between",
     "paint_plan",
-    "practice_lab",
+    "practice_level",
     "window_of",
 ]

@@ -89,10 +89,19 @@ def brighten(absorption: Floats, levels: Floats | float) -> Floats:
     return result
 
 
+def absorption_to_reflectance(absorption: Floats) -> Floats:
+    """Reflectance spectra of a mass of hair with these absorption spectra, 0 to 1, same shape (..., 81)."""
+    return np.asarray(SURFACE_REFLECTION + (1.0 - SURFACE_REFLECTION) * np.exp(-ALBEDO_FACTOR * np.sqrt(absorption)))
+
+
 def absorption_to_lab(absorption: Floats) -> Floats:
     """CIELAB of a mass of hair with these absorption spectra, shape (..., 81) to (..., 3)."""
-    reflectance = SURFACE_REFLECTION + (1.0 - SURFACE_REFLECTION) * np.exp(-ALBEDO_FACTOR * np.sqrt(absorption))
-    return reflectance_to_lab(reflectance)
+    return reflectance_to_lab(absorption_to_reflectance(absorption))
+
+
+def hair_reflectance(start_level: float | Floats, level: Floats) -> Floats:
+    """Reflectance spectra of hair lifted from `start_level` to `level`; shapes as in `hair_absorption`."""
+    return absorption_to_reflectance(hair_absorption(start_level, level))
 
 
 def hair_lab(start_level: float | Floats, level: Floats) -> Floats:

@@ -64,9 +64,11 @@ def _is_same_hair(lane: LaneState, one: TakenReading, two: TakenReading) -> bool
     return lane.rinsed_at is not None and min(one.at, two.at) >= lane.rinsed_at
 
 
-def learn_eyes(logs: Iterable[Sequence[Event]]) -> Mapping[tuple[str, ReadingMode], Eye]:
-    """Every eye that some logs teach of, by whose it is and how it looked."""
-    pairs: Pairs = {}
+def learn_eyes(
+    logs: Iterable[Sequence[Event]], rounds: Mapping[tuple[str, ReadingMode], Sequence[EyePair]] | None = None
+) -> Mapping[tuple[str, ReadingMode], Eye]:
+    """Every eye that some logs and calibration rounds teach of, by whose it is and how it looked."""
+    pairs: Pairs = {who: list(own) for who, own in (rounds or {}).items()}
     for log in logs:
         for who, own in eye_pairs(log).items():
             pairs.setdefault(who, []).extend(own)

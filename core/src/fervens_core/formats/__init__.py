@@ -11,6 +11,7 @@ from fervens_core.formats.colour_reader import (
     SimulatedReader,
     lab_to_line,
     level_of_lab,
+    level_spread,
     line_to_lab,
 )
 from fervens_core.formats.plan_json import plan_to_json
@@ -53,6 +54,7 @@ __all__ = [
     "lab_to_line",
     "learn_answer",
     "level_of_lab",
+    "level_spread",
     "lighteners_named",
     "line_to_lab",
     "plan_to_json",

@@ -92,6 +92,23 @@ class SimulatedReader:
         return "ERR not understood"
 
 
+def level_spread(start_level: float, lab: tuple[float, float, float], lab_std: tuple[float, float, float]) -> float:
+    """Spread of a level, levels, from the spread of each of L*, a*, b* it was read from; 0.05 to 2. Linearised."""
+    check_level("start_level", start_level)
+    levels: Floats = np.arange(1.0, LEVEL_MAX + 0.01, 0.02)
+    own = hair_lab(start_level, np.maximum(levels, start_level))
+
+    def nearest(at: Floats) -> float:
+        return float(levels[np.argmin(delta_e_2000(own, at))])
+
+    here, squares = np.asarray(lab, dtype=float), 0.0
+    for place, std in enumerate(lab_std):
+        step = np.zeros(3)
+        step[place] = std
+        squares += ((nearest(here + step) - nearest(here - step)) / 2.0) ** 2
+    return float(np.clip(np.sqrt(squares), 0.05, 2.0))
+
+
 def level_of_lab(start_level: float, lab: tuple[float, float, float]) -> Measured:
     """The level of hair lifted from `start_level` that looks most like a measurement (least CIEDE2000), to a tenth.
 
