@@ -8,6 +8,12 @@ export const router = createRouter({
     { path: '/clients/:id', name: 'client', component: () => import('./views/Client.vue'), meta: { title: 'Client' } },
     { path: '/shelf', name: 'shelf', component: () => import('./views/Shelf.vue'), meta: { title: 'Shelf' } },
     { path: '/numbers', name: 'numbers', component: () => import('./views/Numbers.vue'), meta: { title: 'Numbers' } },
+    {
+      path: '/studio/eye',
+      name: 'calibrate',
+      component: () => import('./views/Calibrate.vue'),
+      meta: { title: 'Your eye' },
+    },
     { path: '/studio', name: 'studio', component: () => import('./views/Studio.vue'), meta: { title: 'Studio' } },
     {
       path: '/request/:secret',

@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from uuid import UUID
 
 from django.db import transaction
+from django.db.models import F
 from django.utils import timezone
 from ninja import Schema
 
@@ -46,7 +47,7 @@ def relearn(studio_id: UUID) -> None:
         {"name": by, "mode": mode.value, "bias": e.bias, "bias_std": e.bias_std, "spread": e.spread, "pairs": e.pairs}
         for (by, mode), e in sorted(learn_eyes(logs, _rounds(studio_id)).items())
     ]
-    Studio.objects.filter(pk=studio_id).update(eyes=kept)
+    Studio.objects.filter(pk=studio_id).update(eyes=kept, eyes_revision=F("eyes_revision") + 1)
 
 
 def _rounds(studio_id: UUID) -> dict[tuple[str, ReadingMode], list[EyePair]]:

@@ -48,7 +48,7 @@ export const afterwards = {
 }
 
 /** Sends a form with files; the answer's data, or ApiError. */
-async function sendForm<T>(path: string, form: FormData): Promise<T> {
+export async function sendForm<T>(path: string, form: FormData): Promise<T> {
   let answer: Response
   try {
     answer = await fetch(path, {

@@ -177,8 +177,10 @@ const read = async (
   lab: number[],
   instrument: string,
   foils: Schemas['Foils'],
+  levelStd?: number,
 ) => {
-  const values = { zone_key: lane.key, level, mode, foils, ...(lab.length ? { lab, instrument } : {}) }
+  const measured = lab.length ? { lab, instrument, ...(levelStd ? { level_std: levelStd } : {}) } : {}
+  const values = { zone_key: lane.key, level, mode, foils, ...measured }
   if (await acts.act('ReadingTaken', values, `${lane.name} read at ${level}.`)) opened.value = null
 }
 const note = (lane: Schemas['Lane'], values: Noted) =>

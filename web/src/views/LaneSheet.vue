@@ -6,6 +6,7 @@ import type { Noted, Read } from '../api/events'
 import { queries } from '../api/queries'
 import { clock as clockText, countdown, levelText } from '../lib/time'
 import { feels, modeName, modes, stretches } from '../lib/words'
+import CameraRead from '../parts/CameraRead.vue'
 import Choice from '../parts/Choice.vue'
 import LaneOptions from '../parts/LaneOptions.vue'
 import ReaderRead from '../parts/ReaderRead.vue'
@@ -23,7 +24,14 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{
   close: []
-  read: [level: number, mode: Read['mode'], lab: number[], instrument: string, foils: Schemas['Foils']]
+  read: [
+    level: number,
+    mode: Read['mode'],
+    lab: number[],
+    instrument: string,
+    foils: Schemas['Foils'],
+    levelStd?: number,
+  ]
   note: [values: Noted]
   option: [option: Schemas['LaneOption'], isLabelRead: boolean]
   rinse: [isWiped: boolean]
@@ -157,6 +165,15 @@ const learnt = computed(() => {
           :lane-key="shown.key"
           :is-busy="isBusy"
           @note="(level, lab, instrument) => emit('read', level, mode, lab, instrument, hasFirst ? foils : 'last')"
+        />
+        <CameraRead
+          :service-id="serviceId"
+          :lane-key="shown.key"
+          :is-busy="isBusy"
+          @note="
+            (level, lab, instrument, levelStd) =>
+              emit('read', level, mode, lab, instrument, hasFirst ? foils : 'last', levelStd)
+          "
         />
         <button
           v-if="shown.phase === 'processing'"

@@ -108,6 +108,11 @@ const setPassword = async (m: Schemas['MemberOut']) => {
           ><span class="text-soft">{{ m.username }}{{ m.is_you ? ', you' : '' }}</span
           ><span v-if="eyesOf(m.name).length" class="block text-sm text-soft"
             >Eye, {{ eyesOf(m.name).join(' · ') }}</span
+          ><RouterLink
+            v-if="m.is_you"
+            class="block py-1 text-sm underline underline-offset-4"
+            :to="{ name: 'calibrate' }"
+            >Calibrate your eye, five minutes</RouterLink
           ></span
         >
         <template v-if="!isLocked">

@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import type { Noted, Read } from '../api/events'
 import { queries } from '../api/queries'
 import { feels, restAmounts, rests, stretches, warmths } from '../lib/words'
+import CameraRead from '../parts/CameraRead.vue'
 import Choice from '../parts/Choice.vue'
 import ReaderRead from '../parts/ReaderRead.vue'
 import Sheet from '../parts/Sheet.vue'
@@ -44,13 +45,14 @@ const dampOrDry = [
   { value: 'rinsed_wet', name: 'Damp' },
   { value: 'dry', name: 'Dry' },
 ] as const
-const send = (level: number, lab: readonly number[] = [], instrument = '') =>
+const send = (level: number, lab: readonly number[] = [], instrument = '', levelStd?: number) =>
   emit('read', {
     zone_key: shown.value?.key ?? '',
     level,
     mode: mode.value,
     lab: [...lab],
     instrument,
+    ...(levelStd ? { level_std: levelStd } : {}),
     warmth: Number(warmth.value),
     rest: rest.value || null,
     rest_amount: rest.value ? Number(amount.value) : 0,
@@ -93,6 +95,12 @@ const send = (level: number, lab: readonly number[] = [], instrument = '') =>
         :lane-key="shown.key"
         :is-busy="isBusy"
         @note="(level, lab, instrument) => send(level, lab, instrument)"
+      />
+      <CameraRead
+        :service-id="serviceId"
+        :lane-key="shown.key"
+        :is-busy="isBusy"
+        @note="(level, lab, instrument, levelStd) => send(level, lab, instrument, levelStd)"
       />
       <Choice
         v-if="!shown.is_kept"

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { queries } from '../api/queries'
 import AuditTrail from './AuditTrail.vue'
+import CardPanel from './CardPanel.vue'
 import Exchange from './Exchange.vue'
 import Links from './Links.vue'
 import Members from './Members.vue'
@@ -21,6 +22,7 @@ const isLead = computed(() => isOwner.value || session.data.value?.role === 'tec
     <div class="grid items-start gap-4 lg:grid-cols-2">
       <StudioSettings :is-locked="!isOwner" />
       <Members :is-locked="!isOwner" />
+      <CardPanel :is-locked="!isLead" />
       <Links :is-locked="!isLead" />
       <Exchange :is-lead="isLead" :is-owner="isOwner" />
       <AuditTrail v-if="isOwner" class="lg:col-span-2" />

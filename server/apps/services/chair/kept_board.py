@@ -26,8 +26,8 @@ MOST = 500
 WAIT_S = 5.0
 
 
-Place = tuple[UUID, int, int, str]
-"""A service, its revision, the end of its log, and the language it is told in."""
+Place = tuple[UUID, int, int, int, str]
+"""A service, its revision, the end of its log, what is known of its members' eyes, and the language it is told in."""
 
 
 _lock = threading.Lock()
@@ -74,7 +74,7 @@ def board_answer(loaded: Loaded) -> HttpResponse:
 
 def place_of(loaded: Loaded) -> Place:
     """Where a loaded service stands."""
-    return loaded.row.pk, loaded.row.revision, end_of_log(loaded), language()
+    return loaded.row.pk, loaded.row.revision, end_of_log(loaded), loaded.row.studio.eyes_revision, language()
 
 
 def board_now(member: Membership, service_id: UUID) -> HttpResponse:
@@ -91,12 +91,12 @@ def board_bytes(member: Membership, service_id: UUID) -> bytes:
         loading.of_studio(member)
         .filter(pk=service_id)
         .annotate(position=Max("events__id"))
-        .values_list("revision", "position")
+        .values_list("revision", "position", "studio__eyes_revision")
         .first()
     )
     if found is None:
         raise Http404
-    place = (service_id, found[0], found[1] or 0, language())
+    place = (service_id, found[0], found[1] or 0, found[2], language())
 
     def make() -> bytes:
         return told_json(board_out(loading.load(loading.get(member, service_id))))

@@ -1,0 +1,32 @@
+<script setup lang="ts">
+import { useId } from 'vue'
+
+/** Takes a picture: the device's camera, or a simulated one where there is one. */
+defineProps<{ isBusy: boolean; isAgain: boolean; isSimulated: boolean }>()
+const emit = defineEmits<{ take: [file: File]; simulate: [] }>()
+const id = useId()
+const chosen = (event: Event) => {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (file) emit('take', file)
+}
+</script>
+
+<template>
+  <label :for="id" class="btn relative cursor-pointer" :class="{ 'pointer-events-none opacity-50': isBusy }"
+    >{{ isBusy ? 'Reading the picture …' : isAgain ? 'Take it again' : 'Camera'
+    }}<input
+      :id="id"
+      type="file"
+      accept="image/jpeg,image/png,image/webp"
+      capture="environment"
+      class="absolute inset-0 cursor-pointer opacity-0"
+      :disabled="isBusy"
+      @change="chosen"
+    />
+  </label>
+  <button v-if="isSimulated" type="button" class="btn" :disabled="isBusy" @click="emit('simulate')">
+    Simulated picture
+  </button>
+</template>
