@@ -22,7 +22,7 @@ def test_go_today():
     found = verdict(zone("a", 6, 8, foil_count=5), zone("b", 6, 8, foil_count=5), booked_min=240.0)
     assert (found.kind, told(found.title), found.visits) == (VerdictKind.TODAY, "Go today", 1)
     assert all(line.sign is not Sign.STOP for line in found.lines)
-    assert told(found.reach[0].text) == "all to 7"  # what is promised, where 8 is likely
+    assert told(found.reach[0].text) == "all to 7.5"  # what is promised, where 8 is likely
     assert found.promised_level < 8.0 - 0.25 <= found.likely_level
     assert "240 min is booked" in " ".join(told(x.text) for x in found.lines)
 
@@ -34,7 +34,7 @@ def test_two_visits_with_what_each_reaches():
     assert told(found.reach[1].text).endswith("A to 9")
     lane = next(x for x in make_plan(request(zone("a", 2, 9, foil_count=5), zone("b", 4, 8, foil_count=4))).lanes)
     assert found.promised_level < found.likely_level
-    assert f"promise {lane.level_low:.1f} today ({lane.level_at_rinse:.1f} is likely)" in told(found.lines[0].text)
+    assert f"promise {lane.level_sure:.1f} today ({lane.level_at_rinse:.1f} is likely)" in told(found.lines[0].text)
 
 
 def test_not_today_and_clarify_first():

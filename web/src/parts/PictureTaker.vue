@@ -2,7 +2,7 @@
 import { useId } from 'vue'
 
 /** Takes a picture: the device's camera, or a simulated one where there is one. */
-defineProps<{ isBusy: boolean; isAgain: boolean; isSimulated: boolean }>()
+defineProps<{ isBusy: boolean; isAgain: boolean; isSimulated: boolean; isNext?: boolean }>()
 const emit = defineEmits<{ take: [file: File]; simulate: [] }>()
 const id = useId()
 const chosen = (event: Event) => {
@@ -14,7 +14,10 @@ const chosen = (event: Event) => {
 </script>
 
 <template>
-  <label :for="id" class="btn relative cursor-pointer" :class="{ 'pointer-events-none opacity-50': isBusy }"
+  <label
+    :for="id"
+    class="btn relative cursor-pointer"
+    :class="{ 'pointer-events-none opacity-50': isBusy, 'btn-act': isNext && !isSimulated }"
     >{{ isBusy ? 'Reading the picture …' : isAgain ? 'Take it again' : 'Camera'
     }}<input
       :id="id"
@@ -26,7 +29,14 @@ const chosen = (event: Event) => {
       @change="chosen"
     />
   </label>
-  <button v-if="isSimulated" type="button" class="btn" :disabled="isBusy" @click="emit('simulate')">
+  <button
+    v-if="isSimulated"
+    type="button"
+    class="btn"
+    :class="{ 'btn-act': isNext }"
+    :disabled="isBusy"
+    @click="emit('simulate')"
+  >
     Simulated picture
   </button>
 </template>

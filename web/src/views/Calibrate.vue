@@ -131,8 +131,9 @@ watch(isSimulated, begin, { immediate: true })
       <Choice v-if="number === 0" v-model="mode" legend="How you look" :options="modes" />
       <h2 id="strand" class="text-2xl">
         Strand {{ number + 1 }} of {{ STRANDS }}
-        <span v-if="last" class="num ml-2 text-base font-normal text-soft"
-          >the last: you {{ levelText(last.seen) }}, it is {{ last.known.toFixed(1) }}</span
+        <span v-if="last" class="ml-2 text-base font-normal text-soft"
+          >the last: you <b class="num">{{ levelText(last.seen) }}</b>, it is
+          <b class="num">{{ last.known.toFixed(1) }}</b></span
         >
       </h2>
       <div
@@ -160,6 +161,7 @@ watch(isSimulated, begin, { immediate: true })
         <div class="flex flex-wrap items-center gap-3">
           <PictureTaker
             :is-busy="isBusy"
+            is-next
             :is-again="why !== ''"
             :is-simulated="isSimulated && strands !== null"
             @take="read"

@@ -20,11 +20,15 @@ const isLead = computed(() => isOwner.value || session.data.value?.role === 'tec
     <h1 class="mb-4 text-[34px] leading-tight">Studio</h1>
     <p v-if="!isOwner" class="mb-4 text-soft">Members, settings, the archive and the audit trail are the owner's.</p>
     <div class="grid items-start gap-4 lg:grid-cols-2">
-      <StudioSettings :is-locked="!isOwner" />
-      <Members :is-locked="!isOwner" />
-      <CardPanel :is-locked="!isLead" />
-      <Links :is-locked="!isLead" />
-      <Exchange :is-lead="isLead" :is-owner="isOwner" />
+      <div class="grid gap-4">
+        <StudioSettings :is-locked="!isOwner" />
+        <Exchange :is-lead="isLead" :is-owner="isOwner" />
+      </div>
+      <div class="grid gap-4">
+        <Members :is-locked="!isOwner" />
+        <CardPanel :is-locked="!isLead" />
+        <Links :is-locked="!isLead" />
+      </div>
       <AuditTrail v-if="isOwner" class="lg:col-span-2" />
     </div>
   </main>

@@ -45,6 +45,7 @@ def _lane_to_json(x: LanePlan) -> dict[str, Any]:
         "ready_min": [_finite(t) for t in x.ready_min],
         "level_at_rinse": round(x.level_at_rinse, 3),
         "level_low": round(x.level_low, 3),
+        "level_sure": round(x.level_sure, 3),
         "level_high": round(x.level_high, 3),
         "target_level": x.zone.target_level,
         "lift_lost_share": round(x.lift_lost_share, 3),

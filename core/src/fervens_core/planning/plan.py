@@ -47,6 +47,10 @@ LABEL_APPLIED_SHARE = 0.7
 """A lane that takes longer to apply leaves its label no time."""
 
 
+STAYS_LONGER_MIN = 3.0
+"""[MODEL] hair that is read to be slow stays on so much longer than planned before others wait for it."""
+
+
 class Ending(StrEnum):
     """How a lane's time ends: rinsed at the basin, wiped out in its foil or film, or painted and left to dry."""
 
@@ -66,7 +70,8 @@ class LanePlan:
         rinse_min: when its product is off. ending: how; what is wiped out is rinsed in its visit with the rest.
         ready_min: when its first section may be ready early, its last likely and late; infinity for never.
         level_at_rinse: likely level of its last section then; level_low: nine heads in ten have more there; level_high:
-            nine in ten have less on its first section.
+            nine in ten have less on its first section. level_sure: what nine in ten reach when slow hair stays on
+            three minutes longer where the label allows; at most the target and what is likely.
         lift_lost_share: for a bowl that is past its life.
         reason: why the target is not reached, or None. note: what else is to be known of this lane.
     """
@@ -86,6 +91,7 @@ class LanePlan:
     level_at_rinse: float
     level_low: float
     level_high: float
+    level_sure: float
     lift_lost_share: float
     reason: Message | None
     note: Message | None = None
@@ -328,6 +334,11 @@ def _told(
     first = np.array([r.rinse - r.start for r in rows])
     last = np.array([r.rinse - r.end for r in rows])
     levels = level_ranges(belief, first, last, [z.covering for z in zones])
+    walls = np.array([_wall(r) - r.end for r in rows])
+    longer = np.maximum(np.minimum(walls, last + STAYS_LONGER_MIN), last)
+    longest = level_ranges(belief, longer, longer, [z.covering for z in zones])[:, 0]
+    aimed = np.array([max(z.target_level, z.hair.start_level) for z in zones])
+    sure = np.minimum(np.maximum(levels[:, 0], longest), np.minimum(aimed, levels[:, 1]))
     moments: list[tuple[int, float]] = []
     lasts = {(n, max(_off_min(r) for r in rows if r.round == n)) for n in {r.round for r in rows}}
     for at in sorted({(r.round, r.rinse) for r in rows if not r.is_wiped} | lasts):
@@ -338,7 +349,7 @@ def _told(
     planned = []
     for i, r in enumerate(rows):
         visit = min(number_of.items(), key=lambda p: (p[0][0] != r.round, p[0][1] < r.rinse - 1e-6, p[0][1]))[1]
-        planned.append(_lane(request, r, visit, windows[i].tolist(), levels[i].tolist(), lost))
+        planned.append(_lane(request, r, visit, windows[i].tolist(), [*levels[i].tolist(), float(sure[i])], lost))
     visits = tuple(
         _visit(n, m, asked.get(m, m[1]), [x for x in planned if x.visit == n and x.ending is Ending.RINSED])
         for n, m in enumerate(moments, start=1)
@@ -385,12 +396,17 @@ def _belief(
     return Belief(tuple(found), taught.mean[order], taught.covariance[np.ix_(order, order)])
 
 
+def _wall(row: _Row) -> float:
+    """When the label's time of a lane is up."""
+    return (row.end if row.entry.counts_from_end else row.start) + row.entry.label_max_min
+
+
 def _lane(
     request: PlanRequest, row: _Row, visit: int, window: list[float], levels: list[float], lost: dict[str, float]
 ) -> LanePlan:
     entry = row.entry
     early, likely, late = window
-    wall = (row.end if entry.counts_from_end else row.start) + entry.label_max_min
+    wall = _wall(row)
     is_short = levels[1] < entry.zone.target_level - LIFT_LEAST
     return LanePlan(
         zone=entry.zone,
@@ -408,6 +424,7 @@ def _lane(
         level_at_rinse=levels[1],
         level_low=levels[0],
         level_high=levels[2],
+        level_sure=levels[3],
         lift_lost_share=lost.get(entry.zone.key, 0.0),
         reason=_short_reason(entry, request, volume=row.volume, rinse=row.rinse, wall=wall) if is_short else None,
         note=_note(entry),

@@ -68,7 +68,7 @@ def head_sessions(request: PlanRequest, plan: Plan) -> tuple[LaneSessions, ...]:
         levels = [min(ended.level_at_rinse, zone.target_level)]
         applications = 2 if second else 1
         is_white = zone.target_level >= WHITE_FROM_LEVEL and zone.hair.start_level < ONE_VISIT_WHITE_FROM_LEVEL
-        sure = min(ended.level_low, zone.target_level)
+        sure = min(ended.level_sure, zone.target_level)
         near = zone.target_level - ON_TARGET_LEVELS
         while len(levels) < SESSIONS_MAX:
             is_sure = len(levels) > 1 or sure >= zone.target_level - SURE_LEVELS
