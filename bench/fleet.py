@@ -24,13 +24,14 @@ import numpy as np
 from fervens_core.base import check_range
 from fervens_core.chair import LOOK_MIN, LaneEnd, follow_advice
 from fervens_core.head import Developer, Hair, Lightener, ReadingMode, Zone
-from fervens_core.lift import WORLDS, KnownEye, SimulatedHead, World, calibrated, simulated_head
+from fervens_core.lift import WORLDS, KnownEye, SimulatedHead, World, calibrated, mode_bias, simulated_head
 from fervens_core.planning import Plan, PlanRequest, make_plan
 
 SEED, HEADS = 20260301, 150
 BOTTLES = tuple(Developer(f"d{v}", f"{v} vol", v) for v in (5, 10, 20, 30, 40))
 POWDER = Lightener("p", "Powder", 1.5, label_max_min=50)
 TARGET, FIRST_LOOK_MIN, SURE = 8.5, 10.0, 0.97
+NEARLY, THERE = 0.5, 0.25
 NAMES = {
     "model": "model",
     "lag": "soaks in late",
@@ -70,7 +71,8 @@ def plans(count: int) -> tuple[Plan, ...]:
 
 
 def by_looking(gap_min: float) -> Callable[[Plan, SimulatedHead, np.random.Generator], Ends]:
-    """From 10 min on look every so often, whatever is due first; rinse what a second look confirms."""
+    """From 10 min on look every so often, whatever is due first; what is nearly there is looked at twice at once, and
+    rinsed when the mean of both is there: of six such rules tried, the one that ends most heads of the model near."""
 
     def work(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> Ends:
         due = [z.end_min + FIRST_LOOK_MIN for z in plan.lanes]
@@ -82,13 +84,15 @@ def by_looking(gap_min: float) -> Callable[[Plan, SimulatedHead, np.random.Gener
             if clock >= walls[i]:
                 done[i] = LaneEnd(max(clock, walls[i]) - z.end_min, looks[i])
                 continue
-            seen = 0
-            while seen < 2 and head.read(i, clock - z.end_min, ReadingMode.WIPED, eye).level >= z.zone.target_level:
-                seen, looks[i], clock = seen + 1, looks[i] + 1, clock + LOOK_MIN
-            if seen == 2:
+            seen: list[float] = []
+            while len(seen) < 2:
+                level = head.read(i, clock - z.end_min, ReadingMode.WIPED, eye).level - mode_bias(ReadingMode.WIPED)
+                seen, looks[i], clock = [*seen, level], looks[i] + 1, clock + LOOK_MIN
+                if level < z.zone.target_level - NEARLY:
+                    break
+            if len(seen) == 2 and sum(seen) / 2.0 >= z.zone.target_level - THERE:
                 done[i] = LaneEnd(clock - z.end_min, looks[i])
             else:
-                looks[i], clock = looks[i] + 1, clock + LOOK_MIN
                 due[i] = clock + gap_min
         return [done[i] for i in range(len(due))]
 
