@@ -6,7 +6,7 @@ from pathlib import Path
 
 import pytest
 from fervens_cli.__main__ import main
-from told import refused
+from told import refused, told
 
 from fervens_core.base import LimitError
 from fervens_core.formats import advise_answer, learn_answer, read_service_file
@@ -60,7 +60,9 @@ def test_a_reading_that_does_not_fit_is_told_with_its_lane_and_asked_for_again()
     at = max(e["at_min"] for e in odd["events"]) + 3.0
     advice = advise_answer(read_service_file(odd), at)
     assert next(x for x in advice.lanes if x.key == key).is_misfit
-    assert any(a.title.code.startswith("act") and key in a.lanes for a in advice.acts)
+    (act,) = [a for a in advice.acts if key in a.lanes]
+    assert (act.code, act.detail.code) == ("read", "act-read_again")
+    assert "do not fit" in told(act.detail)
 
 
 def test_a_file_tells_what_is_wrong_with_an_eye():

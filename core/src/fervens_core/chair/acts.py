@@ -92,7 +92,8 @@ def _lane_act(lane: LaneView) -> NextAct | None:
         case Act.RINSE:
             return act(*_off(lane), _read_at(lane))
         case Act.READ:
-            return act("read", say("act-read", lane=lane.name), lane.should_look)
+            detail = say("act-read_again", seen=lane.should_look) if advice.is_misfit else lane.should_look
+            return act("read", say("act-read", lane=lane.name), detail)
         case Act.SHORT:
             return act("short", say("act-short", lane=lane.name), advice.text)
         case Act.LEAVE:

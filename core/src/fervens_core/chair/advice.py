@@ -19,12 +19,13 @@ LOOK_GAP_MIN = 3.0
 min, then every 5 to 10; here a look comes where it teaches. `bin/bench fleet`"""
 SURE = 0.97
 """So sure of ending within half a level, a lane that was read once is rinsed without another look."""
-PASSED_LOOK = 0.015
+PASSED_LOOK = 0.02
 """A look comes before the chance of having passed the target by half a level is larger than this."""
 LOOK_WORTH = 0.04
 """[MODEL] a further look that would make the end surer by less is not taken: an opening costs warmth and a hand."""
 EQUALLY_SURE = 0.03
 AIM_SHORT_LEVELS = 0.03
+"""[MODEL] the middle of what is believed is aimed so much short: hands come late, never early."""
 RINSE_SOON_MIN = 0.75
 MISFIT_SPREADS = 3.0
 """[MODEL] a lane one of whose readings is so many spreads from what all else says of it does not fit."""

@@ -405,6 +405,7 @@ act-mix = Mix the bowl for { $lane }
 act-new_bowl = New bowl for { $lane }
 act-should_look = should look like { TENTHS($level) }, { $undertone }
 act-target = Target { PLAIN($target) }
+act-read_again = These readings do not fit: wipe, dry it, read again; { $seen }
 act-read_at = Read at { PLAIN($level) }; target { PLAIN($target) }
 act-read_at_last_foils = Read at { PLAIN($level) }; target { PLAIN($target) }; last foils, look at them first
 act-bowl_is_stale = this bowl is { WHOLE($age) } min old, its life is { WHOLE($life) }: what is left lifts less

@@ -17,13 +17,17 @@ from django.utils import timezone
 from apps.clients.models import Client
 from apps.services.adapters import event_value
 from apps.services.exchange.intake import take_in
+from apps.services.eyes import keep_round
 from apps.services.models import Service
 from apps.services.stock import book
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.studio.models import Membership, Studio
 from fervens_core.formats import read_service_file
+from fervens_core.head import ReadingMode
 
 DEMO = settings.ROOT / "demo"
+CAMERA_STD = 0.15
+"""How sure the levels of the demo's calibration rounds are."""
 LAST_START = dt.time(23, 30)
 """Loaded late in the evening, what is still to come stays on today's list."""
 
@@ -63,7 +67,10 @@ class Command(BaseCommand):
                 is_staff=is_owner,
                 is_superuser=is_owner,
             )
-            Membership.objects.create(user=user, studio=studio, role=member["role"])
+            membership = Membership.objects.create(user=user, studio=studio, role=member["role"])
+            if "eye_round" in member:
+                pairs = [(seen, known, CAMERA_STD) for seen, known in member["eye_round"]]
+                keep_round(membership, ReadingMode.WIPED, pairs)
         counted = made["stock"]
         lighteners = {
             key: Lightener.objects.create(studio=studio, **x, **counted[key])
