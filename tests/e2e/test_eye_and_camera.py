@@ -1,4 +1,4 @@
-"""A member calibrates, reads with the camera, sees the lane move and the eye corrected; what cannot be read says why."""
+"""A member calibrates, reads by camera, sees the lane move and the eye corrected; what cannot be read says why."""
 
 import re
 from pathlib import Path

@@ -4,8 +4,10 @@ from __future__ import annotations
 
 import datetime as dt
 import os
+import threading
 import zlib
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import Any
 
 import numpy as np
@@ -28,6 +30,7 @@ from fervens_vision import (
     PATCHES,
     CardValues,
     PictureRefusedError,
+    load,
     nominal_values,
     read_strand,
     values_of,
@@ -48,6 +51,12 @@ class CameraReading:
     level_std: float
     gloss_share: float
     is_card_measured: bool
+
+
+@lru_cache(maxsize=1)
+def make_ready() -> None:
+    """Load what pictures are read with, aside: the first picture then waits no longer than the next."""
+    threading.Thread(target=load, daemon=True).start()
 
 
 def is_simulated() -> bool:

@@ -120,7 +120,8 @@ def _jpeg(data: bytes) -> HttpResponse:
 
 @router.get("/card", response={200: CardOut, ERRORS: Problem})
 def read_card(request: HttpRequest) -> CardOut:
-    """The studio's card and what is known of it."""
+    """The studio's card and what is known of it; who asks may take a picture next."""
+    camera.make_ready()
     return _card_out(member_of(request).studio)
 
 

@@ -1,6 +1,7 @@
 """Reading hair from a photograph with a printed card in it: the card, finding it, its light, the strand's colour."""
 
 from fervens_vision.card import CARD, GREYS, PATCHES, Card, CardValues, Patch, nominal_values, values_of
+from fervens_vision.colours import load
 from fervens_vision.paper import PAPERS, Paper, card_pdf
 from fervens_vision.picture import BYTES_MAX
 from fervens_vision.read import Found, read_strand
@@ -19,6 +20,7 @@ __all__ = [
     "Patch",
     "PictureRefusedError",
     "card_pdf",
+    "load",
     "nominal_values",
     "read_strand",
     "values_of",

@@ -25,6 +25,11 @@ def science() -> ModuleType:
     return colour
 
 
+def load() -> None:
+    """Load it before it is needed."""
+    science()
+
+
 def lab_to_xyz(lab: Floats) -> Floats:
     """Tristimulus values as shares of the white's Y, shape (..., 3)."""
     return np.asarray(science().Lab_to_XYZ(lab, WHITE_XY), dtype=np.float64)
