@@ -37,7 +37,7 @@ from fervens_core.chair.paint import (
 from fervens_core.chair.replan import DeveloperProposal, propose_developers
 from fervens_core.colour import Undertone, hair_lab, seen_hexes, undertone
 from fervens_core.head import Covering, Elasticity, Foils, Part, ReadingMode, ScalpFeel, Zone, lane_label
-from fervens_core.lift import Belief, Reading
+from fervens_core.lift import Belief, Outlook, Reading
 from fervens_core.log import LaneState, MixedBowl, Phase, Step, TakenReading
 from fervens_core.planning import BowlStyle, PlanRequest
 from fervens_core.safety import heat_block, refresh_block
@@ -197,7 +197,7 @@ def _short_help(chair: Chair, lane: LaneState, advice: LaneAdvice) -> LaneAdvice
 
 
 def _advice(
-    chair: Chair, lane: LaneState, belief: Belief, index: int, times: LaneTimes, wall: float
+    chair: Chair, lane: LaneState, belief: Belief, index: int, outlook: Outlook, times: LaneTimes, wall: float
 ) -> LaneAdvice | None:
     if lane.phase is Phase.RINSED or lane.phase is Phase.WAITING:
         return None
@@ -210,7 +210,7 @@ def _advice(
     reader = next((r.by for r in reversed(lane.readings) if not r.is_measured), "")
     ahead = Reading(index, 0.0, 5.0, ReadingMode.WIPED, **of_eye(chair, reader, ReadingMode.WIPED))
     given = advise(
-        belief.outlook(index),
+        outlook,
         now_min=now_min,
         wall_min=wall,
         target_level=chair.zones[lane.key].target_level,
@@ -293,7 +293,7 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
         readings=tuple(_board_reading(r, times.zero, h) for r, h in zip(lane.readings, colours[n + 3 :], strict=True)),
         rinsed_min=rinsed,
         achieved_level=achieved_level(lane),
-        advice=_advice(chair, lane, belief, index, times, wall),
+        advice=_advice(chair, lane, belief, index, outlook, times, wall),
         ratio_extent=learnt.extent / expected.extent,
         ratio_rate=learnt.rate / expected.rate,
         has_bowl=lane.has_bowl,

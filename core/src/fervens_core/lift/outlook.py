@@ -178,4 +178,4 @@ class Outlook:
 
     def chance_by(self, target_level: float, minutes: float) -> float:
         """Chance, 0 to 1, that the lane has reached a level by so many minutes after its application."""
-        return float(np.mean(self._times(target_level) <= minutes))
+        return float(np.mean(self.going_levels(np.array([minutes])) >= check_level("target_level", target_level)))
