@@ -18,13 +18,7 @@ from concurrent.futures import ProcessPoolExecutor
 import numpy as np
 
 from fervens_core.base import CoreError, check_range
-from fervens_core.colour import (
-    ALBEDO_FACTOR,
-    SURFACE_REFLECTION,
-    delta_e_2000,
-    hair_absorption,
-    hair_lab,
-)
+from fervens_core.colour import delta_e_2000, hair_lab, hair_reflectance
 from fervens_core.formats import level_of_lab
 from fervens_vision import CARD, PictureRefusedError, nominal_values, read_strand
 from fervens_vision.colours import WHITE_10, decode_srgb, xyz_to_lab
@@ -34,12 +28,6 @@ from fervens_vision.simulate import SPOILT, any_scene, photograph, spoilt
 
 SEED, PICTURES, SPOILT_EACH = 20260301, 300, 30
 _TO_XYZ = np.array([[0.4124, 0.3576, 0.1805], [0.2126, 0.7152, 0.0722], [0.0193, 0.1192, 0.9505]])
-
-
-def spectrum(start: float, level: float) -> np.ndarray:
-    """Reflectance of hair, as the pigment model has it."""
-    absorbed = hair_absorption(start, np.array(level))
-    return np.asarray(SURFACE_REFLECTION + (1.0 - SURFACE_REFLECTION) * np.exp(-ALBEDO_FACTOR * np.sqrt(absorbed)))
 
 
 def nearest(start: float, lab: np.ndarray) -> float:
@@ -60,7 +48,7 @@ def good(number: int) -> dict[str, object]:
     random = np.random.default_rng((SEED, number))
     start = float(random.uniform(2.0, 6.0))
     level = float(random.uniform(max(start, 3.5), 10.0))
-    photo = photograph(spectrum(start, level), any_scene(random), number)
+    photo = photograph(hair_reflectance(start, np.array(level)), any_scene(random), number)
     found: dict[str, object] = {}
     for name, values in (("measured", photo.values), ("nominal", nominal_values())):
         began = time.perf_counter()
@@ -84,7 +72,9 @@ def spoiled(job: tuple[str, int]) -> tuple[str, str]:
     """One spoilt picture: what was wrong, and what was said."""
     why, number = job
     random = np.random.default_rng((SEED, 7, number, SPOILT.index(why)))
-    photo = photograph(spectrum(4.0, float(random.uniform(5.0, 9.5))), spoilt(any_scene(random), why, random), number)
+    photo = photograph(
+        hair_reflectance(4.0, np.array(random.uniform(5.0, 9.5))), spoilt(any_scene(random), why, random), number
+    )
     try:
         read_strand(photo.data, photo.values)
     except PictureRefusedError as error:

@@ -117,7 +117,7 @@ def check() -> None:
 
     def python_tests() -> None:
         if "core" in parts:
-            _show("Core tests", [*pytest, "core/tests", "-p", "no:django"], env=python_env())
+            _show("Core and vision tests", [*pytest, "core/tests", "vision/tests", "-p", "no:django"], env=python_env())
         if cluster:
             env = python_env(DATABASE_URL=cluster.url)
             if "server" in parts:

@@ -11,12 +11,12 @@ import colour
 import cv2
 import numpy as np
 import pytest
-from conftest import spectrum
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from PIL import Image
 
 from fervens_core.colour import hair_lab, xyz_to_lab
+from fervens_core.colour import hair_reflectance as spectrum
 from fervens_core.formats import level_of_lab
 from fervens_vision import (
     BYTES_MAX,
@@ -39,6 +39,11 @@ from fervens_vision.picture import open_picture
 from fervens_vision.simulate import SPOILT, Scene, any_scene, photograph, spoilt
 
 PLAIN = Scene(noise=0.003)
+
+
+@pytest.fixture
+def random():
+    return np.random.default_rng(20260301)
 
 
 def level_read(photo, values=None, start=3.0):
