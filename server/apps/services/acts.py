@@ -87,6 +87,17 @@ def completed(loaded: Loaded, data: EventData) -> EventData:
     return data
 
 
+def _is_same(row: ServiceEvent, data: EventData) -> bool:
+    """Whether an event that was sent again is the one that was kept under its id.
+
+    What the server completed by itself, or wrote in an older version, is known by its kind alone.
+    """
+    kind = type(data).__name__
+    if row.kind != kind or isinstance(data, ConsultationFinished) or row.schema_version != version_of(kind):
+        return row.kind == kind
+    return bool(row.data == data_to_json(data))
+
+
 def append(
     member: Membership,
     loaded: Loaded,
@@ -98,7 +109,10 @@ def append(
     seen: int | None = None,
 ) -> Loaded:
     """One event more, if it may be and fits; the service as it then stands."""
-    if any(e.event_id == event_id for e in loaded.log):
+    known = next((e for e in loaded.log if e.event_id == event_id), None)
+    if known is not None:
+        if not _is_same(known, data):
+            raise ConflictError("event_id_taken.other", kind=known.kind)
         return loaded
     if ServiceEvent.objects.filter(event_id=event_id).exists():
         raise ConflictError("event_id_taken")

@@ -74,8 +74,11 @@ def add_member(
 def change_member(member: Membership, member_id: int, values: dict[str, Any]) -> Membership:
     """Another role, pace or password, or out of the studio. The last owner stays one. 404 for another studio's."""
     own = Membership.objects.filter(studio_id=member.studio_id).select_related("user", "studio")
-    row = get_object_or_404(own.select_for_update(of=("self",)), pk=member_id)
+    row = get_object_or_404(own, pk=member_id)
     require_owner(member, "change_members")
+    # owners change one another one after the other, or two could leave a studio without one
+    Studio.objects.select_for_update().get(pk=member.studio_id)
+    row = own.select_for_update(of=("self",)).get(pk=member_id)
     is_leaving = values.get("is_active") is False or values.get("role", Role.OWNER) != Role.OWNER
     if row.role == Role.OWNER and is_leaving and not _other_owners(row):
         raise ConflictError("last_owner")

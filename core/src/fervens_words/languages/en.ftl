@@ -785,6 +785,7 @@ error-enough_photos = A service holds { WHOLE($most) } photos; take one out firs
 error-erased = This client was erased; add them anew.
     .written = This client was erased; nothing can be written about them any more.
 error-event_id_taken = This event id is taken.
+    .other = This event id is taken by another act: { $kind }. Nothing was changed.
 error-in_use = { $name } stands in services; its record needs it.
 error-label_unread = Read on the label of { $product } that it may go on again.
     .refresh = Read the label of { $product } first: does it allow another application today?
