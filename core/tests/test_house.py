@@ -44,7 +44,15 @@ def test_the_log_page_lists_every_event_and_no_other():
 def test_files_named_in_the_guides_are_there():
     for guide in (ARCHITECTURE, (ROOT / "CONTRIBUTING.md").read_text()):
         for name in re.findall(r"`([\w/]+\.(?:py|ts|vue|md))`", guide):
-            places = (ROOT, CORE, ROOT / "server" / "apps", ROOT / "server" / "apps" / "services", ROOT / "web" / "src")
+            vision = ROOT / "vision" / "src" / "fervens_vision"
+            places = (
+                ROOT,
+                CORE,
+                vision,
+                ROOT / "server" / "apps",
+                ROOT / "server" / "apps" / "services",
+                ROOT / "web" / "src",
+            )
             found = any((p / name).exists() for p in places)
             assert found or [*(ROOT / "server" / "apps").rglob(name), *CORE.rglob(name)], name
 

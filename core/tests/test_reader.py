@@ -8,7 +8,7 @@ from make import POWDER, at, event, zone
 from told import refused
 
 from fervens_core.base import CoreError, LimitError
-from fervens_core.chair import Chair, practice_lab
+from fervens_core.chair import Chair, as_lab, practice_level
 from fervens_core.colour import hair_lab
 from fervens_core.formats import PROTOCOL, SimulatedReader, lab_to_line, level_of_lab, line_to_lab
 from fervens_core.log import ApplicationFinished, ApplicationStarted, ConsultationFinished, PlanTaken, Rinsed, fold
@@ -78,7 +78,7 @@ def test_practice_hair_is_the_same_hair_each_time_and_stops_at_the_rinse():
     ]
 
     def lab(minute, events=log, seed=3):
-        return practice_lab(Chair(fold(events), zones, POWDER, at(minute)), "back", seed)
+        return as_lab(zones["back"], practice_level(Chair(fold(events), zones, POWDER, at(minute)), "back", seed))
 
     assert lab(20) == lab(20)
     assert lab(20) != lab(20, seed=4)

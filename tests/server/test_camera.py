@@ -59,7 +59,7 @@ def test_a_lane_is_read_noted_and_believed_with_its_own_spread(owner, simulated)
     assert (picture.status_code, picture["Content-Type"]) == (200, "image/jpeg")
     Image.open(io.BytesIO(picture.content)).verify()
     found = sent(owner, f"/services/{sid}/lanes/crown/camera", picture.content)
-    assert found["instrument"] == "simulated camera"
+    assert found["instrument"] == "simulated_camera"
     before = owner.get(f"/services/{sid}/board")["board"]["lanes"][0]["level_now"]
     data = {"lab": found["lab"], "instrument": found["instrument"], "level_std": found["level_std"]}
     owner.event(sid, "ReadingTaken", zone_key="crown", level=found["level"], mode="wiped", **data)

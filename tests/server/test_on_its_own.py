@@ -1,15 +1,19 @@
 """What a studio on its own server needs: it says whether it can work, keeps an owner, and takes no act twice."""
 
+import contextlib
+import socket
 from unittest.mock import patch
 from uuid import uuid4
 
 import pytest
+from asgiref.sync import async_to_sync
 from conftest import Actor, make_member, make_studio, to_chair
 from django.db import DatabaseError
 from django.test import Client as Browser
 
 from apps.services.models import ServiceEvent
 from apps.studio.models import Membership
+from config.limits import _limit
 
 from .test_two_hands import together
 
@@ -60,3 +64,62 @@ def test_an_id_with_another_body_is_refused_and_the_same_is_taken_once(owner):
     assert owner.event(sid, "Rinsed", 409, event_id=event_id, zone_key="crown")["code"] == "event_id_taken"
     (row,) = ServiceEvent.objects.filter(event_id=event_id)
     assert row.data["volume_strength"] == 20
+
+
+# ---- bodies are counted before they are read
+
+
+def raw(address, head, pieces=()):
+    """Status of the answer to a request sent by hand, and how many bytes were taken before it came."""
+    host, port = address.removeprefix("http://").split(":")
+    taken = 0
+    with socket.create_connection((host, int(port)), timeout=20) as line:
+        line.sendall(head.encode("latin-1"))
+        try:
+            for piece in pieces:
+                line.sendall(b"%x\r\n%b\r\n" % (len(piece), piece))
+                taken += len(piece)
+        except (BrokenPipeError, ConnectionResetError):
+            pass  # it has heard enough
+        answer = b""
+        with contextlib.suppress(ConnectionResetError):
+            while part := line.recv(65536):
+                answer += part
+    return int(answer.split(b" ")[1]) if answer else 0, taken
+
+
+@pytest.mark.parametrize("path", ["/api/session", "/api/archive", "/api/camera", "/api/services/x/photos"])
+def test_a_stranger_s_large_body_is_refused_by_its_length(address, path):
+    head = f"POST {path} HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Length: 1500000000\r\n\r\n"
+    assert raw(address, head)[0] == 413
+
+
+def test_a_body_in_pieces_is_cut_off_where_it_is_too_much(address):
+    head = "POST /api/session HTTP/1.1\r\nHost: 127.0.0.1\r\nTransfer-Encoding: chunked\r\n\r\n"
+    status, taken = raw(address, head, (b"x" * 65536 for _ in range(4000)))
+    assert status in (0, 413)  # the line may be closed before the word is read
+    assert taken < 40_000_000  # of 262 MB; the rest lay on the line
+
+
+def test_what_is_small_enough_goes_through(address):
+    body = '{"username": "nobody", "password": "wrong"}'
+    head = "POST /api/session HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\nConnection: close\r\n"
+    head += f"Content-Length: {len(body)}\r\n\r\n{body}"
+    assert raw(address, head)[0] == 403  # no token of this page
+
+
+def test_a_member_s_archive_may_be_large_and_a_stranger_s_may_not(rf_limit):
+    assert rf_limit("/api/archive", signed_in=True) == 510_000_000
+    assert rf_limit("/api/archive", signed_in=False) == 2_500_000
+    assert rf_limit("/api/members", signed_in=True) == 2_500_000
+
+
+@pytest.fixture
+def rf_limit(transactional_db):
+    actor = Actor(make_member(make_studio("The hair room"), "owner"))
+    cookie = f"sessionid={actor.browser.cookies['sessionid'].value}".encode()
+
+    def limit(path, *, signed_in):
+        return async_to_sync(_limit)(path, {b"cookie": cookie} if signed_in else {b"cookie": b"sessionid=forged"})
+
+    return limit

@@ -38,7 +38,7 @@ from fervens_vision import (
 from fervens_vision.simulate import Scene, photograph
 
 SIMULATED = "simulated"
-CAMERA, SIMULATED_CAMERA = "camera", "simulated camera"
+CAMERA, SIMULATED_CAMERA = "camera", "simulated_camera"
 """What a camera's readings are called in the log."""
 STRANDS, STRAND_START, STRAND_LEVELS = 12, 3.0, (4.0, 9.5)
 

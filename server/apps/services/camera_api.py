@@ -129,8 +129,9 @@ def read_card(request: HttpRequest) -> CardOut:
 def print_card(request: HttpRequest, paper: PaperName = "a5") -> HttpResponse:
     """The card to print, at its true size."""
     member_of(request)
-    notes = tuple(in_words(say(f"card-note_{i}")) for i in (1, 2, 3))
-    body = card_pdf(PAPERS[paper], title=in_words(say("card-title")), notes=notes)
+    notes = [say("camera_card-note_1"), say("camera_card-note_2"), say("camera_card-note_3")]
+    title = in_words(say("camera_card-title"))
+    body = card_pdf(PAPERS[paper], title=title, notes=tuple(in_words(n) for n in notes))
     answer = HttpResponse(body, content_type="application/pdf")
     answer["Content-Disposition"] = f'inline; filename="card-{paper}.pdf"'
     answer["Cache-Control"] = "private, no-store"

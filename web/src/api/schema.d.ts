@@ -689,7 +689,7 @@ export interface paths {
         };
         /**
          * Read Card
-         * @description The studio's card and what is known of it.
+         * @description The studio's card and what is known of it; who asks may take a picture next.
          */
         get: operations["apps_services_camera_api_read_card"];
         /**

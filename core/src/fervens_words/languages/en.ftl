@@ -1160,10 +1160,10 @@ handout-title = For you to take home
 handout-again = We propose to see you again
 handout-on_or_about = On or about { DAY($on) }.
 
-card-title = Card for reading hair by camera
-card-note_1 = Print at its true size (100 %), matt, without colour management. Let it dry for an hour.
-card-note_2 = Lay the wiped strand flat along the window, covering all of it. Whole card in the picture, even light, no flash.
-card-note_3 = Cut the window out, or lay the strand on it.
+camera_card-title = Card for reading hair by camera
+camera_card-note_1 = Print at its true size (100 %), matt, without colour management. Let it dry for an hour.
+camera_card-note_2 = Lay the wiped strand flat along the window, covering all of it. Whole card in the picture, even light, no flash.
+camera_card-note_3 = Cut the window out, or lay the strand on it.
 eye-reads = { $mode }: { $way ->
     [true] reads true
     [light] reads { TENTHS($levels) } level light
