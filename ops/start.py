@@ -29,6 +29,9 @@ def _arguments() -> argparse.Namespace:
     parser.add_argument("--port", type=int, default=PORT, help=f"port to serve on (default {PORT})")
     parser.add_argument("--host", default="127.0.0.1", help="address to serve on (default loopback)")
     parser.add_argument("--workers", type=int, default=1, help="server processes on the one database")
+    parser.add_argument(
+        "--empty", action="store_true", help="a studio of your own, without the demo; kept apart from it"
+    )
     parser.add_argument("--fresh", action="store_true", help="throw the data away and start over with the demo")
     args = parser.parse_args()
     if not 1 <= args.port <= 65535:
@@ -72,7 +75,9 @@ def secret_key() -> str:
     return path.read_text()
 
 
-def _serve(command: list[str], env: dict[str, str], cluster: Cluster | None, address: tuple[str, int]) -> int:
+def _serve(
+    command: list[str], env: dict[str, str], cluster: Cluster | None, address: tuple[str, int], said: str
+) -> int:
     server = subprocess.Popen(command, cwd=ROOT, env=env, start_new_session=True)
     stop = {"asked": False}
 
@@ -92,10 +97,9 @@ def _serve(command: list[str], env: dict[str, str], cluster: Cluster | None, add
                     is_up = probe.connect_ex((host, port)) == 0
                 if is_up:
                     print(f"\n  Fervens is at http://{host}:{port}")
-                    sign_in = f"Demo sign-in: {DEMO_USER} / {DEMO_PASSWORD}   " if cluster else ""
-                    print(
-                        f"  {sign_in}(Ctrl-C stops {'server and database' if cluster else 'the server'})\n", flush=True
-                    )
+                    if said:
+                        print(f"  {said}")
+                    print(f"  (Ctrl-C stops {'server and database' if cluster else 'the server'})\n", flush=True)
             if cluster and time.monotonic() - checked > 3:
                 checked = time.monotonic()
                 if not cluster.is_running():
@@ -121,7 +125,8 @@ def start() -> None:
     LOCAL.mkdir(exist_ok=True)
     print("Fervens")
     own_url = os.environ.get("DATABASE_URL")
-    cluster = None if own_url else Cluster(ensure_postgres(), LOCAL / "pg")
+    cluster = None if own_url else Cluster(ensure_postgres(), LOCAL / ("pg-own" if args.empty else "pg"))
+    is_demo = cluster is not None and not args.empty
     ensure_python()
     ensure_fonts()
     ensure_page()
@@ -138,7 +143,7 @@ def start() -> None:
         secret = os.environ.get("FERVENS_SECRET_KEY") or secret_key()
         env = python_env(DATABASE_URL=own_url or (cluster.url if cluster else ""), FERVENS_SECRET_KEY=secret)
         # the demo has a simulated reader; elsewhere one is started only when it is asked for by that name
-        asked = os.environ.get("FERVENS_READER", SIMULATED_READER if cluster else "")
+        asked = os.environ.get("FERVENS_READER", SIMULATED_READER if is_demo else "")
         if asked == SIMULATED_READER:
             port = free_port()
             reader = subprocess.Popen(
@@ -147,9 +152,9 @@ def start() -> None:
             )  # fmt: skip
             env["FERVENS_READER"] = f"127.0.0.1:{port}"
         # so with the camera
-        env["FERVENS_CAMERA"] = os.environ.get("FERVENS_CAMERA", SIMULATED_READER if cluster else "")
+        env["FERVENS_CAMERA"] = os.environ.get("FERVENS_CAMERA", SIMULATED_READER if is_demo else "")
         manage = [str(PYTHON), str(ROOT / "server" / "manage.py")]
-        if cluster:
+        if is_demo:
             with step("Bringing the tables up to date, loading the demo once"):
                 demo = [*manage, "load_demo", "--migrate", "--username", DEMO_USER, "--password", DEMO_PASSWORD]
                 run(demo, env=env, fails="The tables or the demo data could not be prepared")
@@ -161,7 +166,14 @@ def start() -> None:
             "--workers", str(args.workers), "--timeout-graceful-shutdown", "2",
             "--log-level", "warning", "--lifespan", "off",
         ]  # fmt: skip
-        code = _serve(command, env | {"FERVENS_SERVING": "1"}, cluster, (args.host, args.port))
+        base = f"http://{args.host}:{args.port}"
+        first = subprocess.run(
+            [*manage, "begin_address", "--base", base], cwd=ROOT, env=env, capture_output=True, text=True, check=False
+        ).stdout.strip()
+        said = f"Make your studio here, once: {first}" if first else ""
+        if is_demo:
+            said = f"Demo sign-in: {DEMO_USER} / {DEMO_PASSWORD}"
+        code = _serve(command, env | {"FERVENS_SERVING": "1"}, cluster, (args.host, args.port), said)
     finally:
         if reader:
             reader.terminate()

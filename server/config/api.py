@@ -32,6 +32,7 @@ from apps.services.visits.api import router as visits_router
 from apps.shelf.api import router as shelf_router
 from apps.studio.api import router as studio_router
 from apps.studio.auth import member_auth
+from apps.studio.begin_api import router as begin_router
 from apps.studio.people_api import router as people_router
 from fervens_core.base import BlockedError, ConflictError, CoreError, LimitError, limit_error, say
 from fervens_core.log import KINDS
@@ -61,6 +62,7 @@ class Renderer(JSONRenderer):
 
 api = Api(title="Fervens", version="1", auth=member_auth, docs_url=None, openapi_url=None, renderer=Renderer())
 api.add_router("", studio_router)
+api.add_router("", begin_router)
 api.add_router("", clients_router)
 api.add_router("", shelf_router)
 api.add_router("", exchange_router)

@@ -15,6 +15,8 @@ from config.api import api
 PUBLIC = {
     ("get", "/api/session"),
     ("post", "/api/session"),
+    ("get", "/api/begin"),
+    ("post", "/api/begin"),
     ("get", "/api/feed/{secret}.ics"),
     ("get", "/api/request/{secret}"),
     ("post", "/api/request/{secret}"),

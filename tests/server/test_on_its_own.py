@@ -1,20 +1,27 @@
 """What a studio on its own server needs: it says whether it can work, keeps an owner, and takes no act twice."""
 
 import contextlib
+import json
 import socket
+import threading
+import time
 from unittest.mock import patch
 from uuid import uuid4
 
 import pytest
 from asgiref.sync import async_to_sync
 from conftest import Actor, make_member, make_studio, to_chair
-from django.db import DatabaseError
+from django.core.cache import cache
+from django.db import DatabaseError, connection
 from django.test import Client as Browser
 
+from apps.services.chair.stream import LINES_MAX
 from apps.services.models import ServiceEvent
 from apps.studio.models import Membership
+from apps.studio.throttle import TRIES
 from config.limits import _limit
 
+from .test_live import Stream
 from .test_two_hands import together
 
 
@@ -123,3 +130,65 @@ def rf_limit(transactional_db):
         return async_to_sync(_limit)(path, {b"cookie": cookie} if signed_in else {b"cookie": b"sessionid=forged"})
 
     return limit
+
+
+# ---- strangers stop nobody
+
+
+def test_only_two_passwords_are_hashed_at_once_and_none_with_a_connection_in_hand(transactional_db, monkeypatch):
+    studio = make_studio("The hair room")
+    make_member(studio, "owner")
+    going, most, held = 0, 0, []
+    lock = threading.Lock()
+
+    def slow(password, encoded):
+        nonlocal going, most
+        with lock:
+            going += 1
+            most = max(most, going)
+            held.append(connection.connection is not None)
+        time.sleep(0.05)
+        with lock:
+            going -= 1
+        return False
+
+    monkeypatch.setattr("apps.studio.backends.check_password", slow)
+    name = Membership.objects.get().user.get_username()
+    body = {"username": name, "password": "wrong-one-again"}
+    answers = together(*(lambda: Actor().post("/session", body, None) for _ in range(10)))
+    assert most == 2
+    assert not any(held)
+    assert {a["code"] for a in answers} <= {"wrong_password", "locked_out"}
+
+
+def test_one_address_cannot_try_without_end(nobody):
+    cache.clear()
+    for i in range(TRIES):
+        assert nobody.post("/session", {"username": f"n{i}", "password": "x"}, 401)["code"] == "wrong_password"
+    busy = nobody.post("/session", {"username": "n", "password": "x"}, 429)
+    assert busy["code"] == "sign_in_busy"
+    other = nobody.browser.post(
+        "/api/session", {"username": "n", "password": "x"}, content_type="application/json", REMOTE_ADDR="192.0.2.7"
+    )
+    assert other.status_code == 401
+    cache.clear()
+
+
+def test_a_session_opens_only_so_many_lines_and_closed_ones_count_no_more(address, owner):
+    lines = [Stream(address, owner) for _ in range(LINES_MAX)]
+    for line in lines:
+        line.ready()
+    refused = Stream(address, owner)
+    assert refused.answer.status == 429
+    assert json.loads(refused.answer.read())["code"] == "too_many_lines"
+    for line in lines:
+        line.answer.close()
+        line.close()
+    until = time.monotonic() + 20
+    while time.monotonic() < until:
+        again = Stream(address, owner)
+        if again.answer.status == 200:
+            break
+        time.sleep(0.3)
+    assert again.answer.status == 200
+    again.close()

@@ -14,6 +14,12 @@ export const router = createRouter({
       component: () => import('./views/Calibrate.vue'),
       meta: { title: 'Your eye' },
     },
+    {
+      path: '/begin',
+      name: 'begin',
+      component: () => import('./views/Begin.vue'),
+      meta: { title: 'Begin', isOpen: true },
+    },
     { path: '/studio', name: 'studio', component: () => import('./views/Studio.vue'), meta: { title: 'Studio' } },
     {
       path: '/request/:secret',

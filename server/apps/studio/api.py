@@ -14,6 +14,7 @@ from apps.common.schemas import In
 from apps.common.telling import tell_sessions
 from apps.studio.auth import member_of
 from apps.studio.models import Membership
+from apps.studio.throttle import TooBusyError, count_try
 
 router = Router(tags=["studio"])
 
@@ -39,7 +40,8 @@ def locked_out(request: HttpRequest, response: HttpResponse, credentials: object
     return problem(403, "locked_out")
 
 
-def _session(member: Membership | None) -> SessionOut:
+def session_of(member: Membership | None) -> SessionOut:
+    """Who is signed in, and the server's clock."""
     return SessionOut(
         member_name=member.name if member else None,
         role=member.role if member else None,
@@ -56,21 +58,25 @@ def _member(user_id: int | None) -> Membership | None:
 @decorate_view(ensure_csrf_cookie)
 def read_session(request: HttpRequest) -> SessionOut:
     """Who is signed in."""
-    return _session(_member(request.user.pk))
+    return session_of(_member(request.user.pk))
 
 
 @router.post("/session", auth=None, response={200: SessionOut, ERRORS: Problem})
 @decorate_view(csrf_protect)
 def sign_in(request: HttpRequest, payload: SignIn) -> SessionOut | HttpResponse:
     """Sign in; throttled after repeated failures."""
-    user = authenticate(request, username=payload.username, password=payload.password)
+    try:
+        count_try(request.META.get("REMOTE_ADDR", ""))
+        user = authenticate(request, username=payload.username, password=payload.password)
+    except TooBusyError:
+        return problem(429, "sign_in_busy")
     if user is None:
         return problem(401, "wrong_password")
     member = _member(user.pk)
     if member is None:
         return problem(403, "no_studio")
     login(request, user)
-    return _session(member)
+    return session_of(member)
 
 
 @router.delete("/session", response={200: SessionOut, ERRORS: Problem})
@@ -79,4 +85,4 @@ def sign_out(request: HttpRequest) -> SessionOut:
     studio_id = member_of(request).studio_id
     logout(request)
     tell_sessions(studio_id)
-    return _session(None)
+    return session_of(None)

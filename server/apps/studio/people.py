@@ -30,7 +30,8 @@ WEAKEST_VOLUME = (0.5, 40.0)
 GROWTH = (4.0, 25.0)
 
 
-def _password(text: str, user: Any) -> None:
+def check_password_of(user: Any, text: str) -> None:
+    """Whether a password may be someone's. Raises LimitError."""
     try:
         validate_password(text, user)
     except ValidationError as error:
@@ -62,7 +63,7 @@ def add_member(
         raise LimitError(
             field, say("limit-field_of_model", why=messages[0]), str(getattr(user, field, ""))[:80]
         ) from error
-    _password(password, user)
+    check_password_of(user, password)
     user.set_password(password)
     user.save()
     made = Membership.objects.create(user=user, studio_id=member.studio_id, role=role)
@@ -88,7 +89,7 @@ def change_member(member: Membership, member_id: int, values: dict[str, Any]) ->
         pace = values["pace_min_per_foil"]
         row.pace_min_per_foil = None if pace is None else check_range("pace_min_per_foil", pace, *PACE, "min")
     if values.get("password"):
-        _password(values["password"], row.user)
+        check_password_of(row.user, values["password"])
         row.user.set_password(values["password"])
     if values.get("is_active") is not None:
         row.user.is_active = values["is_active"]

@@ -9,6 +9,7 @@ import { FileError, readText } from '../lib/files'
 import { clock as clockText, countdown, dayName, isoDay, levelText, minutesUntil } from '../lib/time'
 import DayWaits from '../parts/DayWaits.vue'
 import FindBox from '../parts/FindBox.vue'
+import FirstSteps from '../parts/FirstSteps.vue'
 import HairBundle from '../parts/HairBundle.vue'
 import Wait from '../parts/Wait.vue'
 import WeekGrid from '../parts/WeekGrid.vue'
@@ -132,6 +133,7 @@ const shift = (days: number) => {
       /></label>
       <button type="button" class="btn btn-act" @click="isNewOpen = true">New service</button>
     </div>
+    <FirstSteps v-if="isToday && !isWeek" />
     <DayWaits
       v-if="isToday && !isWeek && query.data.value"
       :requests="query.data.value.requests"

@@ -6,6 +6,7 @@ import asyncio
 import json
 import random
 import time
+from collections import Counter
 from collections.abc import AsyncIterator
 from typing import Any
 from uuid import UUID
@@ -27,6 +28,10 @@ from fervens_core.base import CoreError, say
 
 PING_S = 8.0
 """A device that hears nothing for two and a half pings knows that it is behind."""
+
+
+LINES_MAX = 12
+"""Open lines of one session in a process: a device has one or two."""
 
 
 CHECK_S = (60.0, 120.0)
@@ -75,6 +80,22 @@ def _line(event: str, data: dict[str, Any], board: bytes | None = None) -> bytes
     if board is not None:
         said = said[:-1] + b', "board": ' + board + b"}"
     return b"event: " + event.encode() + b"\ndata: " + said + b"\n\n"
+
+
+_open: Counter[str] = Counter()
+"""Lines that are open in this process, by session."""
+
+
+async def _counted(lines: AsyncIterator[bytes], session: str) -> AsyncIterator[bytes]:
+    """The lines, counted to their session while they are open."""
+    _open[session] += 1
+    try:
+        async for line in lines:
+            yield line
+    finally:
+        _open[session] -= 1
+        if _open[session] <= 0:
+            del _open[session]
 
 
 async def _told(studio: str, service: str | None, request: HttpRequest) -> AsyncIterator[bytes]:
@@ -133,9 +154,11 @@ async def stream(request: HttpRequest) -> HttpResponse | StreamingHttpResponse:
         return problem(503, "no_database", say("error-no_database.stream"))
     if studio is None:
         return problem(401, "signed_out")
-    answer = StreamingHttpResponse(
-        _told(studio, request.GET.get("service") or None, request), content_type="text/event-stream"
-    )
+    session = request.session.session_key or ""
+    if _open[session] >= LINES_MAX:
+        return problem(429, "too_many_lines")
+    lines = _counted(_told(studio, request.GET.get("service") or None, request), session)
+    answer = StreamingHttpResponse(lines, content_type="text/event-stream")
     answer["Cache-Control"] = "no-cache, no-transform"
     answer["X-Accel-Buffering"] = "no"
     return answer

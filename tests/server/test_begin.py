@@ -1,0 +1,103 @@
+"""A studio begins on an empty server: once, by who holds the token, with first steps told by what is there."""
+
+import pytest
+from conftest import Actor, make_member, make_studio
+from django.core.management import call_command
+from django.test import Client as Browser
+
+from apps.services.models import Service
+from apps.studio.begin import begin_token
+from apps.studio.models import Membership, Studio
+
+from .test_two_hands import together
+
+OWNER = {"studio": "The Dressing Room", "username": "ines", "first_name": "Ines", "last_name": "Farrow"}
+PASSWORD = "curtain-at-seven"
+
+
+def sent(browser, expect=200, **more):
+    body = OWNER | {"password": PASSWORD, "token": begin_token()} | more
+    answer = browser.post("/api/begin", body, content_type="application/json")
+    assert answer.status_code == expect, answer.content
+    return answer.json()
+
+
+def test_the_first_visit_makes_the_studio_and_its_owner_and_signs_in(db):
+    browser = Browser()
+    assert browser.get("/api/begin").json() == {"is_open": True}
+    assert sent(browser)["studio_name"] == "The Dressing Room"
+    assert browser.get("/api/session").json()["role"] == "owner"
+    assert browser.get("/api/begin").json() == {"is_open": False}
+    member = Membership.objects.get()
+    assert (member.name, member.user.check_password(PASSWORD)) == ("Ines Farrow", True)
+
+
+def test_it_is_made_once(transactional_db):
+    answers = together(*(lambda i=i: sent_any(f"ines{i}") for i in range(3)))
+    assert sorted(a.get("code", "made") for a in answers) == ["begun_already", "begun_already", "made"]
+    assert Studio.objects.count() == 1
+
+
+def sent_any(username):
+    body = OWNER | {"password": PASSWORD, "token": begin_token(), "username": username}
+    return Browser().post("/api/begin", body, content_type="application/json").json()
+
+
+def test_without_the_token_nothing_is_made(db):
+    assert sent(Browser(), 409, token="guessed")["code"] == "begin_token"
+    assert sent(Browser(), 409, token=begin_token() + "x")["code"] == "begin_token"
+    assert not Studio.objects.exists()
+
+
+def test_a_token_ends_after_a_week_and_with_the_first_studio(db, monkeypatch):
+    token = begin_token()
+    monkeypatch.setattr("apps.studio.begin.DAYS", -1)
+    assert sent(Browser(), 409, token=token)["code"] == "begin_token"
+    monkeypatch.undo()
+    make_studio("Another")
+    assert sent(Browser(), 409)["code"] == "begun_already"
+
+
+@pytest.mark.parametrize(
+    ("change", "field"),
+    [
+        ({"password": "short"}, "password"),
+        ({"password": "ines-farrow"}, "password"),
+        ({"password": "password123"}, "password"),
+        ({"username": "in es!"}, "username"),
+        ({"studio": " "}, "studio"),
+    ],
+)
+def test_what_cannot_be_is_named_and_nothing_is_made(db, change, field):
+    assert sent(Browser(), 422, **change)["field"] == field
+    assert not Studio.objects.exists()
+
+
+def test_the_address_is_printed_only_while_there_is_no_studio(db, capsys):
+    call_command("begin_address", base="https://hair.example/")
+    assert capsys.readouterr().out.startswith("https://hair.example/begin?token=")
+    make_studio("Another")
+    call_command("begin_address")
+    assert capsys.readouterr().out == ""
+
+
+def steps(actor):
+    return {s["code"]: s["is_done"] for s in actor.get("/begin/steps")}
+
+
+def test_first_steps_are_told_by_what_is_there(db):
+    studio = Studio.objects.create(name="New")
+    owner = Actor(make_member(studio, "owner"))
+    assert not any(steps(owner).values())
+    owner.post("/stock/lightener", {"name": "Powder"}, 201)
+    assert not steps(owner)["shelf"]
+    owner.post("/stock/developer", {"name": "20 vol", "volume_strength": 20}, 201)
+    assert steps(owner)["shelf"]
+    owner.ask("PATCH", "/studio", {"pace_min_per_foil": 1.4})
+    make_member(studio, "assistant")
+    client = owner.post("/clients", {"name": "A first head"}, 201)["id"]
+    owner.post("/services", {"client_id": client}, 201)
+    assert Service.objects.count() == 1
+    assert steps(owner) == {
+        "shelf": True, "toners": False, "school": True, "members": True, "eye": False, "service": True,
+    }  # fmt: skip

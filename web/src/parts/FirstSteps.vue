@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { begins } from '../api/begin'
+
+/** What a new studio has still to do: a quarter of an hour, in any order; gone when a service has begun. */
+const query = useQuery(begins.steps())
+const said = {
+  shelf: { title: 'What you lighten with', why: 'Lighteners with their labels, and your developers.', to: 'shelf' },
+  toners: {
+    title: 'What you tone with',
+    why: 'Shades by family and depth; measured colours if there are any.',
+    to: 'shelf',
+  },
+  school: { title: 'How you work', why: 'Pace, usual strengths, how fast your hands are.', to: 'studio' },
+  members: { title: 'Who works here', why: 'Others, and what each may do.', to: 'studio' },
+  eye: {
+    title: 'How you see',
+    why: 'Twelve strands, five minutes: your readings are then corrected.',
+    to: 'calibrate',
+  },
+  service: { title: 'A first head', why: 'New service, up here. The verdict and the plan follow from it.', to: null },
+} as const
+const steps = computed(() => (query.data.value ?? []).map((s) => ({ ...s, ...said[s.code] })))
+const isNew = computed(() => steps.value.some((s) => s.code === 'service' && !s.is_done))
+const next = computed(() => steps.value.find((s) => !s.is_done)?.code)
+</script>
+
+<template>
+  <section v-if="isNew" class="panel mb-4" aria-labelledby="first-steps">
+    <h2 id="first-steps" class="text-2xl">First steps</h2>
+    <p class="mb-2 text-soft">A quarter of an hour, in any order.</p>
+    <ol>
+      <li v-for="(s, i) in steps" :key="s.code" class="flex min-h-16 items-center gap-4 border-t border-line py-2">
+        <span class="num w-6 text-2xl" :class="{ 'text-soft': s.is_done }" aria-hidden="true">{{
+          s.is_done ? '✓' : i + 1
+        }}</span>
+        <span class="grow"
+          ><strong class="block text-lg leading-tight" :class="{ 'text-soft': s.is_done }">{{ s.title }}</strong
+          ><span class="text-soft">{{ s.is_done ? 'Done.' : s.why }}</span></span
+        >
+        <RouterLink v-if="s.to" class="btn" :class="{ 'btn-act': s.code === next }" :to="{ name: s.to }">{{
+          s.is_done ? 'Look' : 'Go there'
+        }}</RouterLink>
+      </li>
+    </ol>
+  </section>
+</template>

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { computed, reactive, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { begin, begins } from '../api/begin'
+import { ApiError } from '../api/client'
+import Logo from '../parts/Logo.vue'
+
+/** The first visit: a studio and its owner, with the token that the server printed. */
+const route = useRoute()
+const router = useRouter()
+const client = useQueryClient()
+const query = useQuery(begins.isOpen())
+const token = computed(() => String(route.query.token ?? ''))
+const form = reactive({ studio: '', first_name: '', last_name: '', username: '', password: '' })
+const problem = ref('')
+const wrong = ref('')
+const isBusy = ref(false)
+const send = async () => {
+  isBusy.value = true
+  problem.value = wrong.value = ''
+  try {
+    client.setQueryData(['session'], await begin({ ...form, token: token.value }))
+    await router.replace({ name: 'day' })
+  } catch (error) {
+    problem.value = error instanceof ApiError ? error.problem.detail : 'That failed here. Try again.'
+    wrong.value = error instanceof ApiError ? (error.problem.field ?? '') : ''
+  } finally {
+    isBusy.value = false
+  }
+}
+const fields = [
+  { name: 'studio', label: 'Name of the studio', autocomplete: 'organization', most: 80, isWide: true },
+  { name: 'first_name', label: 'Your first name', autocomplete: 'given-name', most: 60 },
+  { name: 'last_name', label: 'Your last name', autocomplete: 'family-name', most: 60 },
+  { name: 'username', label: 'Name to sign in with', autocomplete: 'username', most: 60 },
+] as const
+</script>
+
+<template>
+  <main id="main" class="mx-auto flex min-h-dvh max-w-xl flex-col justify-center p-6">
+    <Logo class="!size-14" />
+    <h1 class="mt-4 text-4xl" style="font-stretch: 118%">A studio of your own</h1>
+    <template v-if="query.data.value?.is_open">
+      <p class="mt-1 mb-8 text-soft">You are the first here. Who you name now owns the studio and lets others in.</p>
+      <form class="grid grid-cols-2 gap-4" @submit.prevent="send">
+        <div v-for="f in fields" :key="f.name" :class="{ 'col-span-2': 'isWide' in f }">
+          <label class="label" :for="f.name">{{ f.label }}</label>
+          <input
+            :id="f.name"
+            v-model="form[f.name]"
+            class="field"
+            :autocomplete="f.autocomplete"
+            :maxlength="f.most"
+            :aria-invalid="wrong === f.name || undefined"
+            required
+          />
+        </div>
+        <div>
+          <label class="label" for="password">Password, 10 letters or more</label>
+          <input
+            id="password"
+            v-model="form.password"
+            class="field"
+            type="password"
+            autocomplete="new-password"
+            minlength="10"
+            :aria-invalid="wrong === 'password' || undefined"
+            required
+          />
+        </div>
+        <p v-if="problem" class="col-span-2 rounded-[5px] bg-stop px-3 py-2 text-stop-ink" role="alert">
+          {{ problem }}
+        </p>
+        <button class="btn btn-act col-span-2 min-h-16 text-lg" :disabled="isBusy">
+          {{ isBusy ? 'Making it …' : 'Make the studio' }}
+        </button>
+      </form>
+    </template>
+    <template v-else-if="query.data.value">
+      <p class="mt-2 mb-6 text-lg">There is a studio here already.</p>
+      <RouterLink class="btn btn-act self-start" :to="{ name: 'day' }">Sign in</RouterLink>
+    </template>
+    <p v-else-if="query.error.value" class="mt-4" role="alert">The server does not answer. Try again in a moment.</p>
+    <p class="mt-10 text-sm text-soft">
+      For professional use. The product's label, its safety data sheet, local codes and licensing outrank everything
+      shown here.
+    </p>
+  </main>
+</template>
