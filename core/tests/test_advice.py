@@ -8,7 +8,14 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from told import told
 
-from fervens_core.chair.advice import FIRST_LOOK_LEAST_MIN, FIRST_LOOK_MOST_MIN, LOOK_GAP_MIN, Act, advise
+from fervens_core.chair.advice import (
+    FIRST_LOOK_LEAST_MIN,
+    FIRST_LOOK_MOST_MIN,
+    LOOK_GAP_MIN,
+    Act,
+    advise,
+    was_read_again,
+)
 from fervens_core.head import ReadingMode
 from fervens_core.lift import MODEL_WORLD, LaneKinetics, LiftFactors, Reading, learn, prior, simulated_head
 from fervens_core.lift.update import _as_arrays
@@ -66,6 +73,28 @@ def test_hair_that_stops_short_says_where():
     short = advice(((20.0, 5.5), (30.0, 5.5)), now=34.0)
     assert short.act is Act.SHORT
     assert "Stops near 5." in told(short.text) or "Stops near 6." in told(short.text)
+
+
+def test_a_lane_whose_readings_do_not_fit_is_read_again_and_nobody_is_asked_a_third_time():
+    asked = {"now_min": 20.0, "wall_min": 44.0, "target_level": 8.0, "reading_count": 2, "last_reading_min": 18.0}
+    seen = outlook((12.0, 6.0), (18.0, 6.5))
+    odd = advise(seen, **asked, is_misfit=True)
+    assert (odd.act, odd.due_min, odd.is_misfit) == (Act.READ, 20.0, True)
+    again = advise(seen, **asked, is_misfit=True, has_read_again=True)
+    assert again.act is not Act.READ or again.due_min > 18.0 + LOOK_GAP_MIN
+    assert again.is_misfit
+    assert was_read_again([12.0, 19.0, 20.5])
+    assert not was_read_again([12.0, 20.5])
+    assert advise(seen, **(asked | {"now_min": 44.0}), is_misfit=True).act is Act.STOP
+
+
+def test_a_look_that_would_tell_no_more_is_not_taken():
+    seen = outlook((15.0, 7.0))
+    asked = {"now_min": 16.0, "wall_min": 44.0, "target_level": 8.0, "reading_count": 1, "last_reading_min": 15.0}
+    worth, idle = (advise(seen, **asked, spread_left=lambda _, left=left: left) for left in (0.4, 1.0))
+    assert worth.then is Act.READ
+    assert (idle.act, idle.then) == (Act.LEAVE, Act.RINSE)
+    assert 0.3 < idle.sure < 0.97
 
 
 @settings(max_examples=80)

@@ -51,7 +51,10 @@ def test_a_port_in_use_gets_one_line():
             "FERVENS_SECRET_KEY, FERVENS_ALLOWED_HOSTS not set: the demo is served on loopback only",
         ),
         (("test", "everything"), "parts: must be of static, core"),
-        (("bench", "nothing"), "bench: must be one of board colour_fit fleet lift live plan search tone, got nothing"),
+        (
+            ("bench", "nothing"),
+            "bench: must be one of answers board camera colour_fit fleet lift live plan search tone, got nothing",
+        ),
     ],
 )
 def test_wrong_arguments_get_one_line(arguments, words):

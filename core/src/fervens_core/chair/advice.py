@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 from enum import StrEnum
 
@@ -30,6 +30,7 @@ RINSE_SOON_MIN = 0.75
 MISFIT_SPREADS = 3.0
 """[MODEL] a lane one of whose readings is so many spreads from what all else says of it does not fit."""
 MISFIT_AGAIN_MIN = 1.0
+READ_AGAIN_WITHIN_MIN = 6.0
 STRAY_SPREADS = 3.5
 """[MODEL] hair that lifts so many spreads from what is expected of its kind is told of: it may be of another kind."""
 CHANCE_SHORT = 0.25
@@ -37,6 +38,11 @@ SHORT_IN_DOUBT_BEFORE_MIN = 15.0
 LAST_LOOK_BEFORE_WALL_MIN = 3.0
 SPAN_LEAST_MIN = 3.0
 """[MODEL] first and last sections are told apart where so many minutes lie between them."""
+
+
+def was_read_again(minutes: Sequence[float]) -> bool:
+    """Whether the last two of a lane's readings were so close that the second was to make sure; minutes, rising."""
+    return len(minutes) > 1 and minutes[-1] - minutes[-2] <= READ_AGAIN_WITHIN_MIN
 
 
 class Act(StrEnum):
@@ -108,6 +114,7 @@ def advise(
     span_min: float = 0.0,
     spread_left: Callable[[float], float] = lambda _: 0.0,
     is_misfit: bool = False,
+    has_read_again: bool = False,
 ) -> LaneAdvice:
     """Advice for a lane that is processing.
 
@@ -121,10 +128,12 @@ def advise(
         span_min: the first sections have been on for so much longer: they are looked at first.
         spread_left: share of the spread of its level at a minute that another look would leave; all of it where the
             eye is what is not known.
-        is_misfit: its readings do not fit each other or the head: it is read again, dry.
+        is_misfit: its readings do not fit each other or the head: it is read again, dry. has_read_again: it has been
+            read twice in short; then what is believed is wide enough, and nobody is asked a third time.
     """
     given = _advise(outlook, now_min, wall_min, target_level, reading_count, last_reading_min, span_min, spread_left)
-    if is_misfit and given.act in (Act.LEAVE, Act.RINSE) and now_min >= (last_reading_min or 0.0) + MISFIT_AGAIN_MIN:
+    is_asked = is_misfit and not has_read_again and given.act in (Act.LEAVE, Act.RINSE)
+    if is_asked and now_min >= (last_reading_min or 0.0) + MISFIT_AGAIN_MIN:
         return replace(given, act=Act.READ, due_min=now_min, text=say("advice-misfit"), is_misfit=True)
     return replace(given, is_misfit=is_misfit)
 

@@ -10,7 +10,7 @@ import numpy as np
 
 from fervens_core.base import Message, say, term
 from fervens_core.chair.acts import LaneView, Leaves, NextAct, next_acts
-from fervens_core.chair.advice import MISFIT_SPREADS, STRAY_SPREADS, Act, LaneAdvice, advise
+from fervens_core.chair.advice import MISFIT_SPREADS, STRAY_SPREADS, Act, LaneAdvice, advise, was_read_again
 from fervens_core.chair.lanes import (
     Chair,
     LaneTimes,
@@ -206,7 +206,7 @@ def _advice(
         return LaneAdvice(Act.STOP, now_min, lane.stop)
     if lane.phase is not Phase.PROCESSING:
         return None
-    taken = [minutes_between(times.zero, r.at) for r in lane.readings if r.at <= chair.now]
+    taken = sorted(minutes_between(times.zero, r.at) for r in lane.readings if r.at <= chair.now)
     reader = next((r.by for r in reversed(lane.readings) if not r.is_measured), "")
     ahead = Reading(index, 0.0, 5.0, ReadingMode.WIPED, **of_eye(chair, reader, ReadingMode.WIPED))
     given = advise(
@@ -219,6 +219,7 @@ def _advice(
         span_min=span_min(chair.zones[lane.key], lane),
         spread_left=partial(belief.spread_left, index, reading=ahead),
         is_misfit=belief.misfit(index) > MISFIT_SPREADS,
+        has_read_again=was_read_again(taken),
     )
     return _short_help(chair, lane, given) if given.act is Act.SHORT else given
 

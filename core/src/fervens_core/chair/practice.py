@@ -7,7 +7,7 @@ from functools import partial
 
 import numpy as np
 
-from fervens_core.chair.advice import MISFIT_SPREADS, Act, advise
+from fervens_core.chair.advice import MISFIT_SPREADS, Act, advise, was_read_again
 from fervens_core.head import ReadingMode
 from fervens_core.lift import Reading, SimulatedHead, learn
 from fervens_core.planning import Plan
@@ -54,6 +54,7 @@ def follow_advice(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> 
                     last_reading_min=looks[i][-1] if looks[i] else None,
                     spread_left=partial(belief.spread_left, i, reading=ahead),
                     is_misfit=belief.misfit(i) > MISFIT_SPREADS,
+                    has_read_again=was_read_again(looks[i]),
                 )
                 acts.append((max(ends[i] + given.due_min, clock), i, given))
         at, i, given = min(acts, key=lambda x: x[:2])

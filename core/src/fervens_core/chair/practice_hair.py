@@ -9,14 +9,14 @@ from fervens_core.chair.lanes import Chair, head_belief, lane_times, minutes_bet
 from fervens_core.colour import hair_lab, hair_reflectance
 from fervens_core.head import Zone
 
-SECRET_STD = 0.15
-"""[MODEL] how far the simulated hair is from the likeliest, levels."""
+SECRET_STD, KEPT_SECRET_STD = 0.15, 0.05
+"""[MODEL] how far the simulated hair is from the likeliest, levels; of a part that is left alone, from what was read."""
 Lab = tuple[float, float, float]
 
 
 def kept_level(part: Zone, seed: int) -> float:
     """Level of a part no lightener went on, in the simulation; the same seed is the same hair."""
-    level = part.hair.start_level + float(np.random.default_rng(seed).normal(0.0, SECRET_STD))
+    level = part.hair.start_level + float(np.random.default_rng(seed).normal(0.0, KEPT_SECRET_STD))
     return min(max(level, part.hair.colour_start), 10.0)
 
 

@@ -43,7 +43,9 @@ def _known(lane: LaneState, taken: TakenReading) -> tuple[float, float] | None:
     others = [r for r in lane.readings if r is not taken]
     measured = [r for r in others if r.is_measured and _is_same_hair(lane, taken, r)]
     if measured:
-        return float(np.mean([r.level for r in measured])), INSTRUMENT_STD
+        weights = [(r.level_std or INSTRUMENT_STD) ** -2.0 for r in measured]
+        level = float(np.average([r.level for r in measured], weights=weights))
+        return level, float(np.sqrt(1.0 / sum(weights)))
     rinsed = lane.rinsed_at
     dry = [r for r in others if r.mode is ReadingMode.DRY and rinsed is not None and r.at >= rinsed]
     is_late = rinsed is not None and 0.0 <= minutes_between(taken.at, rinsed) <= WIPED_BEFORE_MIN
