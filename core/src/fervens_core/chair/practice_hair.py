@@ -10,7 +10,7 @@ from fervens_core.colour import hair_lab, hair_reflectance
 from fervens_core.head import Zone
 
 SECRET_STD, KEPT_SECRET_STD = 0.15, 0.05
-"""[MODEL] how far the simulated hair is from the likeliest, levels; of a part that is left alone, from what was read."""
+"""[MODEL] how far simulated hair is from the likeliest, levels; of a part that is left alone, from what was read."""
 Lab = tuple[float, float, float]
 
 
