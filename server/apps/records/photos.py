@@ -16,7 +16,9 @@ from apps.services import loading
 from apps.services.models import Photo, Service
 from apps.studio.actions import audit
 from apps.studio.models import Membership
+from apps.studio.policies import require
 from fervens_core.base import ConflictError, LimitError, say
+from fervens_core.log import Step
 
 UPLOAD_MAX = 15_000_000
 PIXELS_MAX = 60_000_000
@@ -89,5 +91,8 @@ def photo_of(member: Membership, service_id: UUID, photo_id: UUID) -> Photo:
 @transaction.atomic
 def remove_photo(member: Membership, service_id: UUID, photo_id: UUID) -> None:
     """Take a photo out for good."""
-    photo_of(member, service_id, photo_id).delete()
+    photo = photo_of(member, service_id, photo_id)
+    if photo.service.step == Step.RECORD.value:
+        require(member, "remove_a_filed_photo")
+    photo.delete()
     audit(member, "photo_removed", service_id)

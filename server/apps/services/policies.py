@@ -8,7 +8,7 @@ from apps.services import loading
 from apps.services.loading import Loaded
 from apps.shelf.queries import toners
 from apps.studio.models import Membership
-from apps.studio.policies import require_lead
+from apps.studio.policies import require
 from fervens_core.base import BlockedError, ConflictError, LimitError, say, semicolons
 from fervens_core.basin import again_block_of, own_formula, read_zones
 from fervens_core.chair import drag_target
@@ -16,6 +16,7 @@ from fervens_core.head import ServiceKind, TonerShade, is_deeper
 from fervens_core.log import (
     ApplicationStarted,
     BowlMixed,
+    CautionAcknowledged,
     ConsultationFinished,
     DeveloperChanged,
     EventData,
@@ -33,22 +34,29 @@ from fervens_core.log import (
 )
 from fervens_core.safety import Caution, Severity, heat_block, refresh_block, strongest_volume, toner_block
 
+SAME_VOLUME = 0.05
+"""vol; less is a matter of rounding."""
+
 
 def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
     """Raises PermissionDenied, BlockedError or ConflictError when the event may not enter the log."""
     match data:
         case ConsultationFinished():
-            require_lead(member, "finish_a_consultation")
+            require(member, "finish_a_consultation")
             check_consultation(loaded)
         case PlanTaken():
             if not loaded.kind.lightens:
                 raise ConflictError("nothing_planned")
-            require_lead(member, "take_a_plan_to_the_chair")
+            require(member, "take_a_plan_to_the_chair")
             check_consultation(loaded)
             for key, volume in zip(data.zone_keys, data.volumes, strict=True):
                 _check_volume(loaded, key, volume)
             check_toner_idea(loaded)
+        case CautionAcknowledged():
+            require(member, "acknowledge_a_caution")
         case ApplicationStarted() | BowlMixed() | DeveloperChanged():
+            if isinstance(data, DeveloperChanged) or _is_other_strength(loaded, data):
+                require(member, "change_a_strength")
             for key in (data.zone_key, *(data.also_for if isinstance(data, BowlMixed) else ())):
                 _check_volume(loaded, key, data.volume_strength)
         case LightenerRefreshed():
@@ -66,7 +74,7 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
             if data.zone_key not in [z.key for z in loading.kept_parts(loaded)]:
                 raise ConflictError("unknown_zone.kept", key=data.zone_key)
         case LighteningResumed():
-            require_lead(member, "lighten_again")
+            require(member, "lighten_again")
             _check_again(loaded, data)
         case TonerApplied():
             shades = [_shade(loaded, key) for key in (data.shade_key, data.second_key) if key]
@@ -86,7 +94,13 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
                 keys = (toner.applied.shade_key, toner.applied.second_key)
                 _check_toner_time([_shade(loaded, key) for key in keys if key], data.minutes)
         case ServiceClosed():
-            require_lead(member, "file_a_service")
+            require(member, "file_a_service")
+
+
+def _is_other_strength(loaded: Loaded, data: ApplicationStarted | BowlMixed) -> bool:
+    """Whether a lane would get another strength than it is down for."""
+    lane = next((x for x in loaded.state.lanes if x.key == data.zone_key), None)
+    return lane is not None and abs(lane.volume_strength - data.volume_strength) > SAME_VOLUME
 
 
 def blocked_by(caution: Caution, shade: str = "") -> BlockedError:

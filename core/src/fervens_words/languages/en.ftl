@@ -903,10 +903,12 @@ error-zones_open = Still with product on: { $zones }. Rinse before filing.
 
 ## What a role does, for its refusal
 
+doing-acknowledge_a_caution = acknowledge a caution
 doing-add_members = add members
 doing-bring_a_studio_in = bring a studio in
 doing-bring_clients_in = bring clients in
 doing-cancel_a_visit = cancel a visit
+doing-change_a_strength = change a strength
 doing-change_members = change members
 doing-change_the_shelf = change the shelf
 doing-change_the_studio = change the studio
@@ -918,6 +920,8 @@ doing-lighten_again = lighten again
 doing-make_links = make links
 doing-measure_the_card = measure the card
 doing-read_the_audit_trail = read the audit trail
+doing-read_a_patch_test = note what a patch test showed
+doing-remove_a_filed_photo = remove a photo of a filed service
 doing-revoke_links = revoke links
 doing-take_a_plan_to_the_chair = take a plan to the chair
 doing-take_a_service_file_in = take a service file in

@@ -1,0 +1,39 @@
+"""Prints the matrix of roles and acts as docs/roles.md has it."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.core.management.base import BaseCommand
+
+from apps.common.words import in_words
+from apps.studio.models import Role
+from apps.studio.policies import MATRIX, may
+from fervens_core.base import say
+
+
+def table() -> str:
+    """The page."""
+    roles = [r.value for r in Role]
+    lines = [
+        "# Who may do what",
+        "",
+        "Made by `bin/schema` from `studio/policies.py`. What is not named here every member may.",
+        "",
+        f"| act | {' | '.join(roles)} |",
+        f"|---|{'---|' * len(roles)}",
+    ]
+    for act in MATRIX:
+        marks = " | ".join("yes" if may(role, act) else "no" for role in roles)
+        lines.append(f"| {in_words(say(f'doing-{act}'))} | {marks} |")
+    return "\n".join(lines) + "\n"
+
+
+class Command(BaseCommand):
+    """python server/manage.py roles"""
+
+    help = "Print the matrix of roles and acts."
+
+    def handle(self, *args: Any, **options: Any) -> None:
+        """The page on standard output."""
+        self.stdout.write(table(), ending="")
