@@ -15,7 +15,7 @@ from apps.clients.queries import of_studio
 from apps.common.moments import moment
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from apps.studio.policies import require
+from apps.studio.policies import require_may
 from fervens_core.base import ConflictError, LimitError, check_range, check_text, say
 
 OPTIONAL = {"birth_date", "reacts_to_oxidative", "patch_test_placed_at", "growth_mm_per_month"}
@@ -47,7 +47,7 @@ def add_client(member: Membership, values: dict[str, Any]) -> Client:
     """A new client of the member's studio. Raises LimitError."""
     row = Client(studio_id=member.studio_id)
     if values.get("patch_test_result", row.patch_test_result) != row.patch_test_result:
-        require(member, "read_a_patch_test")
+        require_may(member, "read_a_patch_test")
     _apply(row, values)
     row.save()
     audit(member, "client_added", row.pk)
@@ -61,7 +61,7 @@ def change_client(member: Membership, client_id: UUID, values: dict[str, Any]) -
     if row.erased_at:
         raise ConflictError("erased.written")
     if values.get("patch_test_result", row.patch_test_result) != row.patch_test_result:
-        require(member, "read_a_patch_test")
+        require_may(member, "read_a_patch_test")
     _apply(row, values)
     row.save()
     audit(member, "client_changed", row.pk)

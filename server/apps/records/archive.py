@@ -23,7 +23,7 @@ from apps.shelf.adapters import developer_value, lightener_value, toner_value
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.studio.actions import audit
 from apps.studio.models import Membership, Studio
-from apps.studio.policies import require
+from apps.studio.policies import require_may
 
 FORMAT, VERSION = "fervens-archive", 1
 NAMES = ("archive.json", "members.json", "shelf.json", "clients.json", "services.jsonl")
@@ -91,7 +91,7 @@ def _services(studio: Studio) -> Iterator[Service]:
 
 def write_archive(member: Membership, *, now: dt.datetime) -> IO[bytes]:
     """Everything of the member's studio as a zip in a temporary file; audited, for clients' data leaves by an act."""
-    require(member, "take_the_studio_out")
+    require_may(member, "take_the_studio_out")
     studio = member.studio
     rows = Membership.objects.filter(studio=studio).select_related("user").order_by("user__username")
     usernames = {m.user_id: m.user.get_username() for m in rows}

@@ -26,7 +26,7 @@ from apps.shelf.queries import lighteners
 from apps.studio.actions import audit
 from apps.studio.models import Membership, Role, Studio
 from apps.studio.people import GROWTH, PACE, WEAKEST, WEAKEST_VOLUME
-from apps.studio.policies import require
+from apps.studio.policies import require_may
 from fervens_core.base import ConflictError, CoreError, LimitError, check_range, say
 from fervens_core.followup import read_filed
 from fervens_core.log import fold
@@ -292,7 +292,7 @@ def read_archive(member: Membership, upload: IO[bytes], size: int) -> dict[str, 
     Raises:
         ConflictError: the studio is not empty. LimitError, CoreError: what is wrong with the file; nothing is kept.
     """
-    require(member, "bring_a_studio_in")
+    require_may(member, "bring_a_studio_in")
     studio = Studio.objects.select_for_update().get(pk=member.studio_id)
     if not _is_empty(studio.pk):
         raise ConflictError("not_empty")

@@ -13,7 +13,7 @@ from apps.clients.queries import of_studio
 from apps.services.models import Addendum, Photo, PlanVersion, Service, ServiceEvent
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from apps.studio.policies import require
+from apps.studio.policies import require_may
 from fervens_core.base import LimitError, personal_fields, say
 from fervens_core.log import KINDS
 
@@ -33,7 +33,7 @@ def erase_client(member: Membership, client_id: UUID, *, typed_name: str) -> Cli
         LimitError: another name was typed.
     """
     row = get_object_or_404(of_studio(member).select_for_update(), pk=client_id)
-    require(member, "erase_a_client")
+    require_may(member, "erase_a_client")
     if typed_name.strip() != row.name:
         raise LimitError("typed_name", say("limit-client_name", name=row.name), typed_name[:80])
     _blank(row)

@@ -16,7 +16,7 @@ from apps.services import loading
 from apps.services.models import Photo, Service
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from apps.studio.policies import require
+from apps.studio.policies import require_may
 from fervens_core.base import ConflictError, LimitError, say
 from fervens_core.log import Step
 
@@ -93,6 +93,6 @@ def remove_photo(member: Membership, service_id: UUID, photo_id: UUID) -> None:
     """Take a photo out for good."""
     photo = photo_of(member, service_id, photo_id)
     if photo.service.step == Step.RECORD.value:
-        require(member, "remove_a_filed_photo")
+        require_may(member, "remove_a_filed_photo")
     photo.delete()
     audit(member, "photo_removed", service_id)

@@ -18,7 +18,7 @@ from apps.services.policies import check_event
 from apps.services.wording import zone_names
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from apps.studio.policies import require
+from apps.studio.policies import require_may
 from fervens_core.base import ConflictError, CoreError, LimitError, say
 from fervens_core.formats import (
     ClientLine,
@@ -41,7 +41,7 @@ CGATS_ROUND = 1
 
 def clients_csv(member: Membership) -> str:
     """The studio's clients as CSV; audited, for they leave by a member's act."""
-    require(member, "take_clients_out")
+    require_may(member, "take_clients_out")
     rows = Client.objects.filter(studio_id=member.studio_id, erased_at=None).order_by("name")[:EXPORT_MAX]
     lines = [
         ClientLine(
@@ -60,7 +60,7 @@ def clients_csv(member: Membership) -> str:
 
 def preview_clients(member: Membership, text: str) -> tuple[ClientTable, list[str]]:
     """What a CSV would bring, what is wrong with it, and the names that are there already."""
-    require(member, "bring_clients_in")
+    require_may(member, "bring_clients_in")
     found = clients_from_csv(text, timezone.localdate())
     names = {c.name for c in found.lines}
     known = Client.objects.filter(studio_id=member.studio_id, name__in=names).values_list("name", flat=True)

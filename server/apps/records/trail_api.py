@@ -15,7 +15,7 @@ from apps.common.words import Words
 from apps.services.models import Service
 from apps.studio.auth import member_of
 from apps.studio.models import AuditEntry, Membership
-from apps.studio.policies import require
+from apps.studio.policies import require_may
 from fervens_core.base import Message, say
 
 router = Router(tags=["studio"])
@@ -69,7 +69,7 @@ def _act(act: str) -> Message | str:
 def read_audit(request: HttpRequest, page: int = 1) -> AuditPage:
     """Who did what, the newest first."""
     member = member_of(request)
-    require(member, "read_the_audit_trail")
+    require_may(member, "read_the_audit_trail")
     rows = AuditEntry.objects.filter(studio_id=member.studio_id).order_by("-at", "-id")
     start = (min(max(page, 1), 10_000) - 1) * PAGE
     shown = list(rows[start : start + PAGE])

@@ -19,7 +19,7 @@ from apps.services import loading
 from apps.services.loading import Loaded, kept_parts
 from apps.studio.actions import audit
 from apps.studio.models import Membership, Studio
-from apps.studio.policies import require
+from apps.studio.policies import require_may
 from fervens_core.base import ConflictError, LimitError, check_range, say
 from fervens_core.chair import as_reflectance, kept_level, practice_level
 from fervens_core.colour import hair_lab, hair_reflectance, seen_hexes
@@ -77,7 +77,7 @@ def measure_card(member: Membership, text: str) -> Studio:
     Raises:
         LimitError: a patch is missing. CoreError: no CGATS. NotAllowed.
     """
-    require(member, "measure_the_card")
+    require_may(member, "measure_the_card")
     lab = {s.name.strip().upper(): s.lab for s in samples_from_cgats(text)}
     missing = [p.name for p in PATCHES if p.name not in lab]
     if missing:
@@ -92,7 +92,7 @@ def measure_card(member: Membership, text: str) -> Studio:
 @transaction.atomic
 def forget_card(member: Membership) -> Studio:
     """The card as it was printed, once more."""
-    require(member, "measure_the_card")
+    require_may(member, "measure_the_card")
     studio = Studio.objects.select_for_update().get(pk=member.studio_id)
     studio.card = None
     studio.save(update_fields=["card"])

@@ -8,7 +8,7 @@ from apps.services import loading
 from apps.services.loading import Loaded
 from apps.shelf.queries import toners
 from apps.studio.models import Membership
-from apps.studio.policies import require
+from apps.studio.policies import require_may
 from fervens_core.base import BlockedError, ConflictError, LimitError, say, semicolons
 from fervens_core.basin import again_block_of, own_formula, read_zones
 from fervens_core.chair import drag_target
@@ -42,21 +42,21 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
     """Raises PermissionDenied, BlockedError or ConflictError when the event may not enter the log."""
     match data:
         case ConsultationFinished():
-            require(member, "finish_a_consultation")
+            require_may(member, "finish_a_consultation")
             check_consultation(loaded)
         case PlanTaken():
             if not loaded.kind.lightens:
                 raise ConflictError("nothing_planned")
-            require(member, "take_a_plan_to_the_chair")
+            require_may(member, "take_a_plan_to_the_chair")
             check_consultation(loaded)
             for key, volume in zip(data.zone_keys, data.volumes, strict=True):
                 _check_volume(loaded, key, volume)
             check_toner_idea(loaded)
         case CautionAcknowledged():
-            require(member, "acknowledge_a_caution")
+            require_may(member, "acknowledge_a_caution")
         case ApplicationStarted() | BowlMixed() | DeveloperChanged():
             if isinstance(data, DeveloperChanged) or _is_other_strength(loaded, data):
-                require(member, "change_a_strength")
+                require_may(member, "change_a_strength")
             for key in (data.zone_key, *(data.also_for if isinstance(data, BowlMixed) else ())):
                 _check_volume(loaded, key, data.volume_strength)
         case LightenerRefreshed():
@@ -74,7 +74,7 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
             if data.zone_key not in [z.key for z in loading.kept_parts(loaded)]:
                 raise ConflictError("unknown_zone.kept", key=data.zone_key)
         case LighteningResumed():
-            require(member, "lighten_again")
+            require_may(member, "lighten_again")
             _check_again(loaded, data)
         case TonerApplied():
             shades = [_shade(loaded, key) for key in (data.shade_key, data.second_key) if key]
@@ -94,7 +94,7 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
                 keys = (toner.applied.shade_key, toner.applied.second_key)
                 _check_toner_time([_shade(loaded, key) for key in keys if key], data.minutes)
         case ServiceClosed():
-            require(member, "file_a_service")
+            require_may(member, "file_a_service")
 
 
 def _is_other_strength(loaded: Loaded, data: ApplicationStarted | BowlMixed) -> bool:

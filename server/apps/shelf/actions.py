@@ -16,7 +16,7 @@ from apps.shelf.models import Developer, Lightener, Toner
 from apps.shelf.queries import SHELF_MAX
 from apps.studio.actions import audit
 from apps.studio.models import Membership, Studio
-from apps.studio.policies import require
+from apps.studio.policies import require_may
 from fervens_core import head as core
 from fervens_core.base import ConflictError, LimitError, check_range, say
 from fervens_core.followup import LearntProduct, with_learnt
@@ -88,7 +88,7 @@ def _apply(row: Row, values: dict[str, Any]) -> None:
 @transaction.atomic
 def add_product(member: Membership, kind: str, values: dict[str, Any]) -> Row:
     """A new product on the shelf. Raises LimitError, ConflictError for a name that is there."""
-    require(member, "change_the_shelf")
+    require_may(member, "change_the_shelf")
     _check_fields(kind, values)
     model = KINDS[kind]
     rows = model.objects.filter(studio_id=member.studio_id)
@@ -108,7 +108,7 @@ def add_product(member: Membership, kind: str, values: dict[str, Any]) -> Row:
 @transaction.atomic
 def change_product(member: Membership, kind: str, key: UUID, values: dict[str, Any]) -> Row:
     """Correct a product, count it, price it. Raises LimitError; 404 for another studio's."""
-    require(member, "change_the_shelf")
+    require_may(member, "change_the_shelf")
     _check_fields(kind, values)
     own = KINDS[kind].objects.filter(studio_id=member.studio_id)
     row = cast(Row, get_object_or_404(own.select_for_update(), pk=key))
@@ -129,7 +129,7 @@ def names_lightener(studio_id: UUID, key: str) -> bool:
 @transaction.atomic
 def remove_product(member: Membership, kind: str, key: UUID) -> None:
     """Take a product off the shelf. Raises ConflictError when a service's plan rests on it."""
-    require(member, "change_the_shelf")
+    require_may(member, "change_the_shelf")
     row = get_object_or_404(KINDS[kind].objects.filter(studio_id=member.studio_id), pk=key)
     if kind == "lightener" and names_lightener(member.studio_id, str(key)):
         raise ConflictError("in_use", name=row.name)
@@ -166,7 +166,7 @@ def want_to_order(member: Membership, what: str, *, is_wanted: bool) -> list[str
 @transaction.atomic
 def carry_learnt(member: Membership, key: UUID, learnt: LearntProduct) -> Lightener:
     """A lightener as the studio's services taught it; what it was before is kept for undoing."""
-    require(member, "change_the_shelf")
+    require_may(member, "change_the_shelf")
     row = get_object_or_404(Lightener.objects.filter(studio_id=member.studio_id).select_for_update(), pk=key)
     row.learnt_before = {name: getattr(row, name) for name in LEARNT}
     told = label_of(with_learnt(lightener_value(row), learnt))
@@ -179,7 +179,7 @@ def carry_learnt(member: Membership, key: UUID, learnt: LearntProduct) -> Lighte
 @transaction.atomic
 def undo_learnt(member: Membership, key: UUID) -> Lightener:
     """The lightener as it was before. Raises ConflictError when nothing was carried in."""
-    require(member, "change_the_shelf")
+    require_may(member, "change_the_shelf")
     row = get_object_or_404(Lightener.objects.filter(studio_id=member.studio_id).select_for_update(), pk=key)
     if row.learnt_before is None:
         raise ConflictError("nothing_carried", name=row.name)

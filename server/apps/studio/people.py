@@ -18,7 +18,7 @@ from django.utils import timezone
 from apps.common.telling import tell_sessions
 from apps.studio.actions import audit
 from apps.studio.models import Membership, Role, Studio, StudioLink
-from apps.studio.policies import require
+from apps.studio.policies import require_may
 from fervens_core.base import ConflictError, LimitError, check_range, check_text, plain, say
 
 MEMBERS_MAX = 100
@@ -48,7 +48,7 @@ def add_member(
     member: Membership, *, username: str, first_name: str, last_name: str, role: str, password: str
 ) -> Membership:
     """A new member with a password of their own. Raises LimitError, ConflictError for a name that is taken."""
-    require(member, "add_members")
+    require_may(member, "add_members")
     check_text("username", username, 60)
     users = get_user_model().objects
     if Membership.objects.filter(studio_id=member.studio_id).count() >= MEMBERS_MAX:
@@ -76,7 +76,7 @@ def change_member(member: Membership, member_id: int, values: dict[str, Any]) ->
     """Another role, pace or password, or out of the studio. The last owner stays one. 404 for another studio's."""
     own = Membership.objects.filter(studio_id=member.studio_id).select_related("user", "studio")
     row = get_object_or_404(own, pk=member_id)
-    require(member, "change_members")
+    require_may(member, "change_members")
     # owners change one another one after the other, or two could leave a studio without one
     Studio.objects.select_for_update().get(pk=member.studio_id)
     row = own.select_for_update(of=("self",)).get(pk=member_id)
@@ -103,7 +103,7 @@ def change_member(member: Membership, member_id: int, values: dict[str, Any]) ->
 @transaction.atomic
 def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
     """The studio's name, paces, growth, weakest developers and currency. Raises LimitError."""
-    require(member, "change_the_studio")
+    require_may(member, "change_the_studio")
     row = Studio.objects.select_for_update().get(pk=member.studio_id)
     if values.get("name") is not None:
         row.name = check_text("name", values["name"]).strip()
@@ -130,7 +130,7 @@ def _hash(secret: str) -> str:
 @transaction.atomic
 def make_link(member: Membership, kind: str) -> tuple[StudioLink, str]:
     """A new secret link and its secret, which is shown this once and kept as a hash only."""
-    require(member, "make_links")
+    require_may(member, "make_links")
     if member.studio.links.filter(revoked_at=None).count() >= LINKS_MAX:
         raise LimitError("links", say("limit-most_links", most=LINKS_MAX), LINKS_MAX + 1)
     secret = secrets.token_urlsafe(32)
@@ -145,7 +145,7 @@ def make_link(member: Membership, kind: str) -> tuple[StudioLink, str]:
 def revoke_link(member: Membership, link_id: UUID) -> StudioLink:
     """The link stops working at once."""
     row = get_object_or_404(StudioLink.objects.filter(studio_id=member.studio_id), pk=link_id)
-    require(member, "revoke_links")
+    require_may(member, "revoke_links")
     row.revoked_at = row.revoked_at or timezone.now()
     row.save()
     audit(member, f"{row.kind}_link_revoked", row.pk)

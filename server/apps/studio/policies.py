@@ -44,7 +44,7 @@ def may(role: str, act: str) -> bool:
     return role == Role.OWNER.value or (MATRIX[act] == LEAD and role in LEADS)
 
 
-def require(member: Membership, act: str) -> None:
+def require_may(member: Membership, act: str) -> None:
     """Raises NotAllowed that says who may."""
     if not may(member.role, act):
         raise NotAllowed(say(f"error-not_allowed.{MATRIX[act]}", act=say(f"doing-{act}")))

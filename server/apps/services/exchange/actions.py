@@ -21,7 +21,7 @@ from apps.shelf.intake import match_shelf
 from apps.shelf.queries import developers, lighteners, toners
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from apps.studio.policies import require
+from apps.studio.policies import require_may
 from fervens_core.base import ConflictError, LimitError, say
 from fervens_core.formats import FileEvent, ServiceFile, lighteners_named, read_service_file, strands_from_csv
 from fervens_core.head import Tone
@@ -77,7 +77,7 @@ def import_file(
     Raises:
         CoreError: the file is not one, or its log does not fit together.
     """
-    require(member, "take_a_service_file_in")
+    require_may(member, "take_a_service_file_in")
     file = read_service_file(document)
     now = timezone.now()
     at = starts_at or now

@@ -26,7 +26,7 @@ from apps.shelf.models import Lightener
 from apps.shelf.queries import developers, lighteners
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from apps.studio.policies import require
+from apps.studio.policies import require_may
 from fervens_core import head as core
 from fervens_core.base import ConflictError, LimitError, plain, say
 from fervens_core.log import PlanTaken, Step
@@ -90,7 +90,7 @@ def write_plan(
 ) -> tuple[Loaded, Plan, PlanRequest]:
     """Keep the choices of a plan. Raises ConflictError once it is at the chair, BlockedError for a barred toner."""
     loaded = locked(member, service_id)
-    require(member, "write_a_plan")
+    require_may(member, "write_a_plan")
     check_revision(loaded, revision)
     if loaded.state.step is not Step.PLAN:
         raise ConflictError("not_planning")
@@ -142,7 +142,7 @@ def _keep(member: Membership, row: Service, plan: Plan, label: str, *, is_taken:
 def keep_version(member: Membership, service_id: UUID, *, revision: int, label: str) -> list[PlanVersion]:
     """Keep the plan as it stands as a version of its own. Raises ConflictError when it was changed elsewhere."""
     loaded = locked(member, service_id)
-    require(member, "keep_a_plan")
+    require_may(member, "keep_a_plan")
     check_revision(loaded, revision)
     if len(plan_queries.versions(member, service_id)) >= plan_queries.VERSIONS_MAX:
         raise ConflictError("too_many_versions", most=plan_queries.VERSIONS_MAX)

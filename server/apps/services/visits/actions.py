@@ -24,7 +24,7 @@ from apps.shelf.adapters import lightener_value
 from apps.shelf.queries import developers, lighteners
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from apps.studio.policies import require
+from apps.studio.policies import require_may
 from fervens_core.base import ON_TARGET_LEVELS, ConflictError, CoreError, LimitError, check_range, say
 from fervens_core.followup import (
     REST_DAYS,
@@ -255,7 +255,7 @@ def start_from(
 def cancel_visit(member: Membership, service_id: UUID) -> UUID:
     """Take a visit that has not begun out of the diary; its client's id. Raises ConflictError once it has."""
     row = get_object_or_404(loading.of_studio(member).select_for_update(), pk=service_id)
-    require(member, "cancel_a_visit")
+    require_may(member, "cancel_a_visit")
     if row.step != Step.CONSULTATION.value or row.events.exists():
         raise ConflictError("already_begun")
     client_id: UUID = row.client_id
