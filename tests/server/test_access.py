@@ -197,8 +197,9 @@ def test_an_assistant_works_the_chair_but_does_not_lead(ids, assistant, owner):
     refused = assistant.post(f"/services/{service}/plan/take", {"event_id": str(uuid4())}, 403)
     assert refused["code"] == "not_allowed"
     assert "assistant cannot take a plan" in refused["detail"]
-    owner.post(f"/services/{service}/plan/take", {"event_id": str(uuid4())})
-    assistant.event(service, "ApplicationStarted", zone_key="crown", volume_strength=20)
+    board = owner.post(f"/services/{service}/plan/take", {"event_id": str(uuid4())})["board"]
+    planned = board["lanes"][0]["volume_strength"]
+    assistant.event(service, "ApplicationStarted", zone_key="crown", volume_strength=planned)
     assistant.event(service, "Rinsed", zone_key="crown")
     assert assistant.event(service, "ServiceClosed", 403)["code"] == "not_allowed"
     body = {"revision": 1, "lightener_key": ids["LIGHTENER"]}
