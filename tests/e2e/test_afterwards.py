@@ -174,9 +174,9 @@ def test_the_shelf_counts_and_the_studio_learns(signed_in):
     places.get_by_role("link", name="Numbers").click()
     chalk = page.get_by_role("listitem").filter(has_text="Chalk powder")
     chalk.get_by_role("button", name=re.compile("^Plan with")).click()
-    expect(chalk.get_by_role("button", name="Back to 1.00")).to_be_visible()
+    expect(chalk.get_by_role("button", name="Back to 1.00 and 1.00")).to_be_visible()
     page.get_by_role("button", name="Undo").click()
-    expect(chalk).to_contain_text("factor 1.00")
+    expect(chalk).to_contain_text("planned with 1.00 as far, 1.00 as fast")
 
 
 def test_a_client_is_erased_only_by_name_and_a_bad_table_keeps_all_out(signed_in):

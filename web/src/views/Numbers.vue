@@ -13,7 +13,7 @@ const notices = useNotices()
 const numbers = computed(() => query.data.value)
 const percent = (factor: number) => {
   const off = Math.round((factor - 1) * 100)
-  return off === 0 ? 'as the model' : `${Math.abs(off)} % ${off > 0 ? 'more' : 'less'}`
+  return off === 0 ? 'as' : `${Math.abs(off)} % ${off > 0 ? 'more' : 'less'}`
 }
 const quick = (factor: number) => {
   const off = Math.round((factor - 1) * 100)
