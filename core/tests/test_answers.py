@@ -9,7 +9,9 @@ from fervens_cli.__main__ import main
 from told import refused, told
 
 from fervens_core.base import LimitError
+from fervens_core.chair import make_board
 from fervens_core.formats import advise_answer, learn_answer, read_service_file
+from fervens_core.formats.answers import chair_of
 
 ILSE = json.loads((Path(__file__).parents[2] / "demo/services/ilse-mid-lift.json").read_text())
 
@@ -60,6 +62,8 @@ def test_a_reading_that_does_not_fit_is_told_with_its_lane_and_asked_for_again()
     at = max(e["at_min"] for e in odd["events"]) + 3.0
     advice = advise_answer(read_service_file(odd), at)
     assert next(x for x in advice.lanes if x.key == key).is_misfit
+    file = read_service_file(odd)
+    assert make_board(chair_of(file, at), file.plan_request()).proposals == ()  # first it is read again
     (act,) = [a for a in advice.acts if key in a.lanes]
     assert (act.code, act.detail.code) == ("read", "act-read_again")
     assert "do not fit" in told(act.detail)

@@ -131,6 +131,19 @@ def test_readings_that_do_not_fit_are_noticed_and_widen_what_is_believed():
     assert widths[1] > 1.1 * widths[0]
 
 
+def test_one_slip_of_the_finger_moves_no_head_and_two_looks_that_agree_do():
+    fits = tuple(wiped(i, m, v) for i in range(3) for m, v in ((10.0, 5.5), (20.0, 7.5)))
+    slip = wiped(2, 23.0, 4.5)
+    told = [learn(prior((LANE,) * 3), (*fits, *more)) for more in ((), (slip,), (slip, wiped(2, 24.0, 4.5)))]
+    minute = np.array([30.0])
+    for lane, most in ((0, 0.1), (2, 0.15)):
+        plain, once, _ = (float(b.outlook(lane).level_bands(minute)[1, 0]) for b in told)
+        assert abs(once - plain) < most
+    plain, _, twice = (float(b.outlook(2).level_bands(minute)[1, 0]) for b in told)
+    assert twice < plain - 0.5
+    assert told[1].misfit(2) > MISFIT_SPREADS
+
+
 def test_hair_far_from_all_that_is_expected_is_told():
     slow = tuple(Reading(0, m, 3.0, ReadingMode.DRY, spread=0.1) for m in (10.0, 20.0, 30.0, 40.0))
     assert learn(prior((LANE,)), slow).stray(0) > 3.5

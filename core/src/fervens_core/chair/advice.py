@@ -29,8 +29,8 @@ AIM_SHORT_LEVELS = 0.03
 RINSE_SOON_MIN = 0.75
 MISFIT_SPREADS = 3.0
 """[MODEL] a lane one of whose readings is so many spreads from what all else says of it does not fit."""
-MISFIT_AGAIN_MIN = 1.0
-READ_AGAIN_WITHIN_MIN = 6.0
+READ_AGAIN_WITHIN_MIN = 2.5
+"""Two readings of a lane so close are one look and its check: planned looks are at least 3 min apart."""
 STRAY_SPREADS = 3.5
 """[MODEL] hair that lifts so many spreads from what is expected of its kind is told of: it may be of another kind."""
 CHANCE_SHORT = 0.25
@@ -133,7 +133,7 @@ def advise(
     """
     given = _advise(outlook, now_min, wall_min, target_level, reading_count, last_reading_min, span_min, spread_left)
     is_asked = is_misfit and not has_read_again and given.act in (Act.LEAVE, Act.RINSE)
-    if is_asked and now_min >= (last_reading_min or 0.0) + MISFIT_AGAIN_MIN:
+    if is_asked:
         return replace(given, act=Act.READ, due_min=now_min, text=say("advice-misfit"), is_misfit=True)
     return replace(given, is_misfit=is_misfit)
 

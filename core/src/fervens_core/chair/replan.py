@@ -6,6 +6,7 @@ import math
 from dataclasses import dataclass
 
 from fervens_core.base import Message, say
+from fervens_core.chair.advice import MISFIT_SPREADS
 from fervens_core.chair.lanes import Chair, LaneTimes, minutes_between, service_zero
 from fervens_core.head import Elasticity, ScalpFeel
 from fervens_core.lift import Belief
@@ -81,8 +82,8 @@ def propose_developers(
 ) -> tuple[DeveloperProposal, ...]:
     """Developers that would now have the zones still to come ready when their plan has them rinsed.
 
-    Nothing is proposed before a reading was taken, nothing stronger once scalp or hair suffers, and nothing for logs
-    that do not tell when the plan rinses.
+    Nothing is proposed before a reading was taken or while readings do not fit, nothing stronger once scalp or hair
+    suffers, and nothing for logs that do not tell when the plan rinses.
 
     Args:
         request: what the plan was made from: limits, bottles, whole volumes or only the bottles.
@@ -90,6 +91,8 @@ def propose_developers(
     plan = chair.state.plan
     if plan is None or not plan.rinses_min or not any(x.readings for x in chair.state.lanes):
         return ()
+    if any(belief.misfit(i) > MISFIT_SPREADS for i in range(len(chair.state.lanes))):
+        return ()  # what is read again first is believed first
     zero = service_zero(chair)
     waiting = _waiting(chair)
     zones = [chair.zones[lane.key] for _, lane in waiting]

@@ -31,8 +31,8 @@ EXTENT_SPREADS, RATE_SPREADS = _Spreads(0.10, 0.07, 0.15), _Spreads(0.15, 0.12, 
 """[MODEL] of how far, and of how fast."""
 LIFT_FACTOR_LOW, LIFT_FACTOR_HIGH = 0.5, 1.2
 RATE_FACTOR_LOW, RATE_FACTOR_HIGH = 0.5, 2.0
-KIND_LEAST = 0.01
-"""A kind of hair that lifts by less than one per cent otherwise is like the others."""
+KIND_LEAST = 0.03
+"""A kind of hair that lifts by less than three per cent otherwise is like the others."""
 COUNT_LEAST = 3
 """So few services say nothing yet."""
 

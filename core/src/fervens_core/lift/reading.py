@@ -78,9 +78,14 @@ class Reading:
         return int(self.level >= LEVEL_MAX) - int(self.level <= LEVEL_MIN)
 
     @property
+    def own_spread(self) -> float:
+        """Spread of the eye in levels, whatever lies on the hair."""
+        return mode_std(self.mode) if self.spread is None else self.spread
+
+    @property
     def eye_std(self) -> float:
         """Spread of the eye in levels, before rounding."""
-        spread = mode_std(self.mode) if self.spread is None else self.spread
+        spread = self.own_spread
         return spread * DARK_LIGHTENER_SPREAD if self.is_through_dark and self.mode is not ReadingMode.DRY else spread
 
     @property

@@ -8,7 +8,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -28,6 +28,9 @@ from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, LaneKinetics
 from fervens_core.lift.reading import ROUNDING_LEVELS, Reading
 
 ITERATIONS_MAX, STEP_LEAST = 25, 1e-6
+SLIP_SPREADS, SLIP_TIMES = 3.0, 4.0
+"""[MODEL] a reading so many spreads from all the others, which says that hair has darkened while the others fit without
+it, is a slip of the finger: it spreads so much more, until it is read again."""
 MISFIT_PRIOR_READINGS = 8.0
 """[MODEL] that readings fit as they should counts as so many readings."""
 MISFIT_LEAST = 1.3
@@ -130,7 +133,41 @@ def _as_arrays(lanes: tuple[LaneKinetics, ...], readings: tuple[Reading, ...], e
 
 
 def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
-    """The belief after readings, all taken together (their order does not matter).
+    """The belief after readings, all taken together (their order does not matter); a slip among them counts little.
+
+    Otherwise as `_fitted`.
+    """
+    found, off = _fitted(before, readings)
+    slip = _slip(readings, off)
+    if slip is None:
+        return found
+    wide = replace(readings[slip], spread=SLIP_TIMES * readings[slip].own_spread)
+    without, rest = _fitted(before, (*readings[:slip], wide, *readings[slip + 1 :]))
+    if float(np.abs(np.delete(rest, slip)).max()) > SLIP_SPREADS:
+        return found  # the others do not fit without it either
+    return replace(without, misfits=found.misfits)
+
+
+def _slip(readings: tuple[Reading, ...], off: Floats) -> int | None:
+    """The reading that fits least, where it says that its lane has darkened, which no hair does; None for none."""
+    if not readings:
+        return None
+    worst = int(np.argmax(np.abs(off)))
+    if abs(float(off[worst])) <= SLIP_SPREADS:
+        return None
+    one = readings[worst]
+    return worst if any(_darkens(one, r) for r in readings if r is not one and r.lane == one.lane) else None
+
+
+def _darkens(one: Reading, other: Reading) -> bool:
+    """Whether two readings of a lane say that it got darker with time, by more than twice their spread."""
+    first, last = sorted((one, other), key=lambda r: r.minutes)
+    fell = (first.level - first.bias) - (last.level - last.bias)
+    return fell > 2.0 * float(np.hypot(first.level_std, last.level_std))
+
+
+def _fitted(before: Belief, readings: tuple[Reading, ...]) -> tuple[Belief, Floats]:
+    """The belief that fits readings best, and how far off each of them is, in spreads.
 
     Args:
         before: the belief they update. readings: any number, of any of its lanes.
@@ -140,7 +177,7 @@ def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
     Accuracy: Laplace's; held against a fine grid on one and two lanes in the tests.
     """
     if not readings:
-        return before
+        return before, np.zeros(0)
     unsure = {(r.eye, r.mode): r.eye_bias_std for r in readings if r.eye and r.eye_bias_std > 0.0}
     more = {key: std for key, std in unsure.items() if key not in before.eyes}
     eyes, own = (*before.eyes, *more), before.mean.size
@@ -179,7 +216,7 @@ def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
     np.maximum.at(misfits, seen.lane, np.abs(off))
     lanes = HEAD_UNKNOWNS + np.arange(LANE_UNKNOWNS * n).reshape(n, LANE_UNKNOWNS)[:, :3]
     strays = (np.abs(x[lanes]) / np.sqrt(np.diag(before.covariance)[lanes])).max(axis=1)
-    return Belief(
+    fitted = Belief(
         lanes=before.lanes,
         mean=x,
         covariance=_widened(spread, seen, off, n),
@@ -187,6 +224,7 @@ def learn(before: Belief, readings: tuple[Reading, ...]) -> Belief:
         misfits=tuple(misfits.tolist()),
         strays=tuple(strays.tolist()),
     )
+    return fitted, off
 
 
 def _off(seen: _Seen, x: Floats, spread: Floats) -> Floats:

@@ -417,7 +417,7 @@ act-basin = At the basin now
     .detail = Toner and its clocks stand there
 
 note-own_product = { $product }
-note-misfit = readings do not fit: read again, dry
+note-misfit = read again, dry
 note-stray = lifts unlike any hair of its kind
 note-warmed = warmed
 note-refreshed = { $times ->
