@@ -83,8 +83,9 @@ def test_a_lane_whose_readings_do_not_fit_is_read_again_and_nobody_is_asked_a_th
     again = advise(seen, **asked, is_misfit=True, has_read_again=True)
     assert again.act is not Act.READ or again.due_min > 18.0 + LOOK_GAP_MIN
     assert again.is_misfit
-    assert was_read_again([12.0, 19.0, 20.5])
-    assert not was_read_again([12.0, 20.5])
+    assert was_read_again([(12.0, 6.0), (19.0, 4.5), (20.5, 5.0)])
+    assert not was_read_again([(12.0, 6.0), (13.0, 4.5)])  # they contradict each other
+    assert not was_read_again([(12.0, 6.0), (20.5, 6.0)])
     assert advise(seen, **(asked | {"now_min": 44.0}), is_misfit=True).act is Act.STOP
 
 

@@ -103,7 +103,7 @@ const setPassword = async (m: Schemas['MemberOut']) => {
         :key="m.id"
         class="flex flex-wrap items-center gap-2 border-t border-line py-2"
       >
-        <span class="grow" :class="{ 'text-soft line-through': !m.is_active }"
+        <span class="grow basis-44" :class="{ 'text-soft line-through': !m.is_active }"
           ><strong class="mr-2">{{ m.name }}</strong
           ><span class="text-soft">{{ m.username }}{{ m.is_you ? ', you' : '' }}</span
           ><span v-if="eyesOf(m.name).length" class="block text-sm text-soft"

@@ -93,7 +93,7 @@ const place = (factor: number) => `${Math.min(Math.max((factor - 0.5) * 100, 0),
           <li
             v-for="p in numbers.products"
             :key="p.key"
-            class="grid items-center gap-x-5 gap-y-2 border-t border-line py-3 md:grid-cols-[200px_minmax(0,1fr)_auto]"
+            class="grid items-center gap-x-5 gap-y-2 border-t border-line py-3 md:grid-cols-[250px_minmax(0,1fr)_auto]"
           >
             <p>
               <strong class="block text-lg leading-tight">{{ p.name }}</strong><span class="text-sm text-soft"

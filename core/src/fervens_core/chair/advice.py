@@ -29,7 +29,7 @@ AIM_SHORT_LEVELS = 0.03
 RINSE_SOON_MIN = 0.75
 MISFIT_SPREADS = 3.0
 """[MODEL] a lane one of whose readings is so many spreads from what all else says of it does not fit."""
-READ_AGAIN_WITHIN_MIN = 2.5
+READ_AGAIN_WITHIN_MIN, AGREE_LEVELS = 2.5, 1.0
 """Two readings of a lane so close are one look and its check: planned looks are at least 3 min apart."""
 STRAY_SPREADS = 3.5
 """[MODEL] hair that lifts so many spreads from what is expected of its kind is told of: it may be of another kind."""
@@ -40,9 +40,16 @@ SPAN_LEAST_MIN = 3.0
 """[MODEL] first and last sections are told apart where so many minutes lie between them."""
 
 
-def was_read_again(minutes: Sequence[float]) -> bool:
-    """Whether the last two of a lane's readings were so close that the second was to make sure; minutes, rising."""
-    return len(minutes) > 1 and minutes[-1] - minutes[-2] <= READ_AGAIN_WITHIN_MIN
+def was_read_again(readings: Sequence[tuple[float, float]]) -> bool:
+    """Whether the last of a lane's readings made sure of the one before: soon after it, and of about the same level.
+
+    Args:
+        readings: (minute, level) of each, rising by minute.
+    """
+    if len(readings) < 2:
+        return False
+    (before, one), (last, two) = readings[-2:]
+    return last - before <= READ_AGAIN_WITHIN_MIN and abs(two - one) <= AGREE_LEVELS
 
 
 class Act(StrEnum):

@@ -206,7 +206,7 @@ def _advice(
         return LaneAdvice(Act.STOP, now_min, lane.stop)
     if lane.phase is not Phase.PROCESSING:
         return None
-    taken = sorted(minutes_between(times.zero, r.at) for r in lane.readings if r.at <= chair.now)
+    seen = sorted((minutes_between(times.zero, r.at), r.level) for r in lane.readings if r.at <= chair.now)
     reader = next((r.by for r in reversed(lane.readings) if not r.is_measured), "")
     ahead = Reading(index, 0.0, 5.0, ReadingMode.WIPED, **of_eye(chair, reader, ReadingMode.WIPED))
     given = advise(
@@ -214,12 +214,12 @@ def _advice(
         now_min=now_min,
         wall_min=wall,
         target_level=chair.zones[lane.key].target_level,
-        reading_count=len(taken),
-        last_reading_min=max(taken) if taken else None,
+        reading_count=len(seen),
+        last_reading_min=seen[-1][0] if seen else None,
         span_min=span_min(chair.zones[lane.key], lane),
         spread_left=partial(belief.spread_left, index, reading=ahead),
         is_misfit=belief.misfit(index) > MISFIT_SPREADS,
-        has_read_again=was_read_again(taken),
+        has_read_again=was_read_again(seen),
     )
     return _short_help(chair, lane, given) if given.act is Act.SHORT else given
 

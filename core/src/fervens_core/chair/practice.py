@@ -54,7 +54,7 @@ def follow_advice(plan: Plan, head: SimulatedHead, eye: np.random.Generator) -> 
                     last_reading_min=looks[i][-1] if looks[i] else None,
                     spread_left=partial(belief.spread_left, i, reading=ahead),
                     is_misfit=belief.misfit(i) > MISFIT_SPREADS,
-                    has_read_again=was_read_again(looks[i]),
+                    has_read_again=was_read_again([(r.minutes, r.level) for r in readings if r.lane == i]),
                 )
                 acts.append((max(ends[i] + given.due_min, clock), i, given))
         at, i, given = min(acts, key=lambda x: x[:2])
