@@ -15,7 +15,7 @@ from scipy.integrate import solve_ivp
 
 from fervens_core.chair import Chair, head_belief, make_board
 from fervens_core.head import Hair, Lightener, ReadingMode, Zone
-from fervens_core.lift import QUANTILES, TIME_CONSTANT_MIN, Reading, going_level, learn, prior, shape
+from fervens_core.lift import QUANTILES, TIME_CONSTANT_MIN, Reading, departure_shares, going_level, learn, prior
 from fervens_core.log import (
     ApplicationFinished,
     ApplicationStarted,
@@ -93,7 +93,7 @@ def main() -> None:
             solved = solve_ivp(
                 two_stages, (0.0, 60.0), np.zeros(2 * n), t_eval=worked, rtol=1e-6, atol=1e-8,
             )  # fmt: skip
-            levels = going_level(of.start[:, None] + solved.y[n:]) + of.shape @ shape(minutes).T
+            levels = going_level(of.start[:, None] + solved.y[n:]) + of.shape @ departure_shares(minutes).T
             bands.append(np.clip(np.quantile(levels, QUANTILES, axis=0, method="nearest"), 1.0, 10.0))
         return bands
 

@@ -14,13 +14,13 @@ from fervens_core.lift import (
     LaneKinetics,
     LiftFactors,
     Reading,
+    departure_shares,
     effort_gained,
     effort_to_level,
     learn,
     level_at,
     level_to_effort,
     prior,
-    shape,
 )
 from fervens_core.lift.belief import (
     HEAD_EXTENT_STD,
@@ -161,7 +161,7 @@ def test_two_lanes_against_weighted_samples():
     for r in readings:
         gained = effort_gained(r.minutes, 20.0, np.exp(x[:, far]), np.exp(x[:, fast]))
         seen = effort_to_level(level_to_effort(3.0 + x[:, start]) + gained)
-        seen += x[:, :3] @ shape(np.array([r.minutes]))[0]
+        seen += x[:, :3] @ departure_shares(np.array([r.minutes]))[0]
         cost += ((r.level - r.bias - seen) / r.level_std) ** 2
     weight = np.exp(-0.5 * (cost - cost.min()))
     mean = weight @ x / weight.sum()

@@ -12,7 +12,7 @@ from apps.services.models import Photo, Service, ServiceEvent
 from apps.studio.models import Membership, Studio
 from fervens_core.colour import hair_reflectance
 from fervens_core.formats import ColourSample, samples_to_cgats
-from fervens_core.lift import EYE_BIAS_STD
+from fervens_core.lift import EYE_BIAS_STD, SWATCH_STD
 from fervens_vision import PATCHES
 from fervens_vision.simulate import Scene, photograph
 
@@ -192,6 +192,16 @@ def test_a_round_that_is_none_is_refused(owner, change, field):
     bad["pairs"][3]["known"] = 14
     assert owner.post("/eyes/round", bad, 422)["field"] == "known"
     assert Membership.objects.get(user=owner.user).eye_rounds == []
+
+
+def test_a_printed_swatch_is_less_sure_than_an_instrument(owner):
+    swatches = round_of(0.0)
+    for pair in swatches["pairs"]:
+        del pair["known_std"]
+    owner.post("/eyes/round", swatches)
+    kept = Membership.objects.get(user=owner.user).eye_rounds[0]["pairs"]
+    assert {std for _, _, std in kept} == {SWATCH_STD}
+    assert owner.get("/card")["round_strands"] == 12
 
 
 def test_only_so_many_rounds_are_kept(owner):

@@ -10,7 +10,8 @@ from uuid import uuid4
 
 import pytest
 from asgiref.sync import async_to_sync
-from conftest import Actor, make_member, make_studio, to_chair
+from conftest import PASSWORD, Actor, make_member, make_studio, to_chair
+from django.contrib.auth.hashers import PBKDF2PasswordHasher
 from django.core.cache import cache
 from django.db import DatabaseError, connection
 from django.test import Client as Browser
@@ -159,6 +160,17 @@ def test_only_two_passwords_are_hashed_at_once_and_none_with_a_connection_in_han
     assert most == 2
     assert not any(held)
     assert {a["code"] for a in answers} <= {"wrong_password", "locked_out"}
+
+
+def test_an_old_hash_is_made_anew_at_sign_in(transactional_db, nobody, settings):
+    user = make_member(make_studio("The hair room"), "owner")
+    user.password = PBKDF2PasswordHasher().encode(PASSWORD, "salt", iterations=1000)
+    user.save()
+    settings.PASSWORD_HASHERS = ["django.contrib.auth.hashers.PBKDF2PasswordHasher"]
+    nobody.post("/session", {"username": user.get_username(), "password": PASSWORD})
+    user.refresh_from_db()
+    assert "$1000$" not in user.password
+    assert user.check_password(PASSWORD)
 
 
 def test_one_address_cannot_try_without_end(nobody):

@@ -25,6 +25,7 @@ from fervens_core.chair import as_reflectance, kept_level, practice_level
 from fervens_core.colour import hair_lab, hair_reflectance, seen_hexes
 from fervens_core.formats import Measured, level_of_lab, level_spread, samples_from_cgats
 from fervens_core.head import Zone
+from fervens_core.lift import ROUND_STRANDS
 from fervens_vision import (
     BYTES_MAX,
     PATCHES,
@@ -40,7 +41,7 @@ from fervens_vision.simulate import Scene, photograph
 SIMULATED = "simulated"
 CAMERA, SIMULATED_CAMERA = "camera", "simulated_camera"
 """What a camera's readings are called in the log."""
-STRANDS, STRAND_START, STRAND_LEVELS = 12, 3.0, (4.0, 9.5)
+STRAND_START, STRAND_LEVELS = 3.0, (4.0, 9.5)
 
 
 @dataclass(frozen=True, slots=True)
@@ -161,7 +162,7 @@ def simulated_strands(seed: int) -> list[float]:
     if not is_simulated():
         raise ConflictError("no_camera")
     random = np.random.default_rng(seed)
-    return [float(x) for x in np.round(random.permutation(np.linspace(*STRAND_LEVELS, STRANDS)), 2)]
+    return [float(x) for x in np.round(random.permutation(np.linspace(*STRAND_LEVELS, ROUND_STRANDS)), 2)]
 
 
 def strand_hexes(seed: int) -> list[str]:
@@ -172,5 +173,5 @@ def strand_hexes(seed: int) -> list[str]:
 def strand_photograph(seed: int, number: int) -> bytes:
     """A picture of one of them under the card. Raises ConflictError, LimitError."""
     levels = simulated_strands(seed)
-    check_range("number", number, 0.0, STRANDS - 1.0)
+    check_range("number", number, 0.0, ROUND_STRANDS - 1.0)
     return _photograph(hair_reflectance(STRAND_START, np.array(levels[number])), seed + number)

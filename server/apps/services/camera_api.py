@@ -23,6 +23,7 @@ from apps.studio.models import Studio
 from fervens_core.base import check_level, say
 from fervens_core.colour import seen_hex, undertone
 from fervens_core.head import ReadingMode
+from fervens_core.lift import ROUND_STRANDS, SWATCH_STD
 from fervens_vision import PAPERS, PATCHES, card_pdf
 
 router = Router(tags=["camera"])
@@ -45,6 +46,7 @@ class CardOut(Schema):
     measured_at: dt.datetime | None
     patches: list[PatchOut]
     is_camera_simulated: bool
+    round_strands: int
 
 
 class CardIn(In):
@@ -63,11 +65,11 @@ class CameraOut(MeasuredOut):
 
 
 class PairIn(In):
-    """A level as it was seen, and as it is known to be, with the spread of that."""
+    """A level as it was seen, and as it is known to be, with the spread of that; none for a printed swatch."""
 
     seen: Number
     known: Number
-    known_std: Number = 0.0
+    known_std: Number | None = None
 
 
 class RoundIn(In):
@@ -94,6 +96,7 @@ def _card_out(studio: Studio) -> CardOut:
             PatchOut(name=p.name, lab=list(values.lab[p.name]), hex=seen_hex(values.lab[p.name])) for p in PATCHES
         ],
         is_camera_simulated=camera.is_simulated(),
+        round_strands=ROUND_STRANDS,
     )
 
 
@@ -196,7 +199,7 @@ def read_strand_picture(request: HttpRequest, seed: int, number: int) -> HttpRes
 @router.post("/eyes/round", response={200: list[EyeOut], ERRORS: Problem})
 def add_round(request: HttpRequest, payload: RoundIn) -> list[EyeOut]:
     """Keep a calibration round of one's own eye, and learn from it at once."""
-    pairs = [(p.seen, p.known, p.known_std) for p in payload.pairs]
+    pairs = [(p.seen, p.known, SWATCH_STD if p.known_std is None else p.known_std) for p in payload.pairs]
     return eyes_out(keep_round(member_of(request), payload.mode, pairs))
 
 

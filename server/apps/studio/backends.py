@@ -9,7 +9,7 @@ from typing import Any
 
 from django.contrib.auth import get_user_model
 from django.contrib.auth.backends import ModelBackend
-from django.contrib.auth.hashers import check_password, make_password
+from django.contrib.auth.hashers import check_password, identify_hasher, make_password
 from django.http import HttpRequest
 
 from apps.studio.models import Membership
@@ -46,6 +46,9 @@ class StudioBackend(ModelBackend):
         with one_hash():
             # a name that is not there takes as long as one that is
             is_right = check_password(password, found.password if found else _of_nobody())
+        if found and is_right and identify_hasher(found.password).must_update(found.password):
+            found.set_password(password)
+            found.save(update_fields=["password"])
         user = found if found and is_right and self.user_can_authenticate(found) else None
         if user is None or is_from_here(request):
             return user

@@ -24,7 +24,7 @@ from fervens_vision.find import MARKERS
 
 PIXELS_PER_MM = 5.0
 BORDER_MM = 14.0
-PAPER_LAB_REFLECTANCE = 0.88
+PAPER_REFLECTANCE = 0.88
 _INKS: Floats = np.array(
     [
         np.exp(-0.5 * ((WAVELENGTHS_NM - 640.0) / 62.0) ** 2),
@@ -134,7 +134,7 @@ def _ink_for(lab: Lab) -> tuple[float, ...]:
 
 
 def _printed(ink: Floats) -> Floats:
-    return np.asarray(PAPER_LAB_REFLECTANCE * np.exp(-(ink @ _INKS)))
+    return np.asarray(PAPER_REFLECTANCE * np.exp(-(ink @ _INKS)))
 
 
 def _spectrum_lab(reflectance: Floats) -> Floats:
@@ -186,7 +186,7 @@ def photograph(strand: Floats, scene: Scene, seed: int) -> Photograph:
         left, right = (light @ reflectance / usual for light in lights)
         return np.asarray((1.0 - share) * left + share * right)
 
-    paper = np.full(WAVELENGTHS_NM.shape, PAPER_LAB_REFLECTANCE)
+    paper = np.full(WAVELENGTHS_NM.shape, PAPER_REFLECTANCE)
     flat = np.broadcast_to(seen(paper * 0.35), (*size, 3)).copy()
 
     def lay(box: Box, reflectance: Floats) -> None:

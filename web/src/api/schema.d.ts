@@ -6048,6 +6048,8 @@ export interface components {
             patches: components["schemas"]["PatchOut"][];
             /** Is Camera Simulated */
             is_camera_simulated: boolean;
+            /** Round Strands */
+            round_strands: number;
         };
         /**
          * PatchOut
@@ -6107,18 +6109,15 @@ export interface components {
         };
         /**
          * PairIn
-         * @description A level as it was seen, and as it is known to be, with the spread of that.
+         * @description A level as it was seen, and as it is known to be, with the spread of that; none for a printed swatch.
          */
         PairIn: {
             /** Seen */
             seen: number;
             /** Known */
             known: number;
-            /**
-             * Known Std
-             * @default 0
-             */
-            known_std: number;
+            /** Known Std */
+            known_std?: number | null;
         };
         /**
          * RoundIn

@@ -12,11 +12,8 @@ import SwatchScale from '../parts/SwatchScale.vue'
 import { useNotices } from '../stores/notices'
 
 /** A calibration round: a dozen strands or swatches, named by eye and then measured; the eye is known from then on. */
-const STRANDS = 12
 const STRAND_START = 3
-/** Levels a printed swatch is taken to be known by. */
-const SWATCH_STD = 0.15
-type Pair = { seen: number; known: number; known_std: number }
+type Pair = Schemas['PairIn']
 const card = useQuery(camera.card())
 const palette = useQuery(queries.palette(STRAND_START))
 const client = useQueryClient()
@@ -29,8 +26,9 @@ const why = ref('')
 const isBusy = ref(false)
 const kept = ref<Schemas['EyeOut'][] | null>(null)
 const isSimulated = computed(() => card.data.value?.is_camera_simulated ?? false)
+const strandCount = computed(() => card.data.value?.round_strands ?? 12)
 const number = computed(() => pairs.value.length)
-const isDone = computed(() => number.value >= STRANDS)
+const isDone = computed(() => number.value >= strandCount.value)
 const hex = computed(() => strands.value?.hexes[number.value])
 const last = computed(() => pairs.value[pairs.value.length - 1])
 const mine = computed(() => kept.value?.filter((e) => e.mode === mode.value).map((e) => e.says) ?? [])
@@ -46,7 +44,7 @@ const begin = async () => {
     notices.fail(error)
   }
 }
-const know = (known: number, known_std: number) => {
+const know = (known: number, known_std?: number) => {
   if (seen.value === null) return
   pairs.value = [...pairs.value, { seen: seen.value, known, known_std }]
   seen.value = null
@@ -105,8 +103,8 @@ watch(isSimulated, begin, { immediate: true })
       Twelve strands or swatches, five minutes: say what you see, then have it measured. What you tap at the chair is
       then corrected by how you read; it is kept as you tapped it.
     </p>
-    <div class="mb-4 flex h-3 gap-1" :aria-label="`${number} of ${STRANDS} done`" role="img">
-      <span v-for="n in STRANDS" :key="n" class="grow rounded-[2px]" :class="n <= number ? 'bg-ink' : 'bg-sunk'" />
+    <div class="mb-4 flex h-3 gap-1" :aria-label="`${number} of ${strandCount} done`" role="img">
+      <span v-for="n in strandCount" :key="n" class="grow rounded-[2px]" :class="n <= number ? 'bg-ink' : 'bg-sunk'" />
     </div>
     <section v-if="kept" class="panel" aria-live="polite">
       <h2 class="mb-2 text-2xl">{{ mine.length ? mine.join(' · ') : 'Kept' }}</h2>
@@ -130,7 +128,7 @@ watch(isSimulated, begin, { immediate: true })
     <section v-else class="panel flex flex-col gap-4" aria-labelledby="strand">
       <Choice v-if="number === 0" v-model="mode" legend="How you look" :options="modes" />
       <h2 id="strand" class="text-2xl">
-        Strand {{ number + 1 }} of {{ STRANDS }}
+        Strand {{ number + 1 }} of {{ strandCount }}
         <span v-if="last" class="ml-2 text-base font-normal text-soft"
           >the last: you <b class="num">{{ levelText(last.seen) }}</b>, it is
           <b class="num">{{ last.known.toFixed(1) }}</b></span
@@ -177,7 +175,7 @@ watch(isSimulated, begin, { immediate: true })
             :levels="palette.data.value.levels"
             :hexes="palette.data.value.hexes"
             :model-value="null"
-            @update:model-value="(level) => know(level, SWATCH_STD)"
+            @update:model-value="(level) => know(level)"
           />
         </details>
       </div>

@@ -16,7 +16,7 @@ from fervens_core.lift.course import (
     minutes_of_work,
     working_minutes,
 )
-from fervens_core.lift.eye import Eye, EyePair, learn_eye, unknown_eye
+from fervens_core.lift.eye import SWATCH_STD, Eye, EyePair, learn_eye, unknown_eye
 from fervens_core.lift.kinetics import (
     ADDITIVE_STRENGTH_FACTOR,
     CAPACITY_BASE,
@@ -42,9 +42,18 @@ from fervens_core.lift.kinetics import (
     zone_factors,
 )
 from fervens_core.lift.known import KnownHead, known_head, of_known
-from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, QUANTILES, LaneKinetics, Outlook, shape
+from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, QUANTILES, LaneKinetics, Outlook, departure_shares
 from fervens_core.lift.reading import EYE_BIAS_STD, INSTRUMENT_STD, SOMEONE, Reading, mode_bias, mode_std
-from fervens_core.lift.simulate import MODEL_WORLD, WORLDS, KnownEye, SimulatedHead, World, calibrated, simulated_head
+from fervens_core.lift.simulate import (
+    MODEL_WORLD,
+    ROUND_STRANDS,
+    WORLDS,
+    KnownEye,
+    SimulatedHead,
+    World,
+    calibrated,
+    simulated_head,
+)
 from fervens_core.lift.strands import (
     READINGS_MAX,
     STRANDS_MAX,
@@ -74,8 +83,10 @@ __all__ = [
     "MODEL_WORLD",
     "QUANTILES",
     "READINGS_MAX",
+    "ROUND_STRANDS",
     "SOMEONE",
     "STRANDS_MAX",
+    "SWATCH_STD",
     "TIME_CONSTANT_MIN",
     "TRIAL",
     "TRIAL_START_LEVEL",
@@ -103,6 +114,7 @@ __all__ = [
     "calibrated",
     "capacity",
     "capped",
+    "departure_shares",
     "dries_from_by",
     "effective_volume",
     "effort_gained",
@@ -128,7 +140,6 @@ __all__ = [
     "residuals",
     "scaled_time",
     "scaled_time_for",
-    "shape",
     "share_done",
     "simulated_head",
     "strand_readings",

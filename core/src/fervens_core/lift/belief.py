@@ -26,7 +26,16 @@ from fervens_core.lift.kinetics import (
     share_done,
     uncapped,
 )
-from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, POINTS, RANKS, LaneKinetics, Outlook, shape, truths
+from fervens_core.lift.outlook import (
+    HEAD_UNKNOWNS,
+    LANE_UNKNOWNS,
+    POINTS,
+    RANKS,
+    LaneKinetics,
+    Outlook,
+    departure_shares,
+    truths,
+)
 from fervens_core.lift.reading import Reading
 
 HEAD_EXTENT_STD, ZONE_EXTENT_STD = 0.09, 0.06
@@ -171,7 +180,7 @@ class _Points:
     def levels(self, worked: Floats, minutes: Floats) -> Floats:
         """Levels after minutes of full work, at minutes on the clock; shape (n, 1) each, to (n, 157)."""
         gained = capped(self.extent * share_done(scaled_time(worked, self.rate)), self.room)
-        bells = shape(minutes[:, 0])
+        bells = departure_shares(minutes[:, 0])
         return np.asarray(going_level(self.start + gained) + np.einsum("npk,nk->np", self.shape, bells))
 
 
@@ -227,7 +236,7 @@ def ready_windows(belief: Belief, targets: Sequence[float], coverings: Sequence[
     drying = None if coverings is None else np.array([dries_from_by(c) for c in coverings])
     wanted, times = np.asarray(targets, dtype=float)[:, None], np.zeros_like(at.start)
     for _ in range(SHAPE_ROUNDS):  # the departure counts at the minute that is looked for
-        bells = shape(np.minimum(times, 60.0).ravel()).reshape(*times.shape, -1)
+        bells = departure_shares(np.minimum(times, 60.0).ravel()).reshape(*times.shape, -1)
         work = going_effort(wanted - (at.shape * bells).sum(axis=2)) - at.start
         gain = uncapped(np.maximum(work, 0.0), at.room)
         times = np.where(work <= 0.0, 0.0, minutes_for_share(gain / at.extent, at.rate))

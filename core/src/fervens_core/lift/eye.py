@@ -17,6 +17,8 @@ from fervens_core.lift.reading import EYE_BIAS_STD, ROUNDING_STD, mode_bias, mod
 
 SPREAD_WEIGHT_PAIRS = 8.0
 """[MODEL] the spread of readings of a kind counts as so many pairs."""
+SWATCH_STD = 0.15
+"""[MODEL] how sure a level is that stands printed on a swatch."""
 OUTLIER_LEVELS = 2.0
 """[MODEL] a pair that is farther off is a slip of the finger, or another strand: it counts as so far off."""
 

@@ -29,7 +29,7 @@ HEAD_UNKNOWNS = SHAPE_KNOTS_MIN.size
 """Of a head: levels by which all its lanes are off the law about each of these minutes: the law is not the truth."""
 
 
-def shape(minutes: Floats) -> Floats:
+def departure_shares(minutes: Floats) -> Floats:
     """How much each of a head's departures from the law counts at each minute; shape (m,) to (m, 3).
 
     Bells about the knots, nothing at minute 0, scaled so that a departure's spread is the same at all later minutes.
@@ -143,7 +143,7 @@ class Outlook:
     def going_levels(self, minutes: Floats) -> Floats:
         """Levels of each equally likely truth at each minute, past 10 as well; shape (m,) to (157, m)."""
         at = np.asarray(minutes, dtype=float)
-        return going_level(self.efforts(at)) + self.of.shape @ shape(at).T
+        return going_level(self.efforts(at)) + self.of.shape @ departure_shares(at).T
 
     def levels(self, minutes: Floats) -> Floats:
         """Levels of each equally likely truth at each minute; shape (m,) to (157, m)."""

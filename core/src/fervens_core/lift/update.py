@@ -24,7 +24,7 @@ from fervens_core.lift.kinetics import (
     share_done,
     share_pace,
 )
-from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, LaneKinetics, shape
+from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, LaneKinetics, departure_shares
 from fervens_core.lift.reading import ROUNDING_LEVELS, Reading
 
 ITERATIONS_MAX, STEP_LEAST = 25, 1e-6
@@ -128,7 +128,7 @@ def _as_arrays(lanes: tuple[LaneKinetics, ...], readings: tuple[Reading, ...], e
         rate=np.array([ln.factors.rate for ln in own]),
         start=np.array([ln.start_level for ln in own]),
         ceiling=np.array([ln.factors.ceiling for ln in own]),
-        shape=shape(np.array([r.minutes for r in readings])),
+        shape=departure_shares(np.array([r.minutes for r in readings])),
     )
 
 
