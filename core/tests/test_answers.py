@@ -67,6 +67,18 @@ def test_a_reading_that_does_not_fit_is_told_with_its_lane_and_asked_for_again()
     (act,) = [a for a in advice.acts if key in a.lanes]
     assert (act.code, act.detail.code) == ("read", "act-read_again")
     assert "do not fit" in told(act.detail)
+    second = next(e for e in reversed(odd["events"]) if e["kind"] == "ReadingTaken" and e["data"]["zone_key"] == key)
+    seen = second | {"at_min": second["at_min"] + 1.0}
+    again = read_service_file(odd | {"events": sorted([*odd["events"], seen], key=lambda e: e["at_min"])})
+
+    def noted(one):
+        board = make_board(chair_of(one, at), one.plan_request())
+        return [n.code for n in next(x for x in board.lanes if x.key == key).notes], board.proposals
+
+    assert "note-misfit" in noted(file)[0]
+    notes, proposals = noted(again)  # two looks that agree are believed, and developers follow
+    assert "note-misfit" not in notes
+    assert proposals
 
 
 def test_a_file_tells_what_is_wrong_with_an_eye():

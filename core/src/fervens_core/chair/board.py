@@ -10,12 +10,14 @@ import numpy as np
 
 from fervens_core.base import Message, say, term
 from fervens_core.chair.acts import LaneView, Leaves, NextAct, next_acts
-from fervens_core.chair.advice import MISFIT_SPREADS, STRAY_SPREADS, Act, LaneAdvice, advise, was_read_again
+from fervens_core.chair.advice import MISFIT_SPREADS, STRAY_SPREADS, Act, LaneAdvice, advise
 from fervens_core.chair.lanes import (
     Chair,
     LaneTimes,
     achieved_level,
     after,
+    asks_again,
+    has_read_again,
     head_belief,
     lane_times,
     lane_wall,
@@ -206,7 +208,7 @@ def _advice(
         return LaneAdvice(Act.STOP, now_min, lane.stop)
     if lane.phase is not Phase.PROCESSING:
         return None
-    seen = sorted((minutes_between(times.zero, r.at), r.level) for r in lane.readings if r.at <= chair.now)
+    seen = sorted(minutes_between(times.zero, r.at) for r in lane.readings if r.at <= chair.now)
     reader = next((r.by for r in reversed(lane.readings) if not r.is_measured), "")
     ahead = Reading(index, 0.0, 5.0, ReadingMode.WIPED, **of_eye(chair, reader, ReadingMode.WIPED))
     given = advise(
@@ -215,11 +217,11 @@ def _advice(
         wall_min=wall,
         target_level=chair.zones[lane.key].target_level,
         reading_count=len(seen),
-        last_reading_min=seen[-1][0] if seen else None,
+        last_reading_min=seen[-1] if seen else None,
         span_min=span_min(chair.zones[lane.key], lane),
         spread_left=partial(belief.spread_left, index, reading=ahead),
         is_misfit=belief.misfit(index) > MISFIT_SPREADS,
-        has_read_again=was_read_again(seen),
+        has_read_again=has_read_again(chair, lane),
     )
     return _short_help(chair, lane, given) if given.act is Act.SHORT else given
 
@@ -308,7 +310,7 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
             lane,
             lost,
             is_last_placed=is_last_placed,
-            is_misfit=belief.misfit(index) > MISFIT_SPREADS,
+            is_misfit=asks_again(chair, lane, belief, index),
             is_stray=belief.stray(index) > STRAY_SPREADS,
         ),
         lift_lost_share=lost,

@@ -8,6 +8,7 @@ from dataclasses import dataclass, field, replace
 from datetime import datetime, timedelta
 from typing import Any
 
+from fervens_core.chair.advice import MISFIT_SPREADS, was_read_again
 from fervens_core.head import Covering, Foils, Lightener, ReadingMode, Zone, lightener_among
 from fervens_core.lift import (
     INSTRUMENT_STD,
@@ -260,6 +261,22 @@ def of_eye(chair: Chair, by: str, mode: ReadingMode) -> dict[str, Any]:
 def _of_instrument(taken: TakenReading) -> dict[str, Any]:
     """An instrument has no bias of its own, and does not round."""
     return {"spread": taken.level_std or INSTRUMENT_STD, "is_rounded": False}
+
+
+def has_read_again(chair: Chair, lane: LaneState) -> bool:
+    """Whether a lane's last reading, so far, made sure of the one before."""
+    if not lane.readings:
+        return False
+    first = lane.readings[0].at
+    return was_read_again(sorted((minutes_between(first, r.at), r.level) for r in lane.readings if r.at <= chair.now))
+
+
+def asks_again(chair: Chair, lane: LaneState, belief: Belief, index: int) -> bool:
+    """Whether a lane's readings do not fit and it is still on, so that a second look would tell: nothing is proposed
+    meanwhile. Two looks that agree are believed, whatever was read before them.
+    """
+    is_on = lane.phase is not Phase.RINSED
+    return is_on and belief.misfit(index) > MISFIT_SPREADS and not has_read_again(chair, lane)
 
 
 def achieved_level(lane: LaneState) -> float | None:

@@ -6,8 +6,7 @@ import math
 from dataclasses import dataclass
 
 from fervens_core.base import Message, say
-from fervens_core.chair.advice import MISFIT_SPREADS
-from fervens_core.chair.lanes import Chair, LaneTimes, minutes_between, service_zero
+from fervens_core.chair.lanes import Chair, LaneTimes, asks_again, minutes_between, service_zero
 from fervens_core.head import Elasticity, ScalpFeel
 from fervens_core.lift import Belief
 from fervens_core.log import LaneState, Phase
@@ -91,7 +90,7 @@ def propose_developers(
     plan = chair.state.plan
     if plan is None or not plan.rinses_min or not any(x.readings for x in chair.state.lanes):
         return ()
-    if any(belief.misfit(i) > MISFIT_SPREADS for i in range(len(chair.state.lanes))):
+    if any(asks_again(chair, lane, belief, i) for i, lane in enumerate(chair.state.lanes)):
         return ()  # what is read again first is believed first
     zero = service_zero(chair)
     waiting = _waiting(chair)
