@@ -15,6 +15,7 @@ from uuid import uuid4
 
 import pytest
 from django.contrib.auth import get_user_model
+from django.core.cache import cache
 from django.core.management import call_command
 from django.test import Client as Browser
 from django.utils import timezone
@@ -30,6 +31,11 @@ PASSWORD = "a-long-password-for-tests"
 def _quick_passwords(settings):
     settings.PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
     settings.ALLOWED_HOSTS = ["testserver", "127.0.0.1", "localhost"]
+
+
+@pytest.fixture(autouse=True)
+def _nobody_tried_before():
+    cache.clear()
 
 
 @pytest.fixture

@@ -30,6 +30,7 @@ from apps.services.plan.api import router as plan_router
 from apps.services.tone.api import router as tone_router
 from apps.services.visits.api import router as visits_router
 from apps.shelf.api import router as shelf_router
+from apps.studio.account_api import router as account_router
 from apps.studio.api import router as studio_router
 from apps.studio.auth import member_auth
 from apps.studio.begin_api import router as begin_router
@@ -63,6 +64,7 @@ class Renderer(JSONRenderer):
 api = Api(title="Fervens", version="1", auth=member_auth, docs_url=None, openapi_url=None, renderer=Renderer())
 api.add_router("", studio_router)
 api.add_router("", begin_router)
+api.add_router("", account_router)
 api.add_router("", clients_router)
 api.add_router("", shelf_router)
 api.add_router("", exchange_router)

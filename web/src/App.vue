@@ -7,11 +7,13 @@ import Logo from './parts/Logo.vue'
 import Notices from './parts/Notices.vue'
 import Wait from './parts/Wait.vue'
 import { clock as clockText } from './lib/time'
+import { useHere } from './stores/here'
 import { useClock } from './stores/clock'
 import { useLine } from './stores/line'
 import { useNotices } from './stores/notices'
 import { useOutbox } from './stores/outbox'
 import { usePrefs } from './stores/prefs'
+import Account from './views/Account.vue'
 import SignIn from './views/SignIn.vue'
 
 const session = useQuery(queries.session())
@@ -36,6 +38,7 @@ watch(
   },
   { immediate: true },
 )
+useHere(() => isIn.value && !session.data.value?.is_studios)
 /** What the header says of the line: nothing while all is well. */
 const lineText = computed(() => {
   const waiting = outbox.count ? `${outbox.count} ${outbox.count === 1 ? 'act waits' : 'acts wait'}` : ''
@@ -120,9 +123,14 @@ const leave = async () => {
       >
         {{ prefs.theme === 'dark' ? 'Light' : 'Dark' }}
       </button>
-      <button type="button" class="btn btn-quiet px-3 text-sm" @click="leave">
-        <span class="hidden sm:inline">{{ session.data.value.member_name }} ·</span> Sign out
-      </button>
+      <RouterLink
+        :to="{ name: 'account' }"
+        class="btn btn-quiet hidden px-3 text-sm sm:flex"
+        :class="{ underline: route.name === 'account' }"
+        :aria-label="`Your account, ${session.data.value.member_name}`"
+        >{{ session.data.value.member_name }}</RouterLink
+      >
+      <button type="button" class="btn btn-quiet px-3 text-sm" @click="leave">Sign out</button>
     </header>
     <p
       v-if="lineText"
@@ -155,7 +163,8 @@ const leave = async () => {
       {{ outbox.others.length }} acts of {{ outbox.others[0]?.member || 'someone else' }} wait on this device; they go
       out when that member signs in here.
     </p>
-    <RouterView />
+    <Account v-if="session.data.value.owes" />
+    <RouterView v-else />
     <Notices v-if="notices.sheets.length === 0" />
   </div>
 </template>

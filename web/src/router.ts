@@ -20,6 +20,24 @@ export const router = createRouter({
       component: () => import('./views/Begin.vue'),
       meta: { title: 'Begin', isOpen: true },
     },
+    {
+      path: '/account',
+      name: 'account',
+      component: () => import('./views/Account.vue'),
+      meta: { title: 'Your account' },
+    },
+    {
+      path: '/invitation/:secret',
+      name: 'invitation',
+      component: () => import('./views/Invitation.vue'),
+      meta: { title: 'An invitation', isOpen: true },
+    },
+    {
+      path: '/reset/:uid/:token',
+      name: 'reset',
+      component: () => import('./views/Reset.vue'),
+      meta: { title: 'A new password', isOpen: true },
+    },
     { path: '/studio', name: 'studio', component: () => import('./views/Studio.vue'), meta: { title: 'Studio' } },
     {
       path: '/request/:secret',

@@ -13,7 +13,7 @@ from django.utils import timezone
 from apps.clients.models import Client
 from apps.clients.queries import of_studio
 from apps.common.moments import moment
-from apps.studio.actions import audit
+from apps.studio.actions import audit, changes_between, values_of
 from apps.studio.models import Membership
 from apps.studio.policies import require_may
 from fervens_core.base import ConflictError, LimitError, check_range, check_text, say
@@ -62,7 +62,8 @@ def change_client(member: Membership, client_id: UUID, values: dict[str, Any]) -
         raise ConflictError("erased.written")
     if values.get("patch_test_result", row.patch_test_result) != row.patch_test_result:
         require_may(member, "read_a_patch_test")
+    before = values_of(row)
     _apply(row, values)
     row.save()
-    audit(member, "client_changed", row.pk)
+    audit(member, "client_changed", row.pk, changes_between(before, values_of(row)))
     return row

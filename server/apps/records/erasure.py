@@ -12,7 +12,7 @@ from apps.clients.models import Client
 from apps.clients.queries import of_studio
 from apps.services.models import Addendum, Photo, PlanVersion, Service, ServiceEvent
 from apps.studio.actions import audit
-from apps.studio.models import Membership
+from apps.studio.models import AuditEntry, Membership
 from apps.studio.policies import require_may
 from fervens_core.base import LimitError, personal_fields, say
 from fervens_core.log import KINDS
@@ -53,5 +53,7 @@ def erase_client(member: Membership, client_id: UUID, *, typed_name: str) -> Cli
         service.summary = summary
         service.revision += 1
         service.save()
+    about = [str(row.pk), *(str(pk) for pk in services.values_list("pk", flat=True))]
+    AuditEntry.objects.filter(studio_id=member.studio_id, target__in=about).update(changes={})
     audit(member, "client_erased", row.pk)
     return row

@@ -14,7 +14,7 @@ from django.shortcuts import get_object_or_404
 from apps.shelf.adapters import developer_value, label_fields, label_of, lightener_value, toner_value
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.shelf.queries import SHELF_MAX
-from apps.studio.actions import audit
+from apps.studio.actions import audit, changes_between, values_of
 from apps.studio.models import Membership, Studio
 from apps.studio.policies import require_may
 from fervens_core import head as core
@@ -112,9 +112,10 @@ def change_product(member: Membership, kind: str, key: UUID, values: dict[str, A
     _check_fields(kind, values)
     own = KINDS[kind].objects.filter(studio_id=member.studio_id)
     row = cast(Row, get_object_or_404(own.select_for_update(), pk=key))
+    before = values_of(row)
     _apply(row, values)
     row.save()
-    audit(member, f"{kind}_changed", row.pk)
+    audit(member, f"{kind}_changed", row.pk, changes_between(before, values_of(row)))
     return row
 
 

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from django.contrib.auth import login
 from django.http import HttpRequest
 from django.views.decorators.csrf import csrf_protect, ensure_csrf_cookie
 from ninja import Router, Schema
@@ -15,6 +14,7 @@ from apps.studio import begin as first
 from apps.studio.api import SessionOut, session_of
 from apps.studio.auth import member_of
 from apps.studio.first_steps import Step, steps_of
+from apps.studio.sessions import open_session
 
 router = Router(tags=["begin"])
 
@@ -54,9 +54,9 @@ def read_begin(request: HttpRequest) -> BeginOut:
 @decorate_view(csrf_protect)
 def begin(request: HttpRequest, payload: BeginIn) -> SessionOut:
     """Make the studio and its owner, who is then signed in."""
-    user = first.begin(**payload.dict())
-    login(request, user, backend="apps.studio.backends.StudioBackend")
-    return session_of(user.membership)
+    member = first.begin(**payload.dict())
+    open_session(request, member)
+    return session_of(member)
 
 
 @router.get("/begin/steps", response={200: list[StepOut], ERRORS: Problem})

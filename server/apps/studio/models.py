@@ -25,6 +25,8 @@ class Studio(models.Model):
     to_order = models.JSONField(default=list, blank=True)
     currency = models.CharField(max_length=8, default="€")
     is_demo = models.BooleanField(default=False, help_text="Its members sign in from this machine only.")
+    idle_min = models.PositiveIntegerField(default=120, help_text="Minutes without an act until others' devices end.")
+    demands_second_factor = models.BooleanField(default=False, help_text="Every member has to have one.")
 
     def __str__(self) -> str:
         return self.name
@@ -46,6 +48,10 @@ class Membership(models.Model):
     role = models.CharField(max_length=20, choices=Role.choices, default=Role.TECHNICIAN)
     pace_min_per_foil = models.FloatField(null=True, blank=True, help_text="Own minutes a section.")
     eye_rounds = models.JSONField(default=list, blank=True, help_text="Calibration rounds of the member's own eye.")
+    owes_password = models.BooleanField(default=False, help_text="Someone else chose the password: own one first.")
+    second_factor_at = models.DateTimeField(null=True, blank=True, help_text="Since when codes are asked for.")
+    recovery_hashes = models.JSONField(default=list, blank=True, help_text="Of codes that were not used yet.")
+    sessions_revision = models.PositiveIntegerField(default=0, help_text="Sessions of an earlier one have ended.")
 
     def __str__(self) -> str:
         return f"{self.name} ({self.role})"
@@ -76,6 +82,24 @@ class StudioLink(models.Model):
         return f"{self.kind} of {self.created_at:%Y-%m-%d}"
 
 
+class Invitation(models.Model):
+    """A place in the studio for whoever holds the secret, once and for a few days; only the secret's hash is kept."""
+
+    id = models.UUIDField(primary_key=True, default=uuid.uuid4, editable=False)
+    studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="invitations")
+    role = models.CharField(max_length=20, choices=Role.choices)
+    for_name = models.CharField(max_length=80, blank=True)
+    email = models.EmailField(blank=True)
+    secret_hash = models.CharField(max_length=64, unique=True)
+    by_name = models.CharField(max_length=160)
+    created_at = models.DateTimeField(auto_now_add=True)
+    expires_at = models.DateTimeField()
+    ended_at = models.DateTimeField(null=True, blank=True, help_text="Taken up or taken back.")
+
+    def __str__(self) -> str:
+        return f"{self.role} {self.for_name}"
+
+
 class AuditEntry(models.Model):
     """Who did what to which row, and when. Written in the same transaction as the act."""
 
@@ -83,6 +107,7 @@ class AuditEntry(models.Model):
     member_name = models.CharField(max_length=160)
     act = models.CharField(max_length=60)
     target = models.CharField(max_length=80)
+    changes = models.JSONField(default=dict, blank=True, help_text="Field to [before, after].")
     at = models.DateTimeField(auto_now_add=True)
 
     class Meta:

@@ -16,9 +16,11 @@ from django.shortcuts import get_object_or_404
 from django.utils import timezone
 
 from apps.common.telling import tell_sessions
-from apps.studio.actions import audit
+from apps.studio import second_factor
+from apps.studio.actions import audit, changes_between, values_of
 from apps.studio.models import Membership, Role, Studio, StudioLink
 from apps.studio.policies import require_may
+from apps.studio.throttle import one_hash
 from fervens_core.base import ConflictError, LimitError, check_range, check_text, plain, say
 
 MEMBERS_MAX = 100
@@ -28,6 +30,7 @@ WEAKEST = ("weakest_natural", "weakest_worn", "weakest_old_dye")
 """Weakest developers proposed to lighten with, by hair."""
 WEAKEST_VOLUME = (0.5, 40.0)
 GROWTH = (4.0, 25.0)
+IDLE_MIN = (15, 720)
 
 
 def check_password_of(user: Any, text: str) -> None:
@@ -43,19 +46,13 @@ def _other_owners(member: Membership) -> bool:
     return rows.exclude(pk=member.pk).exists()
 
 
-@transaction.atomic
-def add_member(
-    member: Membership, *, username: str, first_name: str, last_name: str, role: str, password: str
-) -> Membership:
-    """A new member with a password of their own. Raises LimitError, ConflictError for a name that is taken."""
-    require_may(member, "add_members")
+def make_user(*, username: str, first_name: str, last_name: str, password: str) -> Any:
+    """An account that is not kept yet, its names and password checked. Raises LimitError, ConflictError."""
     check_text("username", username, 60)
     users = get_user_model().objects
-    if Membership.objects.filter(studio_id=member.studio_id).count() >= MEMBERS_MAX:
-        raise LimitError("members", say("limit-at_most_so_many", most=MEMBERS_MAX), MEMBERS_MAX + 1)
     if users.filter(username__iexact=username).exists():
         raise ConflictError("name_taken", name=username)
-    user = get_user_model()(username=username, first_name=first_name, last_name=last_name)
+    user = get_user_model()(username=username.strip(), first_name=first_name.strip(), last_name=last_name.strip())
     try:
         user.clean_fields(exclude=["password"])
     except ValidationError as error:
@@ -64,11 +61,39 @@ def add_member(
             field, say("limit-field_of_model", why=messages[0]), str(getattr(user, field, ""))[:80]
         ) from error
     check_password_of(user, password)
-    user.set_password(password)
-    user.save()
-    made = Membership.objects.create(user=user, studio_id=member.studio_id, role=role)
-    audit(member, "member_added", made.name)
+    with one_hash():
+        user.set_password(password)
+    return user
+
+
+def add_member(
+    member: Membership, *, username: str, first_name: str, last_name: str, role: str, password: str
+) -> Membership:
+    """A new member with a first password, which they change before anything else.
+
+    Raises:
+        LimitError: a field, or too many members. ConflictError: the name is taken.
+    """
+    require_may(member, "add_members")
+    user = make_user(username=username, first_name=first_name, last_name=last_name, password=password)
+    with transaction.atomic():
+        Studio.objects.select_for_update().get(pk=member.studio_id)
+        if Membership.objects.filter(studio_id=member.studio_id).count() >= MEMBERS_MAX:
+            raise LimitError("members", say("limit-at_most_so_many", most=MEMBERS_MAX), MEMBERS_MAX + 1)
+        user.save()
+        made = Membership.objects.create(user=user, studio_id=member.studio_id, role=role, owes_password=True)
+        audit(member, "member_added", made.name)
     return made
+
+
+def told_of(row: Membership) -> dict[str, Any]:
+    """What the trail compares of a member."""
+    return {
+        "role": row.role,
+        "pace_min_per_foil": row.pace_min_per_foil,
+        "is_active": row.user.is_active,
+        "has_second_factor": row.second_factor_at is not None,
+    }
 
 
 @transaction.atomic
@@ -80,6 +105,7 @@ def change_member(member: Membership, member_id: int, values: dict[str, Any]) ->
     # owners change one another one after the other, or two could leave a studio without one
     Studio.objects.select_for_update().get(pk=member.studio_id)
     row = own.select_for_update(of=("self",)).get(pk=member_id)
+    before = told_of(row)
     is_leaving = values.get("is_active") is False or values.get("role", Role.OWNER) != Role.OWNER
     if row.role == Role.OWNER and is_leaving and not _other_owners(row):
         raise ConflictError("last_owner")
@@ -91,11 +117,15 @@ def change_member(member: Membership, member_id: int, values: dict[str, Any]) ->
     if values.get("password"):
         check_password_of(row.user, values["password"])
         row.user.set_password(values["password"])
+        row.owes_password = row.pk != member.pk
+    if values.get("has_second_factor") is False:
+        second_factor.forget(row)
     if values.get("is_active") is not None:
         row.user.is_active = values["is_active"]
     row.user.save()
     row.save()
-    audit(member, "member_changed", row.name)
+    changes = changes_between(before, told_of(row)) | ({"password": ["***", "***"]} if values.get("password") else {})
+    audit(member, "member_changed", row.name, changes)
     tell_sessions(member.studio_id)
     return row
 
@@ -105,6 +135,7 @@ def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
     """The studio's name, paces, growth, weakest developers and currency. Raises LimitError."""
     require_may(member, "change_the_studio")
     row = Studio.objects.select_for_update().get(pk=member.studio_id)
+    before = values_of(row)
     if values.get("name") is not None:
         row.name = check_text("name", values["name"]).strip()
     if values.get("currency") is not None:
@@ -118,8 +149,12 @@ def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
             setattr(row, field, check_range(field, values[field], *WEAKEST_VOLUME, "vol"))
     if values.get("hands") is not None:
         row.hands = plain(values["hands"])
+    if values.get("idle_min") is not None:
+        row.idle_min = int(check_range("idle_min", values["idle_min"], *IDLE_MIN, "min"))
+    if values.get("demands_second_factor") is not None:
+        row.demands_second_factor = values["demands_second_factor"]
     row.save()
-    audit(member, "studio_changed", row.pk)
+    audit(member, "studio_changed", row.pk, changes_between(before, values_of(row)))
     return row
 
 

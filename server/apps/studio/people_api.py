@@ -34,6 +34,7 @@ class MemberOut(Schema):
     role: RoleName
     is_active: bool
     pace_min_per_foil: float | None
+    has_second_factor: bool
     is_you: bool
 
 
@@ -54,6 +55,7 @@ class MemberChange(In):
     is_active: bool | None = None
     password: str | None = Field(None, min_length=1, max_length=200)
     pace_min_per_foil: Number | None = None
+    has_second_factor: Literal[False] | None = None
 
 
 class StudioOut(Schema):
@@ -67,6 +69,8 @@ class StudioOut(Schema):
     weakest_old_dye: float
     hands: Paces
     currency: str
+    idle_min: int
+    demands_second_factor: bool
 
 
 class StudioIn(In):
@@ -80,6 +84,8 @@ class StudioIn(In):
     weakest_old_dye: Number | None = None
     hands: Paces | None = None
     currency: str | None = Field(None, min_length=1, max_length=8)
+    idle_min: Number | None = None
+    demands_second_factor: bool | None = None
 
 
 class LinkOut(Schema):
@@ -110,6 +116,7 @@ def _member(row: Membership, asker: Membership) -> MemberOut:
         role=cast(RoleName, row.role),
         is_active=row.user.is_active,
         pace_min_per_foil=row.pace_min_per_foil,
+        has_second_factor=row.second_factor_at is not None,
         is_you=row.pk == asker.pk,
     )
 
@@ -124,6 +131,8 @@ def _studio(row: Studio) -> StudioOut:
         weakest_old_dye=row.weakest_old_dye,
         hands=Paces(**row.hands),
         currency=row.currency,
+        idle_min=row.idle_min,
+        demands_second_factor=row.demands_second_factor,
     )
 
 

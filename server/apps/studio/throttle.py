@@ -22,13 +22,13 @@ class TooBusyError(Exception):
     """Others are signing in; nobody's name or password was looked at."""
 
 
-def count_try(address: str) -> None:
-    """Count a try from an address. Raises TooBusyError for one that tries too often."""
-    key = f"sign-in {address}"
-    if cache.add(key, 1, TRIES_S):
+def count_try(address: str, weight: int = 1) -> None:
+    """Count a try from an address, for as many as it weighs. Raises TooBusyError for one that tries too often."""
+    key = f"sign-in-{address}"
+    if cache.add(key, weight, TRIES_S):
         return
     try:
-        tries = cache.incr(key)
+        tries = cache.incr(key, weight)
     except ValueError:  # its minute ended just now
         return
     if tries > TRIES:

@@ -116,7 +116,6 @@ export const carryLearnt = async (key: string) =>
 export const undoLearnt = async (key: string) =>
   data(await api.POST('/api/learning/{key}/undo', { params: { path: { key } } }))
 
-export const addMember = async (body: Schemas['MemberIn']) => data(await api.POST('/api/members', { body }))
 export const changeMember = async (member_id: number, body: Schemas['MemberChange']) =>
   data(await api.PATCH('/api/members/{member_id}', { params: { path: { member_id } }, body }))
 export const changeStudio = async (body: Schemas['StudioIn']) => data(await api.PATCH('/api/studio', { body }))

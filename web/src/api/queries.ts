@@ -120,8 +120,7 @@ export const queries = {
     }),
 }
 
-export const signIn = async (username: string, password: string) =>
-  data(await api.POST('/api/session', { body: { username, password } }))
+export const signIn = async (body: Schemas['SignIn']) => data(await api.POST('/api/session', { body }))
 export const signOut = async () => data(await api.DELETE('/api/session'))
 export const addClient = async (body: Schemas['ClientIn']) => data(await api.POST('/api/clients', { body }))
 export const changeClient = async (id: string, body: Schemas['ClientIn']) =>

@@ -12,8 +12,10 @@ export const usePrefs = defineStore('prefs', () => {
   })
   const muted = useLocalStorage<'1' | '0'>('fervens.muted', '0')
   const isMuted = computed({ get: () => muted.value === '1', set: (is) => (muted.value = is ? '1' : '0') })
+  const studios = useLocalStorage<'1' | '0'>('fervens.studios', '0')
+  const isStudios = computed({ get: () => studios.value === '1', set: (is) => (studios.value = is ? '1' : '0') })
   watchEffect(() => {
     document.documentElement.dataset.theme = theme.value
   })
-  return { theme, isMuted }
+  return { theme, isMuted, isStudios }
 })

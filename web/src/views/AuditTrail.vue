@@ -17,6 +17,7 @@ const date = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'nu
     <div class="flex flex-wrap items-center gap-2">
       <h2 id="audit" class="grow text-xl">Who did what</h2>
       <span class="num text-soft">{{ query.data.value?.total ?? 0 }} lines</span>
+      <a class="btn !min-h-11 px-4" href="/api/audit/file" download>Save it</a>
       <button type="button" class="btn !min-h-11 px-4" aria-label="Newer" :disabled="page <= 1" @click="page--">
         ←
       </button>
@@ -32,7 +33,11 @@ const date = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'nu
       >
         <span class="num text-soft">{{ date(l.at) }} {{ clockText(l.at) }}</span
         ><span class="truncate">{{ l.member_name }}</span
-        ><span>{{ l.act }}</span
+        ><span
+          >{{ l.act
+          }}<span v-for="c in l.changes" :key="c.field" class="block text-sm break-words text-soft"
+            >{{ c.field.replaceAll('_', ' ') }}: {{ c.before || '–' }} → {{ c.after || '–' }}</span
+          ></span
         ><span class="hidden truncate text-sm text-soft sm:block">{{ l.about || l.target }}</span>
       </li>
     </ol>

@@ -1,19 +1,22 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
 import { reactive, ref } from 'vue'
-import { addMember, afterwards, changeMember } from '../api/afterwards'
+import { accounts, invite, makeReset, takeInvitationBack } from '../api/account'
+import { afterwards, changeMember } from '../api/afterwards'
 import type { Schemas } from '../api/client'
+import OnceShown from '../parts/OnceShown.vue'
 import { useNotices } from '../stores/notices'
 
 /** Who works here and what each may do. */
-defineProps<{ isLocked: boolean }>()
+const props = defineProps<{ isLocked: boolean }>()
 const query = useQuery(afterwards.members())
 const eyes = useQuery(afterwards.eyes())
 const eyesOf = (name: string) => (eyes.data.value ?? []).filter((e) => e.name === name).map((e) => e.says)
 const notices = useNotices()
+const invitations = useQuery({ ...accounts.invitations(), enabled: () => !props.isLocked })
 const isAdding = ref(false)
 const roles = ['owner', 'technician', 'assistant'] as const
-const usual = { username: '', first_name: '', last_name: '', role: 'assistant' as (typeof roles)[number], password: '' }
+const usual = { for_name: '', email: '', role: 'assistant' as (typeof roles)[number] }
 const form = reactive({ ...usual })
 const run = async (does: () => Promise<unknown>, said: string) => {
   try {
@@ -27,12 +30,29 @@ const run = async (does: () => Promise<unknown>, said: string) => {
     await query.refetch()
   }
 }
+/** A secret address, shown once, and what it is for. */
+const made = ref<{ text: string; says: string } | null>(null)
 const add = async () => {
-  if (await run(() => addMember({ ...form }), `${form.first_name || form.username} can sign in now.`)) {
+  try {
+    const found = await invite({ ...form })
+    const who = found.for_name || `a new ${found.role}`
+    made.value = {
+      text: `${window.location.origin}${found.path ?? ''}`,
+      says: found.is_mailed ? `It was mailed to ${found.email} as well.` : `Hand it to ${who}: it makes one account.`,
+    }
     Object.assign(form, usual)
     isAdding.value = false
+    await invitations.refetch()
+  } catch (error) {
+    notices.fail(error)
   }
 }
+const takeBack = async (id: string) => {
+  await run(() => takeInvitationBack(id), 'Its link opens nothing any more.')
+  made.value = null
+  await invitations.refetch()
+}
+const day = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' })
 const role = (m: Schemas['MemberOut'], event: Event) =>
   run(
     () => changeMember(m.id, { role: (event.target as HTMLSelectElement).value as Schemas['MemberOut']['role'] }),
@@ -43,14 +63,19 @@ const active = (m: Schemas['MemberOut']) =>
     () => changeMember(m.id, { is_active: !m.is_active }),
     m.is_active ? `${m.name} is signed out everywhere and cannot sign in.` : `${m.name} can sign in again.`,
   )
-const passwordOf = ref<number | null>(null)
-const password = ref('')
-const setPassword = async (m: Schemas['MemberOut']) => {
-  if (await run(() => changeMember(m.id, { password: password.value }), `${m.name}: new password.`)) {
-    passwordOf.value = null
-    password.value = ''
+const resetOf = async (m: Schemas['MemberOut']) => {
+  try {
+    const { path } = await makeReset(m.id)
+    made.value = {
+      text: `${window.location.origin}${path}`,
+      says: `Hand it to ${m.name}, who sets a new password there within a day.`,
+    }
+  } catch (error) {
+    notices.fail(error)
   }
 }
+const factorOff = (m: Schemas['MemberOut']) =>
+  run(() => changeMember(m.id, { has_second_factor: false }), `${m.name}: no codes are asked for any more.`)
 </script>
 
 <template>
@@ -58,33 +83,17 @@ const setPassword = async (m: Schemas['MemberOut']) => {
     <div class="mb-1 flex items-center">
       <h2 id="members" class="grow text-xl">Members</h2>
       <button v-if="!isLocked && !isAdding" type="button" class="btn !min-h-11" @click="isAdding = true">
-        Add a member
+        Invite someone
       </button>
     </div>
     <form v-if="isAdding" class="mb-3 grid grid-cols-2 gap-3 border-t border-line pt-3" @submit.prevent="add">
       <div>
-        <label class="label" for="m-first">First name</label
-        ><input id="m-first" v-model="form.first_name" class="field" maxlength="60" />
+        <label class="label" for="m-name">For whom</label
+        ><input id="m-name" v-model="form.for_name" class="field" maxlength="80" autocomplete="off" />
       </div>
       <div>
-        <label class="label" for="m-last">Last name</label
-        ><input id="m-last" v-model="form.last_name" class="field" maxlength="60" />
-      </div>
-      <div>
-        <label class="label" for="m-user">Name to sign in with</label
-        ><input id="m-user" v-model="form.username" class="field" required maxlength="60" autocomplete="off" />
-      </div>
-      <div>
-        <label class="label" for="m-pass">First password, 10 letters or more</label
-        ><input
-          id="m-pass"
-          v-model="form.password"
-          class="field"
-          type="password"
-          required
-          minlength="10"
-          autocomplete="new-password"
-        />
+        <label class="label" for="m-mail">Mail address, if the link is to go there</label
+        ><input id="m-mail" v-model="form.email" class="field" type="email" maxlength="200" autocomplete="off" />
       </div>
       <div>
         <label class="label" for="m-role">Role</label
@@ -93,11 +102,24 @@ const setPassword = async (m: Schemas['MemberOut']) => {
         </select>
       </div>
       <div class="flex items-end gap-2">
-        <button class="btn btn-act grow">Add</button
+        <button class="btn btn-act grow">Make the link</button
         ><button type="button" class="btn" @click="isAdding = false">Leave it</button>
       </div>
     </form>
+    <OnceShown v-if="made" :text="made.text" class="mt-2 mb-3"
+      ><p class="mt-1 text-[15px]">{{ made.says }}</p></OnceShown
+    >
     <ul>
+      <li
+        v-for="i in invitations.data.value ?? []"
+        :key="i.id"
+        class="flex flex-wrap items-center gap-2 border-t border-line py-2"
+      >
+        <span class="grow basis-44"
+          ><strong class="mr-2">{{ i.for_name || 'Someone' }}</strong
+          ><span class="text-soft">invited as {{ i.role }}, until {{ day(i.expires_at) }}</span></span
+        ><button type="button" class="btn !min-h-11 px-3" @click="takeBack(i.id)">Take back</button>
+      </li>
       <li
         v-for="m in query.data.value ?? []"
         :key="m.id"
@@ -120,28 +142,24 @@ const setPassword = async (m: Schemas['MemberOut']) => {
           ><select :id="`role-${m.id}`" class="btn !min-h-11 px-2 capitalize" :value="m.role" @change="role(m, $event)">
             <option v-for="r in roles" :key="r" :value="r">{{ r }}</option></select
           ><button
+            v-if="!m.is_you"
             type="button"
             class="btn !min-h-11 px-3"
             :aria-label="`New password for ${m.name}`"
-            @click="passwordOf = passwordOf === m.id ? null : m.id"
+            @click="resetOf(m)"
           >
-            Password</button
+            New password</button
+          ><button
+            v-if="m.has_second_factor && !m.is_you"
+            type="button"
+            class="btn !min-h-11 px-3"
+            :aria-label="`Second factor of ${m.name} off`"
+            @click="factorOff(m)"
+          >
+            Phone lost</button
           ><button type="button" class="btn !min-h-11 px-3" @click="active(m)">
             {{ m.is_active ? 'Suspend' : 'Let in again' }}
           </button>
-          <form v-if="passwordOf === m.id" class="flex w-full gap-2" @submit.prevent="setPassword(m)">
-            <label class="sr-only" :for="`pass-${m.id}`">New password</label
-            ><input
-              :id="`pass-${m.id}`"
-              v-model="password"
-              class="field"
-              type="password"
-              minlength="10"
-              required
-              placeholder="New password, 10 letters or more"
-              autocomplete="new-password"
-            /><button class="btn btn-act">Set</button>
-          </form>
         </template>
         <span v-else class="text-soft capitalize">{{ m.role }}</span>
       </li>

@@ -28,6 +28,8 @@ const form = reactive({
     tone_share: 0.25,
   },
   currency: '€',
+  idle_min: 120,
+  demands_second_factor: false,
 })
 /** Shares are told in percent of a foil's time. */
 const hands = [
@@ -63,6 +65,7 @@ const save = async () => {
       weakest_natural: Number(form.weakest_natural),
       weakest_worn: Number(form.weakest_worn),
       weakest_old_dye: Number(form.weakest_old_dye),
+      idle_min: Number(form.idle_min),
     })
     await client.invalidateQueries()
     notices.say('Kept.')
@@ -126,7 +129,16 @@ const save = async () => {
         <label class="label" for="s-currency">Currency</label
         ><input id="s-currency" v-model="form.currency" class="field" maxlength="8" />
       </div>
-      <div class="flex items-end"><button v-if="!isLocked" class="btn btn-act w-full">Keep</button></div>
+      <div>
+        <label class="label" for="s-idle">Signed out elsewhere after, min</label
+        ><input id="s-idle" v-model="form.idle_min" class="field" type="number" min="15" max="720" step="15" />
+      </div>
+      <label class="col-span-2 flex min-h-12 items-center gap-3"
+        ><input v-model="form.demands_second_factor" type="checkbox" class="size-6 shrink-0" /><span
+          >Everyone here needs a second factor</span
+        ></label
+      >
+      <div class="col-span-2 flex items-end"><button v-if="!isLocked" class="btn btn-act w-full">Keep</button></div>
     </fieldset>
   </form>
 </template>

@@ -3,6 +3,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Component } from 'vue'
+import * as account from '../api/account'
 import * as calls from '../api/afterwards'
 import { ApiError } from '../api/client'
 import DayWaits from '../parts/DayWaits.vue'
@@ -31,6 +32,12 @@ const { answers, changeClient } = vi.hoisted(() => ({
   changeClient: vi.fn(),
 }))
 vi.mock('../api/queries', () => ({ changeClient, queries: {} }))
+vi.mock('../api/account', () => ({
+  accounts: { invitations: () => ({ queryKey: ['invitations'], queryFn: () => Promise.resolve([]), retry: false }) },
+  ...Object.fromEntries(
+    ['invite', 'makeReset', 'takeInvitationBack'].map((n) => [n, vi.fn(() => Promise.resolve({}))]),
+  ),
+}))
 vi.mock('../api/afterwards', () => {
   const query = (name: string) => () => ({
     queryKey: [name],
@@ -65,7 +72,7 @@ vi.mock('../api/afterwards', () => {
     'takeClients',
     'takeArchive',
   ]
-  const more = ['readClientsCsv', 'makeLink', 'revokeLink', 'addMember', 'changeMember', 'carryLearnt', 'undoLearnt']
+  const more = ['readClientsCsv', 'makeLink', 'revokeLink', 'changeMember', 'carryLearnt', 'undoLearnt']
   const rest = ['addProduct', 'changeProduct', 'removeProduct', 'sendRequest']
   return {
     afterwards: Object.fromEntries(names.map((n) => [n, query(n)])),
@@ -334,19 +341,24 @@ describe('the studio', () => {
     expect(wrapper.text()).toContain('Dov Hartig')
     expect(wrapper.findAll('button')).toHaveLength(0)
   })
-  it('puts a member out, gives a password, and says what was refused', async () => {
+  it('puts a member out, hands a reset out once, and says what was refused', async () => {
     answers.members = [member]
     const wrapper = await show(Members, { isLocked: false })
     await button(wrapper, 'Suspend').trigger('click')
     await flushPromises()
     expect(calls.changeMember).toHaveBeenCalledWith(7, { is_active: false })
-    await button(wrapper, 'Password').trigger('click')
-    await wrapper.get('#pass-7').setValue('a-long-password')
-    vi.mocked(calls.changeMember).mockRejectedValueOnce(refused('password: too common.'))
+    vi.mocked(account.makeReset).mockResolvedValueOnce({ path: '/reset/MQ/a-b' })
+    await button(wrapper, 'New password').trigger('click')
+    await flushPromises()
+    expect(account.makeReset).toHaveBeenCalledWith(7)
+    expect(wrapper.text()).toContain('/reset/MQ/a-b')
+    await button(wrapper, 'Invite someone').trigger('click')
+    await wrapper.get('#m-name').setValue('Tove Lind')
+    vi.mocked(account.invite).mockRejectedValueOnce(refused('email: no address.'))
     await wrapper.get('form').trigger('submit')
     await flushPromises()
-    expect(calls.changeMember).toHaveBeenLastCalledWith(7, { password: 'a-long-password' })
-    expect(said()).toContain('password: too common.')
+    expect(account.invite).toHaveBeenLastCalledWith({ for_name: 'Tove Lind', email: '', role: 'assistant' })
+    expect(said()).toContain('email: no address.')
   })
   it('shows a secret link once and revokes it', async () => {
     answers.links = [{ id: 'l', kind: 'feed', by_name: 'Maren', created_at: '2026-03-01T10:00:00Z', revoked_at: null }]

@@ -1,6 +1,7 @@
 """Files and lines of other programs: the service file, CSV, CGATS, the colour reader."""
 
 from fervens_core.formats.answers import BANDS_MAX, advise_answer, answers_schema, learn_answer, tone_answer
+from fervens_core.formats.cells import cell as as_cell
 from fervens_core.formats.cgats import ColourSample, samples_from_cgats, samples_to_cgats
 from fervens_core.formats.client_csv import ClientLine, ClientTable, clients_from_csv, clients_to_csv
 from fervens_core.formats.colour_reader import (
@@ -48,6 +49,7 @@ __all__ = [
     "SimulatedReader",
     "advise_answer",
     "answers_schema",
+    "as_cell",
     "choice_in_visits",
     "clients_from_csv",
     "clients_to_csv",

@@ -719,6 +719,10 @@ limit-different_keys_of = { $field } with different keys
 limit-client_name = the client's name, { $name }
 limit-field_of_model = as told: { $why }
 limit-password = stronger: { $why }
+limit-own_password = your password as it is now
+limit-another_password = another one than before
+limit-email = an address like name@studio.example
+limit-code_of_phone = the six digits your phone shows now
 limit-most_links = at most { WHOLE($most) } that work; revoke one first
 limit-most_of_a_kind = at most { WHOLE($most) } of a kind
 limit-no_zone_open = none: no zone has product on yet
@@ -790,6 +794,13 @@ error-in_use = { $name } stands in services; its record needs it.
 error-label_unread = Read on the label of { $product } that it may go on again.
     .refresh = Read the label of { $product } first: does it allow another application today?
 error-last_owner = A studio needs an owner; make someone else one first.
+error-code_needed = Type the six digits your phone shows, or a recovery code.
+error-wrong_code = The code is not right. Wait for the next one and try again; after wrong ones you wait longer each time.
+error-second_factor_set = A second factor is set already; switch it off first.
+error-second_factor_none = No second factor is set up.
+error-second_factor_demanded = The studio asks everyone for a second factor; only its owner can change that.
+error-owes_password = Choose a password of your own first.
+error-owes_second_factor = The studio asks everyone for a second factor; set yours up first.
 error-later_acts_depend = Later acts rest on this one; undo those first.
     .acknowledged = The consultation was finished on this acknowledgement; undo that first.
 error-locked_out = Too many tries. Wait a quarter of an hour.
@@ -931,8 +942,11 @@ doing-write_a_plan = write a plan
 
 ## The audit trail
 
+audit-account_changed = account changed
 audit-archive_brought_in = archive brought in
 audit-archive_taken_out = archive taken out
+audit-card_forgotten = card taken as printed
+audit-card_measured = card measured
 audit-client_added = client added
 audit-client_changed = client changed
 audit-client_erased = client erased
@@ -940,16 +954,17 @@ audit-client_reminded = client reminded
 audit-client_taken_out = client taken out
 audit-clients_brought_in = clients brought in
 audit-clients_taken_out = clients taken out
+audit-code_failed = second factor failed
 audit-consultation_written = consultation written
 audit-developer_added = developer added
 audit-developer_changed = developer changed
 audit-developer_removed = developer removed
-audit-feed_link_made = feed link made
-audit-feed_link_revoked = feed link revoked
-audit-card_forgotten = card taken as printed
-audit-card_measured = card measured
 audit-eye_calibrated = eye calibrated
 audit-eye_round_taken_back = calibration round taken back
+audit-feed_link_made = feed link made
+audit-feed_link_revoked = feed link revoked
+audit-invitation_taken_back = invitation taken back
+audit-invitation_taken_up = invitation taken up
 audit-learnt_factor_carried_in = learnt factor carried in
 audit-learnt_factor_taken_back = learnt factor taken back
 audit-lightener_added = lightener added
@@ -958,27 +973,61 @@ audit-lightener_removed = lightener removed
 audit-measurements_brought_in = measurements brought in
 audit-member_added = member added
 audit-member_changed = member changed
+audit-member_invited = member invited
+audit-password_changed = password changed
+audit-password_reset = password reset
 audit-photo_added = photo added
 audit-photo_removed = photo removed
 audit-plan_version_kept = plan version kept
 audit-plan_written = plan written
 audit-reaction_to_oxidative_colour_answered = reaction to oxidative colour answered
 audit-record_added_to = record added to
+audit-recovery_code_used = recovery code used
+audit-recovery_codes_made = recovery codes made
 audit-reminder_taken_back = reminder taken back
 audit-request_came_in = request came in
 audit-request_link_made = request link made
 audit-request_link_revoked = request link revoked
+audit-reset_asked = password reset asked for by mail
+audit-reset_made = password reset handed out
+audit-second_factor_off = second factor switched off
+audit-second_factor_set = second factor set
 audit-service_file_taken_in = service file taken in
 audit-service_file_taken_out = service file taken out
 audit-service_started = service started
 audit-service_started_from_the_last = service started from the last
+audit-sign_in_failed = sign-in failed
+audit-signed_in = signed in
+audit-signed_out = signed out
+audit-signed_out_everywhere = signed out everywhere
 audit-strand_tests_taken_in = strand tests taken in
 audit-studio_begun = studio begun
 audit-studio_changed = studio changed
+audit-trail_taken_out = audit trail taken out
 audit-toner_added = toner added
 audit-toner_changed = toner changed
 audit-toner_removed = toner removed
 audit-visit_cancelled = visit cancelled
+
+## Mail to members
+
+mail-invited = { $by } invites you to work with { $studio } in Fervens.
+
+    Make your account here, within { WHOLE($days) } days; the address works once:
+    { $address }
+    .title = A place at { $studio }
+mail-reset = Hello { $name },
+
+    someone asked for a new password for your account in Fervens. Set it here, within a day:
+    { $address }
+
+    If that was not you, nothing has changed and you need do nothing.
+    .title = A new password
+mail-password_changed = Hello { $name },
+
+    your password in Fervens was changed just now, and other devices were signed out.
+    If that was not you, ask the owner of your studio for a new one at once.
+    .title = Your password was changed
 
 ## The log
 

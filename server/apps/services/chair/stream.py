@@ -8,23 +8,26 @@ import random
 import time
 from collections import Counter
 from collections.abc import AsyncIterator
+from datetime import timedelta
 from typing import Any
 from uuid import UUID
 
 from asgiref.sync import sync_to_async
-from django.contrib.auth import HASH_SESSION_KEY, SESSION_KEY
 from django.contrib.sessions.models import Session
+from django.core.exceptions import ValidationError
 from django.db import OperationalError, connection
 from django.http import Http404, HttpRequest, HttpResponse, StreamingHttpResponse
 from django.utils import timezone
-from django.utils.crypto import constant_time_compare
 from django.views.decorators.http import require_GET
 
 from apps.common.hub import hub
 from apps.common.problems import problem
 from apps.services.chair.kept_board import board_bytes
+from apps.services.models import Service
 from apps.studio.models import Membership
+from apps.studio.sessions import member_of_kept, note_at_work
 from fervens_core.base import CoreError, say
+from fervens_core.log import Step
 
 PING_S = 8.0
 """A device that hears nothing for two and a half pings knows that it is behind."""
@@ -42,17 +45,7 @@ def _member_of(request: HttpRequest) -> Membership | None:
     """Who is signed in as the session stands now; None once it has ended, by time, sign-out or another password."""
     key = request.session.session_key
     row = Session.objects.filter(session_key=key, expire_date__gt=timezone.now()).first() if key else None
-    if row is None:
-        return None
-    kept = row.get_decoded()
-    user_id = kept.get(SESSION_KEY)
-    if user_id is None:
-        return None
-    member = Membership.objects.select_related("user").filter(user_id=user_id, user__is_active=True).first()
-    if member is None:
-        return None
-    is_same = constant_time_compare(kept.get(HASH_SESSION_KEY, ""), member.user.get_session_auth_hash())
-    return member if is_same else None
+    return member_of_kept(row.get_decoded()) if row else None
 
 
 def _studio_of(request: HttpRequest) -> str | None:
@@ -126,10 +119,22 @@ async def _told(studio: str, service: str | None, request: HttpRequest) -> Async
             yield _line("changed", notice, board)
 
 
+AT_WORK = (Step.CHAIR.value, Step.REVIEW.value, Step.TONE.value)
+
+
 def _may_listen(request: HttpRequest) -> bool:
-    """Whether the session still stands."""
+    """Whether the session still stands. A device that follows today's head in work is not idle."""
     try:
-        return _member_of(request) is not None
+        member = _member_of(request)
+        service = request.GET.get("service")
+        if member and service:
+            since = timezone.now() - timedelta(hours=12)
+            rows = Service.objects.filter(studio_id=member.studio_id, step__in=AT_WORK, starts_at__gt=since)
+            if rows.filter(pk=service).exists():
+                note_at_work(request.session.session_key or "")
+        return member is not None
+    except (ValueError, ValidationError):
+        return True  # followed by no id: what it follows tells nothing of the session
     finally:
         connection.close()
 

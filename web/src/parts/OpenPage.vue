@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import Logo from './Logo.vue'
+
+/** A page for who is not signed in: the mark, one thing to do, and what outranks all. */
+defineProps<{ title: string }>()
+</script>
+
+<template>
+  <main id="main" class="mx-auto flex min-h-dvh max-w-xl flex-col justify-center p-6">
+    <Logo class="!size-14" />
+    <h1 class="mt-4 text-4xl" style="font-stretch: 118%">{{ title }}</h1>
+    <slot />
+    <p class="mt-10 text-sm text-soft">
+      For professional use. The product's label, its safety data sheet, local codes and licensing outrank everything
+      shown here.
+    </p>
+  </main>
+</template>

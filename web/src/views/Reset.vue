@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { useQuery } from '@tanstack/vue-query'
+import { ref } from 'vue'
+import { useRoute } from 'vue-router'
+import { accounts, reset } from '../api/account'
+import { useAsking } from '../stores/asking'
+import OpenPage from '../parts/OpenPage.vue'
+
+/** A new password without the old one, by a link that works once. */
+const route = useRoute()
+const [uid, token] = [String(route.params.uid), String(route.params.token)]
+const query = useQuery(accounts.reset(uid, token))
+const password = ref('')
+const isDone = ref(false)
+const { asking, ask } = useAsking()
+const send = async () => {
+  isDone.value = Boolean(await ask(() => reset(uid, token, password.value)))
+}
+</script>
+
+<template>
+  <OpenPage title="A new password">
+    <template v-if="isDone">
+      <p class="mt-2 mb-6 text-lg">It is set, and every other device is signed out.</p>
+      <RouterLink class="btn btn-act self-start" :to="{ name: 'day' }">Sign in</RouterLink>
+    </template>
+    <form v-else-if="query.data.value" class="mt-2 flex flex-col gap-4" @submit.prevent="send">
+      <p class="text-soft">For {{ query.data.value.name }}, who signs in as {{ query.data.value.username }}.</p>
+      <input type="text" class="hidden" autocomplete="username" :value="query.data.value.username" readonly />
+      <div>
+        <label class="label" for="password">Password, 10 letters or more</label>
+        <input
+          id="password"
+          v-model="password"
+          class="field"
+          type="password"
+          autocomplete="new-password"
+          minlength="10"
+          required
+          autofocus
+        />
+      </div>
+      <p v-if="asking.problem" class="rounded-[5px] bg-stop px-3 py-2 text-stop-ink" role="alert">
+        {{ asking.problem }}
+      </p>
+      <button class="btn btn-act min-h-16 text-lg" :disabled="asking.isBusy">
+        {{ asking.isBusy ? 'Setting it …' : 'Set it' }}
+      </button>
+    </form>
+    <p v-else-if="query.error.value" class="mt-4 text-lg" role="alert">
+      This link opens nothing: it was used, or is older than a day. Ask for another.
+    </p>
+  </OpenPage>
+</template>
