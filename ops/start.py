@@ -113,7 +113,7 @@ def _serve(
         if server.poll() is None:
             server.terminate()
             try:
-                server.wait(timeout=6)
+                server.wait(timeout=12)
             except subprocess.TimeoutExpired:
                 server.kill()
 
@@ -163,7 +163,7 @@ def start() -> None:
                 run([*manage, "migrate", "--noinput"], env=env, fails="The tables could not be brought up to date")
         command = [
             str(PYTHON), "-m", "uvicorn", "config.asgi:application", "--host", args.host, "--port", str(args.port),
-            "--workers", str(args.workers), "--timeout-graceful-shutdown", "2",
+            "--workers", str(args.workers), "--timeout-graceful-shutdown", "10",
             "--log-level", "warning", "--lifespan", "off",
         ]  # fmt: skip
         base = f"http://{args.host}:{args.port}"

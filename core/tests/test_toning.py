@@ -18,17 +18,20 @@ from fervens_core.toning import (
     Result,
     Wish,
     all_formulas,
+    cool_share,
     deposit,
     dye_shares,
     explain,
+    formulas_of,
     goal_of,
+    lay_out,
     lightness_of_level,
     match,
     spread_of,
     toned_absorption,
 )
 from fervens_core.toning.dyes import dye_absorption
-from fervens_core.toning.formula import DILUTIONS, formula_absorptions, whole_minutes
+from fervens_core.toning.formula import DILUTIONS, whole_minutes
 from fervens_core.toning.neutralise import colour_word, counter_tone
 
 
@@ -66,15 +69,39 @@ def test_diluting_halves_the_dye():
     np.testing.assert_allclose(one.absorption, 2.0 * three.absorption)
 
 
-def test_a_mix_lies_between_its_shades_and_all_at_once_is_each_alone():
+def test_a_mix_lies_between_its_shades():
     fog, hay = SHELF[0], SHELF[2]
     mixed = Formula((fog, hay), (0.25, 0.75))
     np.testing.assert_allclose(mixed.absorption, 0.25 * Formula((fog,)).absorption + 0.75 * Formula((hay,)).absorption)
-    np.testing.assert_allclose(formula_absorptions(FORMULAS), [f.absorption for f in FORMULAS])
     shades_g, developer_g = mixed.split_g(50.0)
     assert shades_g == pytest.approx((5.0, 15.0))
     assert developer_g == pytest.approx(30.0)
     assert mixed.name == "fog + hay 1:3"
+
+
+def test_a_shelf_as_tables_is_the_same_formulas_one_by_one():
+    own = (
+        Formula((SHELF[0],), parts=1.5),
+        Formula((SHELF[5],), dilution=7.0),
+        Formula((SHELF[1], SHELF[4]), (0.6, 0.4)),
+    )
+    many, one_by_one = formulas_of(SHELF, own), (*FORMULAS, *own)
+    assert tuple(many) == one_by_one
+    assert many.keys == [f.key for f in one_by_one]
+    assert many[-1] == own[-1]
+    for shelf in (lay_out(many), lay_out(one_by_one)):
+        made = list(shelf.formulas)
+        assert sorted(f.key for f in made) == sorted(f.key for f in one_by_one)
+        np.testing.assert_allclose(shelf.coarse, [f.absorption[::2] for f in made], rtol=1e-5)
+        assert shelf.deepest.tolist() == [np.float32(min(s.level for s in f.shades)) for f in made]
+        np.testing.assert_allclose(shelf.levels, [f.level for f in made])
+        np.testing.assert_allclose(shelf.cool_shares, [cool_share(f) for f in made], atol=1e-12)
+        assert shelf.is_single.tolist() == [len(f.shades) == 1 for f in made]
+        for formula, off in zip(made, shelf.off, strict=True):
+            assert shelf.minutes[off == 0].tolist() == whole_minutes(formula).tolist()
+        for levels, first, last in shelf.classes:
+            np.testing.assert_allclose([f.brighten_levels for f in made[first:last]], levels)
+    assert many.are_among({own[0].key, "none"}).tolist() == [f == own[0] for f in one_by_one]
 
 
 def test_nothing_mixes_that_must_not():

@@ -16,6 +16,7 @@ from ninja.errors import AuthenticationError, HttpError, ValidationError, Valida
 from ninja.renderers import JSONRenderer
 
 from apps.clients.api import router as clients_router
+from apps.common.heavy import BusyError
 from apps.common.problems import NotAllowed, problem
 from apps.common.words import WordsEncoder
 from apps.records.api import router as records_router
@@ -121,6 +122,13 @@ def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
     if place[:1] and place[0] in KINDS:  # the tag of a union is no place in the body
         sent, place = tuple(p for p in sent if p != place[0]), place[1:]
     return _told(limit_error({**first, "loc": place or ("body",), "input": _sent_value(request, sent)}))
+
+
+@api.exception_handler(BusyError)
+def _busy(request: HttpRequest, error: BusyError) -> HttpResponse:
+    answer = problem(503, "busy")
+    answer["Retry-After"] = "5"
+    return answer
 
 
 @api.exception_handler(OperationalError)

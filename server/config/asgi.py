@@ -2,6 +2,7 @@
 
 import gc
 import os
+import signal
 import warnings
 from typing import cast
 
@@ -12,9 +13,17 @@ os.environ.setdefault("DJANGO_SETTINGS_MODULE", "config.settings")
 warnings.filterwarnings("ignore", message="StreamingHttpResponse must consume synchronous iterators")
 inner = get_asgi_application()
 
-from config.limits import App, BodyLimits  # noqa: E402  # it needs the apps
+from django.conf import settings  # noqa: E402
 
-application = BodyLimits(cast(App, inner))
+from apps.common.heavy import warm_up  # noqa: E402
+from apps.common.watch import follow_parent  # noqa: E402
+from config.limits import App, BodyLimits  # noqa: E402  # it needs the apps
+from config.turns import Turns  # noqa: E402
+
+application = BodyLimits(Turns(cast(App, inner)))
+if settings.SERVING:
+    follow_parent(lambda: os.kill(os.getpid(), signal.SIGTERM))
+    warm_up()
 # What is loaded by now stays: looking through it for garbage again and again would make acts wait (bin/bench live).
 gc.collect()
 gc.freeze()

@@ -6,8 +6,11 @@ import asyncio
 import contextlib
 import json
 import logging
+import signal
+import threading
 from collections.abc import AsyncIterator
 from dataclasses import dataclass, field
+from types import FrameType
 from typing import Any
 
 import psycopg
@@ -62,6 +65,7 @@ class Hub:
         self._task: asyncio.Task[None] | None = None
         self._loop: asyncio.AbstractEventLoop | None = None
         self.is_live = False
+        self._ends_with_process = False
 
     @contextlib.asynccontextmanager
     async def listening(self, studio: str, service: str | None = None) -> AsyncIterator[Listener]:
@@ -80,6 +84,25 @@ class Hub:
             if not self._listeners and self._task:
                 self._task.cancel()
                 self._task, self.is_live = None, False  # whoever comes next is told once the line stands again
+
+    def close(self) -> None:
+        """The server stops: every line ends, and devices come again when it is back."""
+        self._tell_all({"what": "stopping"})
+
+    def end_with_process(self) -> None:
+        """End all lines as soon as the process is asked to stop, before the server waits for what is open."""
+        if self._ends_with_process or threading.current_thread() is not threading.main_thread():
+            return
+        self._ends_with_process, loop = True, asyncio.get_running_loop()
+        for number in (signal.SIGTERM, signal.SIGINT):
+            before = signal.getsignal(number)
+
+            def stopping(got: int, frame: FrameType | None, before: Any = before) -> None:
+                loop.call_soon_threadsafe(self.close)
+                if callable(before):
+                    before(got, frame)
+
+            signal.signal(number, stopping)
 
     def _tell_all(self, notice: dict[str, Any]) -> None:
         for listener in self._listeners:

@@ -8,6 +8,7 @@ from typing import TypeVar
 
 from django.core.cache import caches
 
+from apps.common.heavy import computed
 from fervens_core.planning import AimPlan, Plan, PlanRequest, compare_aims, make_plan
 
 T = TypeVar("T")
@@ -19,7 +20,7 @@ def _kept(kind: str, request: PlanRequest, make: Callable[[PlanRequest], T]) -> 
     cache = caches["plans"]
     found: T | None = cache.get(name)
     if found is None:
-        found = make(request)
+        found = computed(name, make, request)
         cache.set(name, found)
     return found
 

@@ -1,6 +1,6 @@
 """What everything stands on: errors, quantities with their limits, arrays."""
 
-from fervens_core.base.arrays import AnyFloats, Floats
+from fervens_core.base.arrays import AnyFloats, Bools, Floats, Ints
 from fervens_core.base.contracts import (
     FLAT,
     INTERNAL,
@@ -60,11 +60,13 @@ __all__ = [
     "VOLUME_MAX",
     "AnyFloats",
     "BlockedError",
+    "Bools",
     "ConflictError",
     "CoreError",
     "Count",
     "Flag",
     "Floats",
+    "Ints",
     "Key",
     "LabNumbers",
     "Level",

@@ -10,3 +10,5 @@ import numpy.typing as npt
 Floats = npt.NDArray[np.float64]
 AnyFloats = npt.NDArray[np.floating[Any]]
 """Of single or double precision."""
+Ints = npt.NDArray[np.int_]
+Bools = npt.NDArray[np.bool_]

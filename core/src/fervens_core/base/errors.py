@@ -34,9 +34,19 @@ class CoreError(ValueError):
         """The same, said of one of many things that were sent."""
         return self._placed(CoreError("refused_within", place=place, told=self.message))
 
+    def __reduce__(self) -> tuple[Any, ...]:
+        """So that it goes from process to process as it is."""
+        return _remade, (type(self), self.args, dict(self.__dict__))
+
     def _placed(self, found: CoreError) -> CoreError:
         found.code = self.code
         return found
+
+
+def _remade(kind: type[CoreError], arguments: tuple[Any, ...], held: dict[str, Any]) -> CoreError:
+    error = kind.__new__(kind, *arguments)
+    error.__dict__.update(held)
+    return error
 
 
 class LimitError(CoreError):

@@ -4,7 +4,7 @@ from fervens_core.basin.parts import AS_USUAL, ToneChoice, own_formula, toning_f
 from fervens_core.basin.results import ReadZone, lanes_today, read_zones
 from fervens_core.basin.review import Review, again_block_of, make_review
 from fervens_core.basin.shown import ToneBowl, ToneLane, ToneStep
-from fervens_core.basin.step import tone_step
+from fervens_core.basin.step import review_of_chair, tone_step
 from fervens_core.basin.trial import Tried, try_formula
 
 __all__ = [
@@ -21,6 +21,7 @@ __all__ = [
     "make_review",
     "own_formula",
     "read_zones",
+    "review_of_chair",
     "tone_step",
     "toning_for",
     "try_formula",

@@ -27,11 +27,11 @@ from fervens_core.toning import (
     ToneSession,
     ToneShelf,
     Wish,
-    all_formulas,
     best_session,
     choose_session,
     cool_share,
     deposit,
+    formulas_of,
     lay_out,
 )
 
@@ -81,9 +81,7 @@ def allowed_shades(shades: Sequence[TonerShade], findings: Findings) -> tuple[To
 @lru_cache(maxsize=32)
 def tone_shelf(shades: tuple[TonerShade, ...], own: tuple[Formula, ...] = ()) -> ToneShelf:
     """Every formula of the shelf, and the technician's own."""
-    usual = all_formulas(shades)
-    known = {f.key for f in usual}
-    return lay_out((*usual, *(f for f in own if f.key not in known)))
+    return lay_out(formulas_of(shades, own))
 
 
 def own_formula(shades: Sequence[TonerShade], own: ToneFormulaSet) -> Formula:
@@ -262,7 +260,7 @@ def sessions_for(
     probed = {p.id: p.read.lane.grab for p in tone_parts if p.read.lane.grab not in (None, Grab.EVEN) and not p.part}
     if probed:
         before = best_session(_sessions(tuple(_unprobed(p) for p in tone_parts), shades, own, choice)).by_key
-        every = tone_shelf(shades, own).formulas
+        shelf = tone_shelf(shades, own)
         narrowed = []
         for part in asked:
             grab = probed.get(part.key)
@@ -270,7 +268,8 @@ def sessions_for(
             if grab is Grab.LITTLE and part.only is None:
                 part = replace(part, only=frozenset({was.key}))
             elif grab is Grab.MUCH and part.only is None:
-                less = frozenset(f.key for f in every if cool_share(f) < cool_share(was) - LESS_ASH)
+                is_less = shelf.cool_shares < cool_share(was) - LESS_ASH
+                less = frozenset(shelf.formulas.keys[k] for k in np.flatnonzero(is_less))
                 part = replace(part, only=less or None)
             narrowed.append(part)
         asked = tuple(narrowed)

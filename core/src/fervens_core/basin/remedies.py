@@ -7,12 +7,11 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from fervens_core.base import Message, say
+from fervens_core.base import Bools, Message, say
 from fervens_core.basin.parts import TonePart
 from fervens_core.colour import delta_e_2000, seen_hex
 from fervens_core.head import DyeFamily, DyeHue, Tone
 from fervens_core.toning import (
-    Formula,
     Goal,
     Match,
     Result,
@@ -20,9 +19,10 @@ from fervens_core.toning import (
     ToneShelf,
     Wish,
     cool_share,
-    dye_shares,
+    first_pass,
     goal_of,
     match,
+    sketch,
 )
 
 
@@ -43,8 +43,17 @@ def _way(title: Message, result: Result, found: Match, wish: Wish, beside: Sessi
     return Remedy(title, found.formula.name, seen_hex(found.lab), away, gained)
 
 
-def _best(result: Result, formulas: Sequence[Formula], goal: Goal) -> Match | None:
-    return min((match(result, f, goal) for f in formulas), key=lambda m: m.cost, default=None)
+LOOKED_AT = 24
+"""So many formulas that the quick pass finds best are worked out whole."""
+
+
+def _best(result: Result, shelf: ToneShelf, among: Bools, goal: Goal) -> Match | None:
+    """The best of some of a shelf's formulas on a part: the quick pass over all, then the best of those whole."""
+    rows = np.flatnonzero(among)
+    if rows.size > LOOKED_AT:
+        costs = first_pass(shelf, sketch(result, shelf), goal).min(axis=1)[rows]
+        rows = rows[np.argsort(costs, kind="stable")[:LOOKED_AT]]
+    return min((match(result, shelf.formulas[int(k)], goal) for k in rows), key=lambda m: m.cost, default=None)
 
 
 def remedies_of(tone_part: TonePart, tone_parts: Sequence[TonePart], shelf: ToneShelf) -> tuple[Remedy, ...]:
@@ -53,30 +62,29 @@ def remedies_of(tone_part: TonePart, tone_parts: Sequence[TonePart], shelf: Tone
     if rest is None or tone_part.part or tone_part.read.lane.grab is not None:
         return ()
     if rest in (DyeHue.GREEN, DyeHue.BLUE):
-        red = [f for f in shelf.formulas if dye_shares(f).get(DyeFamily.RED, 0.0) >= 0.2]
-        countered = _best(result, red, goal_of(result, wish))
+        red = shelf.dyes[:, list(DyeFamily).index(DyeFamily.RED)] >= COUNTER_RED_LEAST
+        countered = _best(result, shelf, red, goal_of(result, wish))
         deeper = Wish(Tone.NEUTRAL, max(min(wish.level, result.level) - 1.5, 1.0))
-        plain = [f for f in shelf.formulas if f.level <= result.level - 0.5 and f not in red]
-        buried = _best(result, plain, goal_of(result, deeper))
+        plain = (shelf.levels <= result.level - 0.5) & ~red
+        buried = _best(result, shelf, plain, goal_of(result, deeper))
         found = [(say("remedy-counter"), countered), (say("remedy-deeper"), buried)]
         return tuple(_way(title, result, m, wish, tone_part.tone) for title, m in found if m)
     if rest is not DyeHue.VIOLET:
         return ()
-    singles = [f for f in shelf.formulas if len(f.shades) == 1]
+    singles = shelf.is_single
     ways = []
     drawn = replace(result, rest=None, rest_amount=0.0)
-    after_it = _best(drawn, singles, goal_of(drawn, wish))
+    after_it = _best(drawn, shelf, singles, goal_of(drawn, wish))
     if after_it:
         ways.append(_way(say("remedy-draw_out"), drawn, after_it, wish, tone_part.tone))
-    warming = [f for f in shelf.formulas if cool_share(f) <= WARMING_COOL_MOST]
-    warm = _best(result, warming, goal_of(result, wish))
+    warm = _best(result, shelf, shelf.cool_shares <= WARMING_COOL_MOST, goal_of(result, wish))
     if warm:
         ways.append(_way(say("remedy-warm"), result, warm, wish, tone_part.tone))
     toward = []
     for other in tone_parts:
         if other is not tone_part and not other.part and other.result.rest is None:
             as_these = Wish(wish.tone, result.level, lab=tuple(result.lab.tolist()))
-            there = _best(other.result, singles, goal_of(other.result, as_these))
+            there = _best(other.result, shelf, singles, goal_of(other.result, as_these))
             if there:
                 toward.append(_way(say("remedy-toward_ends"), other.result, there, as_these, other.tone))
     if toward:
@@ -84,6 +92,8 @@ def remedies_of(tone_part: TonePart, tone_parts: Sequence[TonePart], shelf: Tone
     return tuple(ways)
 
 
+COUNTER_RED_LEAST = 0.2
+"""[MODEL] what counters a green rest has at least so much red among its dye."""
 WARMING_COOL_MOST = 0.4
 """[MODEL] what warms has at most so much violet or ash among its dye."""
 

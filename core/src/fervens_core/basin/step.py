@@ -19,11 +19,13 @@ from fervens_core.basin.parts import (
     sessions_for,
     tone_parts_of,
     tone_shelf,
+    toning_for,
     uptakes_of,
     with_tones,
 )
 from fervens_core.basin.remedies import probe_changes, remedies_of
 from fervens_core.basin.results import ReadZone, read_zones
+from fervens_core.basin.review import Review, make_review
 from fervens_core.basin.shown import (
     BowlCount,
     ShelfShade,
@@ -37,7 +39,8 @@ from fervens_core.basin.toner_lane import STEP_MINUTES, ToneMinute, TonerClock, 
 from fervens_core.basin.uptake import Uptake
 from fervens_core.chair import Chair
 from fervens_core.colour import delta_e_2000, seen_hex, seen_hexes
-from fervens_core.head import Findings, Part, Tone, TonerShade
+from fervens_core.head import Findings, Part, Tone, TonerShade, Zone
+from fervens_core.planning import PlanRequest
 from fervens_core.safety import Caution, toner_block
 from fervens_core.toning import (
     OUT_OF_REACH_DELTA_E,
@@ -203,6 +206,27 @@ def _lane(tone_part: TonePart, toner: TonerClock | None, **more: object) -> Tone
         difference=float(delta_e_2000(np.array(now), tone_part.wish.wanted)),
         toner=toner,
         **more,  # type: ignore[arg-type]
+    )
+
+
+def review_of_chair(
+    chair: Chair,
+    shades: Sequence[TonerShade],
+    *,
+    findings: Findings,
+    tone: Tone,
+    request: PlanRequest | None,
+    kept: Sequence[Zone] = (),
+) -> Review:
+    """The review of a head with the tone session that a shelf would give it now; otherwise as `make_review`."""
+    reads = read_zones(chair)
+    return make_review(
+        chair,
+        reads,
+        request=request,
+        choice=toning_for(chair, reads, shades, findings, tone),
+        elasticity=findings.elasticity,
+        kept=kept,
     )
 
 

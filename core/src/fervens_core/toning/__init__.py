@@ -22,10 +22,11 @@ from fervens_core.toning.formula import (
     toned_absorption,
     toned_lab,
 )
+from fervens_core.toning.formulas import Formulas, formulas_of
 from fervens_core.toning.neutralise import cool_share, dye_shares, explain, natural_lab, rank_neutralisers
 from fervens_core.toning.reach import Needed, needed_for
 from fervens_core.toning.session import BOWLS_MAX, Hand, SessionPart, SessionTone, ToneSession, spread_of
-from fervens_core.toning.shelf import ToneShelf, lay_out
+from fervens_core.toning.shelf import ToneShelf, first_pass, lay_out, sketch
 from fervens_core.toning.wish import Wish, WishCell, wish_scale
 
 __all__ = [
@@ -35,6 +36,7 @@ __all__ = [
     "REACHED_DELTA_E",
     "SHARES",
     "Formula",
+    "Formulas",
     "Goal",
     "Hand",
     "Match",
@@ -54,6 +56,8 @@ __all__ = [
     "deposit",
     "dye_shares",
     "explain",
+    "first_pass",
+    "formulas_of",
     "goal_of",
     "lay_out",
     "level_of_lightness",
@@ -62,6 +66,7 @@ __all__ = [
     "natural_lab",
     "needed_for",
     "rank_neutralisers",
+    "sketch",
     "spread_of",
     "time_constant_min",
     "toned_absorption",

@@ -34,7 +34,7 @@ def drawn_for(head: ToneHead, most_bowls: int) -> list[Drawn]:
         own = first_pass(head.shelf, seen, head.goals[group.rows[0]], short)
         only = group.first.only
         if only is not None:
-            barred = np.array([f.key not in only for f in head.shelf.formulas])
+            barred = ~head.shelf.formulas.are_among(only)
             own = np.where(barred[:, None], np.float32(NEVER), np.minimum(own, np.float32(NEVER / 2)))
         costs.append(np.minimum(own, np.float32(NEVER)))
     names = _names(head, np.array([c.min(axis=1) for c in costs]))
@@ -118,7 +118,7 @@ def _sketch(head: ToneHead, some: Sequence[int], setting: Setting) -> Drawn:
     for group in head.groups:  # a formula of her own goes on whatever else is mixed
         only = group.first.only
         if only is not None and not any(f.key in only for f in formulas):
-            formulas += [f for f in head.shelf.formulas if f.key in only][:1]
+            formulas += [head.shelf.formulas[int(k)] for k in np.flatnonzero(head.shelf.formulas.are_among(only))[:1]]
     settings = head.near(setting, COARSE_MOVES)
     lasts = np.array([s.lasts for s in settings])
     before = np.array([head.before[g.rows].mean() for g in head.groups])

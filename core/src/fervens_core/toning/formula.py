@@ -99,6 +99,17 @@ def rest_absorption(hue: DyeHue, amount: float) -> Floats:
     return rest
 
 
+def formula_key(keys: Sequence[str], shares: Sequence[float], parts: float | None, dilution: float) -> str:
+    """A key of its own: the shades' keys and shares, how it is thinned."""
+    plain = keys[0] if len(keys) == 1 else "+".join(f"{k}*{s:g}" for k, s in zip(keys, shares, strict=True))
+    thinned = f"~{dilution:g}" if dilution else ""
+    return plain + thinned if parts is None else f"{plain}@{parts:g}"
+
+
+COOL = (DyeFamily.VIOLET, DyeFamily.BLUE, DyeFamily.GREEN)
+"""Ash or violet."""
+
+
 @dataclass(frozen=True, slots=True)
 class Formula:
     """One shade, or two mixed.
@@ -139,10 +150,7 @@ class Formula:
     @property
     def key(self) -> str:
         """A key of its own: the shades' keys and shares."""
-        pairs = zip(self.shades, self.shares, strict=True)
-        plain = "+".join(f"{s.key}*{share:g}" if len(self.shades) > 1 else s.key for s, share in pairs)
-        thinned = f"~{self.dilution:g}" if self.dilution else ""
-        return plain + thinned if self.parts is None else f"{plain}@{self.parts:g}"
+        return formula_key([s.key for s in self.shades], self.shares, self.parts, self.dilution)
 
     @property
     def name(self) -> str:
@@ -198,7 +206,7 @@ class Formula:
     @property
     def absorption(self) -> Floats:
         """Absorption, shape (81,), it adds to normal hair when it has taken fully."""
-        parts = [share * _full(shade) for shade, share in zip(self.shades, self.shares, strict=True)]
+        parts = [share * full_absorption(shade) for shade, share in zip(self.shades, self.shares, strict=True)]
         whole: Floats = self.dye_share * np.sum(parts, axis=0)
         return whole
 
@@ -251,22 +259,14 @@ def all_formulas(shades: tuple[TonerShade, ...]) -> tuple[Formula, ...]:
     return tuple(found)
 
 
-def formula_absorptions(formulas: Sequence[Formula]) -> Floats:
-    """Absorption spectra of many formulas at once, shape (n, 81), each as `Formula.absorption` has it."""
-    shades = list({s.key: s for f in formulas for s in f.shades}.values())
-    places = {s.key: i for i, s in enumerate(shades)}
-    full = np.array([_full(s) for s in shades])
-    shares = np.zeros((len(formulas), len(shades)))
-    for row, formula in enumerate(formulas):
-        for shade, share in zip(formula.shades, formula.shares, strict=True):
-            shares[row, places[shade.key]] = share * formula.dye_share
-    whole: Floats = shares @ full
-    return whole
+def depth_ratio(level: float) -> float:
+    """How much more dye a shade of a level has than one of level 10. [MODEL]"""
+    return float(DYE_RATIO_PER_LEVEL ** (10.0 - level))
 
 
-def _full(shade: TonerShade) -> Floats:
+def full_absorption(shade: TonerShade) -> Floats:
     """Absorption of a shade undiluted, shape (81,)."""
-    amount = DYE_AT_LEVEL_10 * DYE_RATIO_PER_LEVEL ** (10.0 - shade.level)
+    amount = DYE_AT_LEVEL_10 * depth_ratio(shade.level)
     mixed: Floats = amount * np.sum([part * dye_absorption(family) for family, part in shade.dyes], axis=0)
     return mixed
 

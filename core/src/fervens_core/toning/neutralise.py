@@ -11,7 +11,7 @@ from fervens_core.base import Floats, LimitError, Message, check_level, say, ter
 from fervens_core.colour import absorption_to_lab, chroma, hair_absorption, hair_lab, hue_deg, reference_lab
 from fervens_core.head import DyeFamily
 from fervens_core.toning.dyes import DYE_RATIO_PER_LEVEL, dye_absorption
-from fervens_core.toning.formula import Formula, Result
+from fervens_core.toning.formula import COOL, Formula, Result
 
 _AMOUNTS: Floats = np.geomspace(1e-3, 1.0, 240)
 ALIKE_RATIO = 1.125
@@ -153,10 +153,7 @@ def dye_shares(formula: Formula) -> dict[DyeFamily, float]:
     return {family: x / total for family, x in found.items()}
 
 
-_COOL = (DyeFamily.VIOLET, DyeFamily.BLUE, DyeFamily.GREEN)
-
-
 def cool_share(formula: Formula) -> float:
     """How much of a formula's dye is ash or violet, 0 to 1."""
     shares = dye_shares(formula)
-    return sum(shares.get(f, 0.0) for f in _COOL)
+    return sum(shares.get(f, 0.0) for f in COOL)

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from fervens_core.base import AnyFloats, Floats, LimitError, say
+from fervens_core.base import AnyFloats, Bools, Floats, LimitError, say
 from fervens_core.colour import (
     ALBEDO_FACTOR,
     SURFACE_REFLECTION,
@@ -16,6 +16,7 @@ from fervens_core.colour import (
     delta_e_2000,
     xyz_to_lab,
 )
+from fervens_core.head import DyeFamily
 from fervens_core.toning.dyes import deposit
 from fervens_core.toning.fit import (
     MIX_PENALTY,
@@ -26,7 +27,17 @@ from fervens_core.toning.fit import (
     WRONG_SHADE_COST,
     Goal,
 )
-from fervens_core.toning.formula import BRIGHTEN_TAU_MIN, Formula, Result, formula_absorptions, time_constant_min
+from fervens_core.toning.formula import (
+    BRIGHTEN_LEVELS_PER_VOL,
+    BRIGHTEN_TAU_MIN,
+    COOL,
+    Formula,
+    Result,
+    depth_ratio,
+    full_absorption,
+    time_constant_min,
+)
+from fervens_core.toning.formulas import Formulas, tabled
 
 COARSE = 2
 """The first pass looks at every second wavelength: each 10 nm."""
@@ -47,38 +58,66 @@ class ToneShelf:
         classes: (levels brightened, first, last) of formulas alike in that.
         deepest: level of each one's deepest shade. mix_cost: for a second shade to weigh.
         minutes: every whole minute of any label, (m,). off: infinite where a label does not allow it, else 0, (f, m).
+        dyes: how much of each family it lays down, by `DyeFamily`, rows summing to 1, (f, 6). levels: depth meant.
     """
 
-    formulas: tuple[Formula, ...]
+    formulas: Formulas
     coarse: Singles
     classes: tuple[tuple[float, int, int], ...]
     deepest: Singles
     mix_cost: Singles
     minutes: Singles
     off: Singles
+    dyes: Floats
+    levels: Floats
+
+    @property
+    def is_single(self) -> Bools:
+        """Which are of one shade."""
+        single: Bools = self.formulas.second < 0
+        return single
+
+    @property
+    def cool_shares(self) -> Floats:
+        """How much of each one's dye is ash or violet, as `cool_share`."""
+        cool: Floats = self.dyes[:, [list(DyeFamily).index(f) for f in COOL]].sum(axis=1)
+        return cool
 
 
 def lay_out(formulas: Sequence[Formula]) -> ToneShelf:
     """A shelf's formulas laid out for the search. Raises LimitError when there is none."""
-    if not formulas:
+    if not len(formulas):
         raise LimitError("formulas", say("limit-one_for_this_person"), 0)
-    ordered = sorted(formulas, key=lambda f: f.brighten_levels)
-    levels = np.array([f.brighten_levels for f in ordered])
+    many = formulas if isinstance(formulas, Formulas) else tabled(formulas)
+    shades = many.shades
+    volume = np.array([np.inf if s.developer_volume is None else s.developer_volume for s in shades])
+    brightened = many.both(volume, np.minimum)
+    levels = BRIGHTEN_LEVELS_PER_VOL * np.where(np.isinf(brightened), 0.0, brightened)
+    order = np.argsort(levels, kind="stable")
+    ordered, levels = many.in_order(order), levels[order]
     firsts = [0, *(np.flatnonzero(np.diff(levels)) + 1).tolist()]
     lasts = [*firsts[1:], len(ordered)]
-    absorption = formula_absorptions(ordered)
-    begins = np.array([np.ceil(f.label_min_min) for f in ordered])
-    ends = np.array([np.floor(f.label_max_min) for f in ordered])
+    begins = np.ceil(ordered.both(np.array([s.label_min_min for s in shades]), np.maximum))
+    ends = np.floor(ordered.both(np.array([s.label_max_min for s in shades]), np.minimum))
     minutes = np.arange(begins.min(), ends.max() + 0.5)
     is_off = (minutes > ends[:, None]) | (minutes < begins[:, None])
+    oxidative = np.array([s.is_oxidative for s in shades])[ordered.first]
+    own_parts = ordered.mean(np.array([s.developer_parts or 0.0 for s in shades]))
+    developer = np.where(np.isnan(ordered.parts), own_parts, ordered.parts)
+    dye_share = np.where(oxidative, 2.0 / (1.0 + developer), 1.0 / (1.0 + ordered.dilution))
+    full = np.array([full_absorption(s)[::COARSE] for s in shades])
+    laid = np.array([[depth_ratio(s.level) * sum(x for g, x in s.dyes if g is f) for f in DyeFamily] for s in shades])
+    dyes = ordered.mean(laid)
     return ToneShelf(
-        formulas=tuple(ordered),
-        coarse=np.ascontiguousarray(absorption[:, ::COARSE], dtype=np.float32),
+        formulas=ordered,
+        coarse=np.ascontiguousarray(dye_share[:, None] * ordered.mean(full), dtype=np.float32),
         classes=tuple((float(levels[a]), a, b) for a, b in zip(firsts, lasts, strict=True)),
-        deepest=np.array([min(s.level for s in f.shades) for f in ordered], dtype=np.float32),
-        mix_cost=np.array([MIX_PENALTY * (len(f.shades) - 1) for f in ordered], dtype=np.float32),
+        deepest=ordered.both(np.array([s.level for s in shades]), np.minimum).astype(np.float32),
+        mix_cost=np.where(ordered.second < 0, 0.0, MIX_PENALTY).astype(np.float32),
         minutes=minutes.astype(np.float32),
         off=np.where(is_off, np.inf, 0.0).astype(np.float32),
+        dyes=dyes / np.maximum(dyes.sum(axis=1), 1e-12)[:, None],
+        levels=ordered.mean(np.array([s.level for s in shades])),
     )
 
 

@@ -794,6 +794,7 @@ error-in_use = { $name } stands in services; its record needs it.
 error-label_unread = Read on the label of { $product } that it may go on again.
     .refresh = Read the label of { $product } first: does it allow another application today?
 error-last_owner = A studio needs an owner; make someone else one first.
+error-busy = The server is computing for many at once just now. Nothing is lost; try again in a moment.
 error-code_needed = Type the six digits your phone shows, or a recovery code.
 error-wrong_code = The code is not right. Wait for the next one and try again; after wrong ones you wait longer each time.
 error-second_factor_set = A second factor is set already; switch it off first.

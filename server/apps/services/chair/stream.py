@@ -107,6 +107,8 @@ async def _told(studio: str, service: str | None, request: HttpRequest) -> Async
                         return
                     check_at = time.monotonic() + random.uniform(*CHECK_S)
                 continue
+            if notice.get("what") == "stopping":
+                return
             if notice.get("what") == "session":
                 if await _is_still_in(request):
                     continue
@@ -159,6 +161,7 @@ async def stream(request: HttpRequest) -> HttpResponse | StreamingHttpResponse:
         return problem(503, "no_database", say("error-no_database.stream"))
     if studio is None:
         return problem(401, "signed_out")
+    hub.end_with_process()
     session = request.session.session_key or ""
     if _open[session] >= LINES_MAX:
         return problem(429, "too_many_lines")

@@ -3,7 +3,11 @@
 from __future__ import annotations
 
 import datetime as dt
+import hashlib
+from functools import partial
 
+from apps.common.heavy import computed
+from apps.services.chair.present import end_of_log
 from apps.services.loading import Loaded, chair, kept_parts, plan_request
 from apps.shelf.queries import toners
 from fervens_core.base import ConflictError, CoreError
@@ -13,12 +17,11 @@ from fervens_core.basin import (
     ToneChoice,
     ToneStep,
     Tried,
-    make_review,
-    read_zones,
+    review_of_chair,
     tone_step,
-    toning_for,
     try_formula,
 )
+from fervens_core.chair import Chair
 from fervens_core.head import Tone
 from fervens_core.planning import PlanRequest
 from fervens_core.toning import Formula
@@ -29,8 +32,18 @@ def tone(loaded: Loaded, now: dt.datetime, *, choice: ToneChoice = AS_USUAL) -> 
     there = chair(loaded, now)
     if there is None:
         return None
-    shades = tuple(toners(loaded.row.studio_id))
-    return tone_step(there, shades, findings=loaded.findings, tone=Tone(loaded.row.tone), choice=choice)
+    shades, wished = tuple(toners(loaded.row.studio_id)), Tone(loaded.row.tone)
+    name = _name(loaded, "tone", there, shades, choice)
+    work = partial(tone_step, there, shades, findings=loaded.findings, tone=wished, choice=choice)
+    return computed(name, work, about=str(loaded.row.pk))
+
+
+def _name(loaded: Loaded, what: str, there: Chair, *more: object) -> str:
+    """All that an answer about a service depends on."""
+    row = loaded.row
+    told = repr((more, there.now.replace(microsecond=0), row.tone, loaded.findings))
+    own = hashlib.sha256(told.encode()).hexdigest()
+    return f"{what}-{row.pk}-{row.revision}-{end_of_log(loaded)}-{row.studio.eyes_revision}-{own}"
 
 
 def formula(
@@ -50,7 +63,9 @@ def tried(loaded: Loaded, now: dt.datetime, own: Formula, keys: list[str]) -> Tr
     there = chair(loaded, now)
     if there is None:
         raise ConflictError("no_plan")
-    return try_formula(there, own, keys, tone=Tone(loaded.row.tone))
+    name = _name(loaded, "try", there, own, keys)
+    work = partial(try_formula, there, own, keys, tone=Tone(loaded.row.tone))
+    return computed(name, work, about=str(loaded.row.pk))
 
 
 def review(loaded: Loaded, now: dt.datetime) -> Review | None:
@@ -58,17 +73,12 @@ def review(loaded: Loaded, now: dt.datetime) -> Review | None:
     there = chair(loaded, now)
     if there is None:
         return None
-    reads = read_zones(there)
     try:
         request: PlanRequest | None = plan_request(loaded)
     except CoreError:
         request = None
-    shades = tuple(toners(loaded.row.studio_id))
-    return make_review(
-        there,
-        reads,
-        request=request,
-        choice=toning_for(there, reads, shades, loaded.findings, Tone(loaded.row.tone)),
-        elasticity=loaded.findings.elasticity,
-        kept=kept_parts(loaded),
-    )
+    shades, wished = tuple(toners(loaded.row.studio_id)), Tone(loaded.row.tone)
+    name = _name(loaded, "review", there, shades, request)
+    kept = kept_parts(loaded)
+    work = partial(review_of_chair, there, shades, findings=loaded.findings, tone=wished, request=request, kept=kept)
+    return computed(name, work, about=str(loaded.row.pk))
