@@ -30,6 +30,7 @@ PASSWORD = "a-long-password-for-tests"
 @pytest.fixture(autouse=True)
 def _quick_passwords(settings):
     settings.PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
+    settings.REQUEST_PUZZLE_BITS = 4
     settings.ALLOWED_HOSTS = ["testserver", "127.0.0.1", "localhost"]
 
 

@@ -14,6 +14,7 @@ from fervens_core.lift import (
     LaneKinetics,
     LiftFactors,
     Reading,
+    condensed,
     departure_shares,
     effort_gained,
     effort_to_level,
@@ -270,3 +271,22 @@ def test_ten_said_of_hair_far_past_it_teaches_nothing_and_of_hair_far_below_much
     assert own(learn(known(below), ten), (EXTENT,))[0] > 0.1
     one = learn(known(LaneKinetics(start_level=2.0, volume=20.0, factors=LiftFactors())), (wiped(0, 1.0, 1.0),))
     assert abs(own(one, (EXTENT,))[0]) < 0.2
+
+
+def test_very_many_readings_told_as_their_means_teach_the_same():
+    """The whole and the short of it: hundreds of looks at two lanes, of which one was looked at as people do."""
+    rng, lanes = np.random.default_rng(20261127), (LANE, LANE)
+    times = np.sort(rng.uniform(5.0, 45.0, 300))
+    many = tuple(wiped(0, float(t), float(np.round(rng.normal(5.5 + 0.06 * t, 0.3) * 2) / 2)) for t in times)
+    few = (wiped(1, 12.0, 6.5), wiped(1, 20.0, 7.5))
+    short = condensed((*many, *few))
+    assert set(few) <= set(short)  # as they were
+    assert len(short) < 30
+    assert condensed(few) == few
+    before = prior(lanes)
+    whole, told = learn(before, (*many, *few)), learn(before, short)
+    spread = np.sqrt(np.diag(whole.covariance))
+    np.testing.assert_allclose(told.mean, whole.mean, atol=0.35 * float(spread.max()))
+    np.testing.assert_allclose(np.sqrt(np.diag(told.covariance)), spread, rtol=0.25)
+    ends = condensed(tuple(wiped(0, 30.0 + 0.01 * i, 10.0) for i in range(40)))
+    assert len(ends) == 1  # saying it again says nothing more

@@ -129,6 +129,8 @@ AUTH_PASSWORD_VALIDATORS = [
 
 
 PASSWORD_RESET_TIMEOUT = 24 * 3600
+REQUEST_PUZZLE_BITS = 16
+"""How hard it is to ask for a visit by a link: two to that many tries of a hash, half a second on a telephone."""
 OTP_TOTP_ISSUER = "Fervens"
 
 PUBLIC_ADDRESS = os.environ.get("FERVENS_ADDRESS", "http://127.0.0.1:8733").rstrip("/")

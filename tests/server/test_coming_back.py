@@ -6,13 +6,16 @@ from uuid import uuid4
 
 import pytest
 from conftest import consult, picture, to_plan
+from django.core import signing
 from django.test import Client as Browser
 from django.utils import timezone
 from icalendar import Calendar
 
 from apps.clients.models import Client
+from apps.records import requests
 from apps.services.models import Service
-from apps.studio.models import StudioLink
+from apps.studio.models import LinkUse, StudioLink
+from apps.studio.puzzle import SALT, new_puzzle, solve, zero_bits
 
 from .whole import ZONES, run
 
@@ -189,8 +192,11 @@ def test_a_visit_and_the_feed_are_calendars_and_the_link_can_be_revoked(owner, s
     assert Browser().get("/api/feed/guess.ics").status_code == 404
 
 
-def ask_for_a_visit(path, **more):
+def ask_for_a_visit(path, address="192.0.2.1", **more):
+    puzzle = Browser().get(f"/api{path}").json().get("puzzle", "")
     values = {
+        "puzzle": puzzle,
+        "answer": solve(puzzle) if puzzle else "",
         "name": "Nia Vale",
         "contact": "nia@example.org",
         "wish": "Pale beige, everywhere",
@@ -201,7 +207,7 @@ def ask_for_a_visit(path, **more):
         "slot_min": "60",
         "starts_at": (timezone.now() + dt.timedelta(days=9)).isoformat(),
     }
-    return Browser().post(f"/api{path}", values | more)
+    return Browser().post(f"/api{path}", values | more, REMOTE_ADDR=address)
 
 
 def test_a_request_lands_as_a_draft_with_its_time_against_the_slot(owner):
@@ -278,6 +284,59 @@ def test_requests_are_bounded_and_a_bad_photo_keeps_nothing(owner, monkeypatch):
     assert ask_for_a_visit(path).status_code == 201
     assert ask_for_a_visit(path).json()["code"] == "too_many_requests"
     assert ask_for_a_visit("/request/nothing").status_code == 404
+
+
+def test_one_stranger_cannot_close_the_form_and_spam_is_cleared_at_once(owner, technician, assistant):
+    path = owner.post("/links", {"kind": "request"}, 201)["path"]
+    mine = ask_for_a_visit(path, "203.0.113.9", name="Meant").json()
+    for i in range(requests.OF_ONE):
+        assert ask_for_a_visit(path, f"2001:db8:1:2::{i + 1:x}", name=f"Spam {i}").status_code == 201
+    refused = ask_for_a_visit(path, "2001:db8:1:2:3:4:5:6", name="Spam more")
+    assert (refused.status_code, refused.json()["code"]) == (409, "too_many_requests")
+    assert ask_for_a_visit(path, "203.0.113.10", name="Meant too").status_code == 201
+    assert mine["slot_min"] == 60
+    assert "203.0.113" not in str(list(LinkUse.objects.values()))
+    spam = Service.objects.get(client__name="Spam 1")
+    assert technician.get(f"/requests/{spam.pk}/alike")["requests"] == 4
+    assert assistant.ask("DELETE", f"/requests/{spam.pk}", None, 403)
+    assert technician.ask("DELETE", f"/requests/{spam.pk}")["requests"] == 4
+    assert sorted(Client.objects.filter(services__source="request").values_list("name", flat=True)) == [
+        "Meant",
+        "Meant too",
+    ]
+    assert not Client.objects.filter(name__startswith="Spam").exists()
+    assert technician.ask("DELETE", f"/requests/{spam.pk}", None, 404)
+    begun = to_plan(owner)["id"]
+    assert owner.ask("DELETE", f"/requests/{begun}", None, 404)
+
+
+@pytest.mark.parametrize("how", ["forged", "wrong", "twice", "old", "another"])
+def test_a_request_needs_a_puzzle_solved_once(owner, how, monkeypatch):
+    path = owner.post("/links", {"kind": "request"}, 201)["path"]
+    puzzle = new_puzzle(8)
+    more = {"puzzle": puzzle, "answer": solve(puzzle)}
+    if how == "forged":
+        more["puzzle"] = puzzle[:-1] + ("A" if puzzle[-1] != "A" else "B")
+    if how == "wrong":
+        more["answer"] = next(str(n) for n in range(999) if zero_bits(puzzle, str(n)) < 8)
+    if how == "another":
+        more["answer"] = solve(puzzle) + " "
+    if how == "twice":
+        assert ask_for_a_visit(path, **more).status_code == 201
+    if how == "old":
+        monkeypatch.setattr("apps.studio.puzzle.AGE_S", -1)
+    before = Service.objects.count()
+    answer = ask_for_a_visit(path, **more)
+    assert (answer.status_code, answer.json()["code"]) == (409, "puzzle")
+    assert Service.objects.count() == before
+
+
+def test_the_puzzle_gets_harder_while_very_many_ask(owner):
+    link = StudioLink.objects.get(pk=owner.post("/links", {"kind": "request"}, 201)["id"])
+    assert signing.loads(requests.puzzle_for(link), salt=SALT)[0] == 4
+    for i in range(100):
+        LinkUse.objects.create(studio=link.studio, sender="x", puzzle=str(i))
+    assert signing.loads(requests.puzzle_for(link), salt=SALT)[0] == 8
 
 
 def test_finding_by_name_and_by_wish(owner, stranger):

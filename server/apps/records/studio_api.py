@@ -125,7 +125,14 @@ class RequestForm(Schema):
     """What the request form shows before it is filled in."""
 
     studio_name: str
+    puzzle: str
     server_now: dt.datetime
+
+
+class ClearedOut(Schema):
+    """How many requests are gone, or would be."""
+
+    requests: int
 
 
 class RequestIn(In):
@@ -140,6 +147,8 @@ class RequestIn(In):
     told: str = Field("", max_length=1500)
     history: History = History.UNKNOWN
     slot_min: Number = 120.0
+    puzzle: str = Field(max_length=300)
+    answer: str = Field(max_length=20)
 
 
 class RequestTaken(Schema):
@@ -285,7 +294,20 @@ def read_feed(request: HttpRequest, secret: str) -> HttpResponse:
 @router.get("/request/{secret}", auth=None, response={200: RequestForm, ERRORS: Problem})
 def read_request_form(request: HttpRequest, secret: str) -> RequestForm:
     """Whose form it is."""
-    return RequestForm(studio_name=link_of(secret, "request").studio.name, server_now=timezone.now())
+    link = link_of(secret, "request")
+    return RequestForm(studio_name=link.studio.name, puzzle=requests.puzzle_for(link), server_now=timezone.now())
+
+
+@router.get("/requests/{service_id}/alike", response={200: ClearedOut, ERRORS: Problem})
+def count_requests_alike(request: HttpRequest, service_id: UUID) -> ClearedOut:
+    """How many requests of its sender there are, with it."""
+    return ClearedOut(requests=requests.count_alike(member_of(request), service_id))
+
+
+@router.delete("/requests/{service_id}", response={200: ClearedOut, ERRORS: Problem})
+def clear_requests(request: HttpRequest, service_id: UUID) -> ClearedOut:
+    """A request nobody meant is gone at once, with all others of its sender."""
+    return ClearedOut(requests=requests.clear_requests(member_of(request), service_id))
 
 
 @router.post("/request/{secret}", auth=None, response={201: RequestTaken, ERRORS: Problem})
@@ -297,5 +319,6 @@ def send_request(
     photos: File[list[UploadedFile]] = [],  # noqa: B006
 ) -> Status[RequestTaken]:
     """A new client asks for a visit; it lands as a draft consultation."""
-    row, needed = requests.take_request(link_of(secret, "request"), photos=photos, **payload.dict())
+    sender = request.META.get("REMOTE_ADDR", "")
+    row, needed = requests.take_request(link_of(secret, "request"), photos=photos, sender=sender, **payload.dict())
     return Status(201, RequestTaken(starts_at=row.starts_at, slot_min=payload.slot_min, expected_min=needed))

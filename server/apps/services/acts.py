@@ -43,7 +43,7 @@ PAST_MAX = dt.timedelta(days=2)
 
 def locked(member: Membership, service_id: UUID) -> Loaded:
     """A service for changing; others wait. 404 for another studio's."""
-    rows = loading.with_parts(loading.of_studio(member)).select_for_update(of=("self",))
+    rows = loading.with_zones(loading.of_studio(member)).select_for_update(of=("self",))
     return load(get_object_or_404(rows, pk=service_id))
 
 

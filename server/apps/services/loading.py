@@ -12,13 +12,13 @@ from django.shortcuts import get_object_or_404
 from apps.services.adapters import (
     StrandRow,
     choice_value,
-    event_value,
     findings_value,
     names_lighteners,
     strand_rows,
     zone_values,
 )
 from apps.services.eyes import eyes_of
+from apps.services.kept_log import KeptLog, of_rows, read_log
 from apps.services.models import Service, ServiceEvent
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener as ShelfLightener
@@ -38,7 +38,7 @@ from fervens_core.head import (
     lightener_among,
 )
 from fervens_core.lift import Strand
-from fervens_core.log import Event, ServiceState, fold
+from fervens_core.log import Event, ServiceState
 from fervens_core.planning import Paces, PlanChoice, PlanRequest
 from fervens_core.safety import Caution, Severity, WeakestVolumes, cautions_of
 
@@ -50,12 +50,17 @@ def of_studio(member: Membership) -> QuerySet[Service]:
 
 def with_parts(rows: QuerySet[Service]) -> QuerySet[Service]:
     """The rows with everything the core needs, in a fixed number of queries."""
-    return rows.select_related("client", "lightener", "studio").prefetch_related("zones", "events")
+    return with_zones(rows).prefetch_related("events")
+
+
+def with_zones(rows: QuerySet[Service]) -> QuerySet[Service]:
+    """As `with_parts`, for one service, whose log is kept where it was read before."""
+    return rows.select_related("client", "lightener", "studio").prefetch_related("zones")
 
 
 def get(member: Membership, service_id: UUID) -> Service:
     """One service with its parts; 404 when it is another studio's."""
-    return get_object_or_404(with_parts(of_studio(member)), pk=service_id)
+    return get_object_or_404(with_zones(of_studio(member)), pk=service_id)
 
 
 @dataclass(frozen=True, slots=True)
@@ -116,21 +121,26 @@ class Loaded:
         return found
 
 
+def _log_of(row: Service) -> KeptLog:
+    if "events" in getattr(row, "_prefetched_objects_cache", {}):
+        return of_rows(tuple(row.events.all()))
+    return read_log(row)
+
+
 def load(row: Service) -> Loaded:
     """Everything of a service as core values."""
-    log, zones = tuple(row.events.all()), zone_values(row)
+    kept, zones = _log_of(row), zone_values(row)
     choice = choice_value(row, [z.key for z in zones])
-    events = [event_value(e) for e in log]
     is_named = names_lighteners(zones, choice)
     shelf = {x.key: x for x in lighteners(row.studio_id)} if row.strands or is_named else {}
-    state = fold(events)
+    state = kept.state
     return Loaded(
         row=row,
         zones=zones,
         lanes=lanes_today(zones, state, ServiceKind(row.kind), choice),
         strands=strand_rows(row, shelf),
-        log=log,
-        events=events,
+        log=kept.rows,
+        events=list(kept.events),
         state=state,
         findings=findings_value(row, row.client),
         choice=choice,

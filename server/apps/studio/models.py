@@ -82,6 +82,22 @@ class StudioLink(models.Model):
         return f"{self.kind} of {self.created_at:%Y-%m-%d}"
 
 
+class LinkUse(models.Model):
+    """A request that came in by a link: from whom, as a keyed hash that is forgotten after a day, and its puzzle."""
+
+    studio = models.ForeignKey(Studio, on_delete=models.CASCADE)
+    sender = models.CharField(max_length=64)
+    puzzle = models.CharField(max_length=64, unique=True)
+    service = models.UUIDField(null=True)
+    at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        indexes = [models.Index(fields=["studio", "-at"])]
+
+    def __str__(self) -> str:
+        return f"{self.at:%Y-%m-%d %H:%M}"
+
+
 class Invitation(models.Model):
     """A place in the studio for whoever holds the secret, once and for a few days; only the secret's hash is kept."""
 

@@ -121,6 +121,10 @@ export const changeMember = async (member_id: number, body: Schemas['MemberChang
 export const changeStudio = async (body: Schemas['StudioIn']) => data(await api.PATCH('/api/studio', { body }))
 export const makeLink = async (kind: Schemas['LinkIn']['kind']) =>
   data(await api.POST('/api/links', { body: { kind } }))
+export const countAlike = async (service_id: string) =>
+  data(await api.GET('/api/requests/{service_id}/alike', { params: { path: { service_id } } })).requests
+export const clearRequests = async (service_id: string) =>
+  data(await api.DELETE('/api/requests/{service_id}', { params: { path: { service_id } } })).requests
 export const revokeLink = async (link_id: string) =>
   data(await api.DELETE('/api/links/{link_id}', { params: { path: { link_id } } }))
 export const readClientsCsv = async () => data(await api.GET('/api/tables/clients'))

@@ -1832,6 +1832,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/requests/{service_id}/alike": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Count Requests Alike
+         * @description How many requests of its sender there are, with it.
+         */
+        get: operations["apps_records_studio_api_count_requests_alike"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/requests/{service_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Clear Requests
+         * @description A request nobody meant is gone at once, with all others of its sender.
+         */
+        delete: operations["apps_records_studio_api_clear_requests"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/audit": {
         parameters: {
             query?: never;
@@ -8361,6 +8401,8 @@ export interface components {
         RequestForm: {
             /** Studio Name */
             studio_name: string;
+            /** Puzzle */
+            puzzle: string;
             /**
              * Server Now
              * Format: date-time
@@ -8420,6 +8462,18 @@ export interface components {
              * @default 120
              */
             slot_min: number;
+            /** Puzzle */
+            puzzle: string;
+            /** Answer */
+            answer: string;
+        };
+        /**
+         * ClearedOut
+         * @description How many requests are gone, or would be.
+         */
+        ClearedOut: {
+            /** Requests */
+            requests: number;
         };
         /**
          * AuditLine
@@ -16134,6 +16188,10 @@ export interface operations {
                      * @default 120
                      */
                     slot_min?: number;
+                    /** Puzzle */
+                    puzzle: string;
+                    /** Answer */
+                    answer: string;
                     /**
                      * Photos
                      * @default []
@@ -16150,6 +16208,140 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RequestTaken"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_records_studio_api_count_requests_alike: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClearedOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_records_studio_api_clear_requests: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClearedOut"];
                 };
             };
             /** @description Unauthorized */

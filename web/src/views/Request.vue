@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { afterwards, sendRequest } from '../api/afterwards'
 import { ApiError, type Schemas } from '../api/client'
+import { solve } from '../lib/puzzle'
 import { clock as clockText, dayName } from '../lib/time'
 
 /** A new client asks for a visit, on their own device, without signing in. */
@@ -39,6 +40,15 @@ const form = reactive({
   time: '10:00',
   slot_min: '120',
 })
+/** Solved while the form is being filled in. */
+let solved: { puzzle: string; answer: Promise<string> } | null = null
+watch(
+  () => query.data.value?.puzzle,
+  (puzzle) => {
+    if (puzzle) solved = { puzzle, answer: solve(puzzle) }
+  },
+  { immediate: true },
+)
 const photos = ref<File[]>([])
 const isBusy = ref(false)
 const failed = ref('')
@@ -54,12 +64,14 @@ const send = async () => {
   failed.value = ''
   try {
     const { day, time, ...rest } = form
+    const own = { puzzle: solved?.puzzle ?? '', answer: (await solved?.answer) ?? '' }
     taken.value = await sendRequest(
       secret,
-      { ...rest, starts_at: new Date(`${day}T${time}`).toISOString() },
+      { ...rest, ...own, starts_at: new Date(`${day}T${time}`).toISOString() },
       photos.value,
     )
   } catch (error) {
+    if (error instanceof ApiError && error.problem.code === 'puzzle') await query.refetch()
     failed.value =
       error instanceof ApiError ? error.problem.detail : 'Something failed here. Nothing was sent; try again.'
   } finally {

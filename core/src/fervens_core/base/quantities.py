@@ -27,11 +27,9 @@ NOMINAL_PERCENT_PER_VOLUME = 0.3
 
 def check_range(field: str, value: float, low: float, high: float, unit: str = "") -> float:
     """Return the value as a float, or raise LimitError naming field, limit and value (also for NaN, infinity)."""
-    limit = say("limit-range", low=low, high=high, unit=unit or "none")
-    if isinstance(value, bool) or not isinstance(value, int | float):
-        raise LimitError(field, limit, value)
-    if not math.isfinite(value) or not low <= value <= high:
-        raise LimitError(field, limit, value)
+    is_number = isinstance(value, int | float) and not isinstance(value, bool)
+    if not is_number or not math.isfinite(value) or not low <= value <= high:
+        raise LimitError(field, say("limit-range", low=low, high=high, unit=unit or "none"), value)
     return float(value)
 
 

@@ -25,6 +25,7 @@ from fervens_core.chair.lanes import (
     minutes_between,
     of_eye,
     span_min,
+    until,
 )
 from fervens_core.chair.paint import (
     Crossing,
@@ -46,6 +47,8 @@ from fervens_core.safety import heat_block, refresh_block
 
 WALL_WARNINGS_MIN = (10.0, 3.0)
 """A wall is warned of so many minutes before."""
+READINGS_SHOWN = 60
+"""The latest readings of a lane that stand on its board; its log has all."""
 PAST_WALL_MAX_MIN = 60.0
 """A lane left on past its wall is painted on for so long."""
 
@@ -208,7 +211,7 @@ def _advice(
         return LaneAdvice(Act.STOP, now_min, lane.stop)
     if lane.phase is not Phase.PROCESSING:
         return None
-    seen = sorted(minutes_between(times.zero, r.at) for r in lane.readings if r.at <= chair.now)
+    seen = until(lane.readings, chair.now)
     reader = next((r.by for r in reversed(lane.readings) if not r.is_measured), "")
     ahead = Reading(index, 0.0, 5.0, ReadingMode.WIPED, **of_eye(chair, reader, ReadingMode.WIPED))
     given = advise(
@@ -217,7 +220,7 @@ def _advice(
         wall_min=wall,
         target_level=chair.zones[lane.key].target_level,
         reading_count=len(seen),
-        last_reading_min=seen[-1] if seen else None,
+        last_reading_min=minutes_between(times.zero, seen[-1].at) if seen else None,
         span_min=span_min(chair.zones[lane.key], lane),
         spread_left=partial(belief.spread_left, index, reading=ahead),
         is_misfit=belief.misfit(index) > MISFIT_SPREADS,
@@ -262,7 +265,8 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
     n, likely = grid.size, bands[1]
     target = zone.target_level
     lost = max((lost_share(chair, lane, a) for a in lane.applications), default=0.0)
-    labs = hair_lab(zone.hair.colour_start, np.concatenate([likely, [target], [r.level for r in lane.readings]]))
+    shown = lane.readings[-READINGS_SHOWN:]
+    labs = hair_lab(zone.hair.colour_start, np.concatenate([likely, [target], [r.level for r in shown]]))
     colours = seen_hexes(labs)
     learnt, expected = belief.factors(index), belief.lanes[index].factors
     level_now = float(likely[n]) if lane.started_at else zone.hair.start_level
@@ -293,7 +297,7 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
         undertone_now=undertone(level_now),
         curve=curve_points(grid, bands[:, :n], colours[:n]),
         crossings=crossings(zone.hair.start_level, grid, likely[:n]),
-        readings=tuple(_board_reading(r, times.zero, h) for r, h in zip(lane.readings, colours[n + 3 :], strict=True)),
+        readings=tuple(_board_reading(r, times.zero, h) for r, h in zip(shown, colours[n + 3 :], strict=True)),
         rinsed_min=rinsed,
         achieved_level=achieved_level(lane),
         advice=_advice(chair, lane, belief, index, outlook, times, wall),

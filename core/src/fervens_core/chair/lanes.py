@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import datetime, timedelta
 from typing import Any
@@ -22,6 +22,7 @@ from fervens_core.lift import (
     LaneKinetics,
     Reading,
     Strand,
+    condensed,
     effective_volume,
     learn,
     make_course,
@@ -240,8 +241,8 @@ def head_belief(chair: Chair, times: list[LaneTimes] | None = None) -> Belief:
     )
     readings = list(strand_readings(read, len(state.lanes)))
     for index, lane in enumerate(state.lanes):
-        for taken in lane.readings:
-            if lane.finished_at is None or taken.at > chair.now:
+        for taken in _some_of(until(lane.readings, chair.now)):
+            if lane.finished_at is None:
                 continue
             ended = min(taken.at, lane.rinsed_at) if lane.rinsed_at else taken.at
             longer = span_min(zones[lane.key], lane) if taken.foils is Foils.FIRST else 0.0
@@ -249,7 +250,26 @@ def head_belief(chair: Chair, times: list[LaneTimes] | None = None) -> Belief:
             is_through = chair.lightener_of(lane.key).is_dark and lane.rinsed_at is None
             by: dict[str, Any] = _of_instrument(taken) if taken.is_measured else of_eye(chair, taken.by, taken.mode)
             readings.append(Reading(index, minutes, taken.level, taken.mode, is_through_dark=is_through, **by))
-    return learn(before, tuple(readings))
+    return learn(before, condensed(readings))
+
+
+READINGS_TAUGHT = 120
+"""More readings of one lane than anyone takes: so many of them, evenly spread, teach all there is."""
+
+
+def _some_of(readings: Sequence[TakenReading]) -> Sequence[TakenReading]:
+    if len(readings) <= READINGS_TAUGHT:
+        return readings
+    step = (len(readings) - 1) / (READINGS_TAUGHT - 1)
+    return [readings[round(i * step)] for i in range(READINGS_TAUGHT)]
+
+
+def until(readings: Sequence[TakenReading], now: datetime) -> Sequence[TakenReading]:
+    """Those of a lane, in the order they were taken, that were taken by now."""
+    count = len(readings)
+    while count and readings[count - 1].at > now:
+        count -= 1
+    return readings[:count]
 
 
 def of_eye(chair: Chair, by: str, mode: ReadingMode) -> dict[str, Any]:
@@ -265,10 +285,8 @@ def _of_instrument(taken: TakenReading) -> dict[str, Any]:
 
 def has_read_again(chair: Chair, lane: LaneState) -> bool:
     """Whether a lane's last reading, so far, made sure of the one before."""
-    if not lane.readings:
-        return False
-    first = lane.readings[0].at
-    return was_read_again(sorted((minutes_between(first, r.at), r.level) for r in lane.readings if r.at <= chair.now))
+    last = until(lane.readings, chair.now)[-2:]
+    return was_read_again([(minutes_between(last[0].at, r.at), r.level) for r in last])
 
 
 def asks_again(chair: Chair, lane: LaneState, belief: Belief, index: int) -> bool:

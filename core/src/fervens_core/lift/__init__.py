@@ -43,7 +43,7 @@ from fervens_core.lift.kinetics import (
 )
 from fervens_core.lift.known import KnownHead, known_head, of_known
 from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, QUANTILES, LaneKinetics, Outlook, departure_shares
-from fervens_core.lift.reading import EYE_BIAS_STD, INSTRUMENT_STD, SOMEONE, Reading, mode_bias, mode_std
+from fervens_core.lift.reading import EYE_BIAS_STD, INSTRUMENT_STD, SOMEONE, Reading, condensed, mode_bias, mode_std
 from fervens_core.lift.simulate import (
     MODEL_WORLD,
     ROUND_STRANDS,
@@ -114,6 +114,7 @@ __all__ = [
     "calibrated",
     "capacity",
     "capped",
+    "condensed",
     "departure_shares",
     "dries_from_by",
     "effective_volume",

@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from collections import Counter
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
 
 import numpy as np
 
@@ -92,3 +94,41 @@ class Reading:
     def level_std(self) -> float:
         """Spread of the reading in levels, rounding to halves included."""
         return float(np.hypot(self.eye_std, ROUNDING_STD)) if self.is_rounded else self.eye_std
+
+
+CONDENSED_FROM, CONDENSED_MIN = 24, 2.5
+"""A lane with more readings than anyone takes has those of one eye within so many minutes of each other told as one."""
+
+
+def condensed(readings: Sequence[Reading]) -> tuple[Reading, ...]:
+    """Readings of lanes that have very many, those of a kind close together told as their mean, with its spread.
+
+    What they teach together stays the same: independent errors, a lift that is nearly straight over so short a time.
+    """
+    counts = Counter(r.lane for r in readings)
+    if not counts or max(counts.values()) <= CONDENSED_FROM:
+        return tuple(readings)
+    found: list[Reading] = []
+    alike: dict[tuple[object, ...], list[Reading]] = {}
+    for r in readings:
+        if counts[r.lane] <= CONDENSED_FROM:
+            found.append(r)
+            continue
+        kind = (r.lane, r.mode, r.is_through_dark, r.eye, r.eye_bias, r.eye_bias_std, r.spread, r.is_rounded)
+        alike.setdefault((*kind, r.is_at_end, int(r.minutes / CONDENSED_MIN)), []).append(r)
+    for some in alike.values():
+        first = some[0]
+        if len(some) == 1 or first.is_at_end:
+            found.append(first)  # saying again that it is past the end says nothing more
+            continue
+        found.append(
+            replace(
+                first,
+                minutes=float(np.mean([r.minutes for r in some])),
+                level=float(np.mean([r.level for r in some])),
+                spread=first.level_std / float(np.sqrt(len(some))),
+                is_rounded=False,
+                is_through_dark=False,
+            )
+        )
+    return tuple(found)

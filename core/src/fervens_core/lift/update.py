@@ -27,7 +27,9 @@ from fervens_core.lift.kinetics import (
 from fervens_core.lift.outlook import HEAD_UNKNOWNS, LANE_UNKNOWNS, LaneKinetics, departure_shares
 from fervens_core.lift.reading import ROUNDING_LEVELS, Reading
 
-ITERATIONS_MAX, STEP_LEAST = 25, 1e-6
+ITERATIONS_MAX, STEP_LEAST, GAIN_LEAST = 25, 1e-6, 1e-7
+"""It is done where the unknowns stand still, or where what is gained by a step is nothing beside chance: the effort
+table has kinks, at which steps would shrink on and on."""
 SLIP_SPREADS, SLIP_TIMES = 3.0, 4.0
 """[MODEL] a reading so many spreads from all the others, which says that hair has darkened while the others fit without
 it, is a slip of the finger: it spreads so much more, until it is read again."""
@@ -205,8 +207,9 @@ def _fitted(before: Belief, readings: tuple[Reading, ...]) -> tuple[Belief, Floa
         while size > 1e-3 and there[0] > here:
             size /= 2.0
             there = weigh(x + size * step)
+        gained = here - there[0]
         x, (here, pull, bend, jacobian) = x + size * step, there
-        if float(np.max(np.abs(size * step))) < STEP_LEAST:
+        if float(np.max(np.abs(size * step))) < STEP_LEAST or gained < GAIN_LEAST:
             break
     curvature = precision + jacobian.T @ (bend[:, None] * jacobian)
     spread = np.asarray(np.linalg.inv(curvature), dtype=np.float64)

@@ -24,7 +24,16 @@ from fervens_core.log.lift_events import (
     ServiceClosed,
     WaveRinsed,
 )
-from fervens_core.log.service import ServiceState, Step, check_addition, fold, live_events, merge_addition
+from fervens_core.log.service import (
+    ServiceState,
+    Step,
+    check_addition,
+    fold,
+    fold_on,
+    latest,
+    live_events,
+    merge_addition,
+)
 from fervens_core.log.stock import uses_of
 from fervens_core.log.tone_events import (
     SHADOW,
@@ -104,7 +113,9 @@ __all__ = [
     "data_from_json",
     "data_to_json",
     "fold",
+    "fold_on",
     "lane_of_id",
+    "latest",
     "live_events",
     "merge_addition",
     "uses_of",

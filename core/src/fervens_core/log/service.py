@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection, Iterable
+from collections.abc import Collection, Iterable, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import datetime, timedelta
 from enum import StrEnum
@@ -273,6 +273,25 @@ def fold(events: Iterable[Event]) -> ServiceState:
     for event in live_events(events):
         state = _take(state, event)
     return state
+
+
+def fold_on(before: ServiceState, last: Event | None, more: Sequence[Event]) -> ServiceState | None:
+    """The state after more events, from the fold of those before them; None where all has to be folded anew.
+
+    Args:
+        before: the fold of the events so far. last: the latest of those by when it happened. more: those that came.
+    """
+    state = before
+    for event in sorted(more, key=_in_order):
+        if isinstance(event.data, EventVoided) or (last is not None and _in_order(event) <= _in_order(last)):
+            return None
+        state = _take(state, event)
+    return state
+
+
+def latest(events: Iterable[Event]) -> Event | None:
+    """The event that happened last, of any."""
+    return max(events, key=_in_order, default=None)
 
 
 def _take(state: ServiceState, event: Event) -> ServiceState:
