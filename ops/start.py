@@ -164,7 +164,7 @@ def start() -> None:
         command = [
             str(PYTHON), "-m", "uvicorn", "config.asgi:application", "--host", args.host, "--port", str(args.port),
             "--workers", str(args.workers), "--timeout-graceful-shutdown", "10",
-            "--log-level", "warning", "--lifespan", "off",
+            "--log-level", "warning", "--lifespan", "off", "--no-proxy-headers",
         ]  # fmt: skip
         base = f"http://{args.host}:{args.port}"
         first = subprocess.run(

@@ -9,6 +9,12 @@ const behind = { target: process.env.FERVENS_BEHIND ?? 'http://127.0.0.1:8733', 
 export default defineConfig(({ command }) => ({
   base: command === 'build' ? '/static/' : '/',
   plugins: [
+    {
+      // the page and the server it came from know each other by this
+      name: 'build-name',
+      transformIndexHtml: (html) =>
+        html.replace('%FERVENS_BUILD%', command === 'build' ? Date.now().toString(36) : 'development'),
+    },
     vue(),
     tailwindcss(),
     VitePWA({

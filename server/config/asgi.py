@@ -18,9 +18,10 @@ from django.conf import settings  # noqa: E402
 from apps.common.heavy import warm_up  # noqa: E402
 from apps.common.watch import follow_parent  # noqa: E402
 from config.limits import App, BodyLimits  # noqa: E402  # it needs the apps
+from config.proxies import behind  # noqa: E402
 from config.turns import Turns  # noqa: E402
 
-application = BodyLimits(Turns(cast(App, inner)))
+application = behind(settings.TRUSTED_PROXIES, BodyLimits(Turns(cast(App, inner))))
 if settings.SERVING:
     follow_parent(lambda: os.kill(os.getpid(), signal.SIGTERM))
     warm_up()

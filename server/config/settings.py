@@ -12,6 +12,7 @@ import dj_database_url
 from csp.constants import NONE, SELF
 from django.core.exceptions import ImproperlyConfigured
 
+from apps.common.logs import settings_of as log_settings
 from fervens_words import DEFAULT, languages
 
 ROOT = Path(__file__).resolve().parent.parent.parent
@@ -21,6 +22,8 @@ LOOPBACK = ["127.0.0.1", "localhost", "[::1]"]
 DEBUG = False
 SERVING = os.environ.get("FERVENS_SERVING") == "1"
 """A server answers here; scripts and tests do without pools and helpers."""
+TRUSTED_PROXIES = [a.strip() for a in os.environ.get("FERVENS_TRUSTED_PROXIES", "").split(",") if a.strip()]
+"""Addresses or networks of proxies whose word on who asks, and by https, is taken; nobody else's is."""
 ALLOWED_HOSTS = [h for h in os.environ.get("FERVENS_ALLOWED_HOSTS", "").split(",") if h] or LOOPBACK
 SECRET_KEY = os.environ.get("FERVENS_SECRET_KEY", "")
 if not SECRET_KEY:
@@ -86,6 +89,8 @@ INSTALLED_APPS = [
     "apps.records",
 ]
 MIDDLEWARE = [
+    "apps.common.watching.Watched",
+    "config.page.TellsBuild",
     "django.middleware.security.SecurityMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",
     "csp.middleware.CSPMiddleware",
@@ -179,17 +184,15 @@ DATA_UPLOAD_MAX_NUMBER_FIELDS = 50
 DATA_UPLOAD_MAX_NUMBER_FILES = 6
 FILE_UPLOAD_MAX_MEMORY_SIZE = 2_000_000
 if os.environ.get("FERVENS_HTTPS") == "1":
-    SECURE_PROXY_SSL_HEADER = ("HTTP_X_FORWARDED_PROTO", "https")
     SECURE_SSL_REDIRECT = True
     SESSION_COOKIE_SECURE = True
     CSRF_COOKIE_SECURE = True
     SECURE_HSTS_SECONDS = 31_536_000
 
-LOGGING = {
-    "version": 1,
-    "disable_existing_loggers": False,
-    "handlers": {"console": {"class": "logging.StreamHandler"}},
-    "root": {"handlers": ["console"], "level": "WARNING"},
-    "loggers": {"axes": {"level": "ERROR"}, "django.request": {"level": "ERROR"}},
-}
+LOGGING = log_settings(os.environ.get("FERVENS_LOG", ""))
+ADMINS = [("Operator", a) for a in os.environ.get("FERVENS_ERROR_MAIL", "").split(",") if a]
+EMAIL_SUBJECT_PREFIX = "Fervens: "
+SERVER_EMAIL = DEFAULT_FROM_EMAIL
+METRICS_TOKEN = os.environ.get("FERVENS_METRICS_TOKEN", "")
+"""Who brings it reads /metrics; without one, only this machine does."""
 SILENCED_SYSTEM_CHECKS = ["security.W004", "security.W008", "security.W012", "security.W016"]

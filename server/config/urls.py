@@ -26,6 +26,7 @@ urlpatterns = [
     path("admin/", admin.site.urls),
     path("healthz", health.process, name="healthz"),
     path("readyz", health.ready, name="readyz"),
+    path("metrics", health.metrics, name="metrics"),
     path("sw.js", service_worker, name="service-worker"),
-    re_path(r"^(?!api/|admin/|static/|healthz$|readyz$).*$", page, name="page"),
+    re_path(r"^(?!api/|admin/|static/|healthz$|readyz$|metrics$).*$", page, name="page"),
 ]

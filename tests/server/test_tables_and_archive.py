@@ -141,6 +141,11 @@ def test_a_studio_goes_out_and_into_an_empty_one_and_out_the_same(owner, technic
     for name in one:
         if name in ("archive.json", "members.json"):
             continue
+        if name == "trail.jsonl":  # all that was told before, and that it was taken out and brought in
+            acts = [json.loads(x)["act"] for x in two[name].splitlines()]
+            assert set(one[name].splitlines()) < set(two[name].splitlines())
+            assert {"archive_brought_in", "service_started"} <= set(acts)
+            continue
         assert one[name] == two[name], name
     heads = [json.loads(p["archive.json"]) for p in (one, two)]
     assert heads[0]["studio"] == heads[1]["studio"]
@@ -252,7 +257,7 @@ HOSTILE = {
     "a part missing": (lambda b: rebuilt(b).replace(b"members.json", b"nembers.json"), "nembers.json"),
     "a bomb": (holding("clients.json", b"[" + b" " * 60_000_000 + b"]"), "packed"),
     "another format": (harmed("archive.json", ["format"], "x"), "fervens-archive"),
-    "a later version": (harmed("archive.json", ["version"], 9), "version 1"),
+    "a later version": (harmed("archive.json", ["version"], 9), "version 2"),
     "a pace of its own": (harmed("archive.json", ["studio", "pace_min_per_foil"], -5), "pace_min_per_foil"),
     "a growth in words": (harmed("archive.json", ["studio", "growth_mm_per_month"], "fast"), "studio"),
     "no JSON": (holding("clients.json", "[{]"), "clients.json: not JSON"),
@@ -295,15 +300,15 @@ def test_hostile_archives_are_refused_with_a_word_and_nothing_half_done(owner, e
 
 
 def test_an_entry_that_lies_about_its_size_is_stopped(owner, empty, monkeypatch):
-    from apps.records import archive_in
+    from apps.records import archive_reader
 
     full_studio(owner)
     good = archive_of(owner)
     new = empty()
-    monkeypatch.setattr(archive_in, "ENTRY_MAX", 20)
+    monkeypatch.setattr(archive_reader, "ENTRY_MAX", 20)
     assert "at most 20 bytes" in bring_in(new, good).json()["detail"]
     monkeypatch.undo()
-    monkeypatch.setattr(archive_in, "LINE_MAX", 50)
+    monkeypatch.setattr(archive_reader, "LINE_MAX", 50)
     assert "services.jsonl, line 1" in bring_in(new, good).json()["detail"]
     assert counts() == [0, 0, 0, 0, 0]
 
@@ -341,3 +346,24 @@ def test_erasing_keeps_the_work_and_not_the_person(owner):
     assert owner.post("/services", {"client_id": client}, 409)["code"] == "erased"
     assert owner.post(f"/clients/{client}/again", {}, 409)["code"] == "erased"
     assert "client erased" in [x["act"] for x in owner.get("/audit")["lines"]]
+
+
+def test_what_can_be_written_can_be_brought_in(owner, empty):
+    from apps.records.archive_in import PARTS
+    from apps.services.acts import LINES_MAX
+
+    from .test_long_logs import lengthen
+
+    service = to_chair(owner)["id"]
+    lane = owner.get(f"/services/{service}/board")["board"]["lanes"][0]
+    owner.event(
+        service, "ApplicationStarted", minutes_ago=25, zone_key=lane["key"], volume_strength=lane["volume_strength"]
+    )
+    owner.event(service, "ApplicationFinished", minutes_ago=24, zone_key=lane["key"])
+    lengthen(service, 3200)
+    good = archive_of(owner)
+    new = empty()
+    answer = bring_in(new, good)
+    assert answer.status_code == 201, answer.content
+    assert ServiceEvent.objects.filter(service_id=service).count() > 3200
+    assert PARTS["events"] == LINES_MAX

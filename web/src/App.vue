@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, watch } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { computed, ref, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
+import { OUTDATED } from './api/client'
 import { queries, signOut } from './api/queries'
 import Logo from './parts/Logo.vue'
 import Notices from './parts/Notices.vue'
@@ -38,6 +40,9 @@ watch(
   },
   { immediate: true },
 )
+const isOutdated = ref(false)
+useEventListener(window, [OUTDATED, 'vite:preloadError'], () => (isOutdated.value = true))
+const loadAnew = () => window.location.reload()
 useHere(() => isIn.value && !session.data.value?.is_studios)
 /** What the header says of the line: nothing while all is well. */
 const lineText = computed(() => {
@@ -142,6 +147,14 @@ const leave = async () => {
         >The clocks go on here; what you tap is kept and sent.</span
       >
     </p>
+    <section
+      v-if="isOutdated"
+      class="no-print mx-4 mb-1 flex flex-wrap items-center gap-3 rounded-[5px] border-l-[8px] border-signal bg-raised px-3 py-1.5 sm:mx-6"
+      role="status"
+    >
+      <span class="grow"><b>The server has a newer page.</b> Acts that wait are kept, and go out with it.</span>
+      <button type="button" class="btn !min-h-11" @click="loadAnew">Load it</button>
+    </section>
     <section
       v-for="act in outbox.returned"
       :key="act.event_id"

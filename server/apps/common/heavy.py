@@ -24,6 +24,7 @@ from django.db import connection
 from pebble import ProcessExpired, ProcessPool
 
 from apps.common.watch import follow_parent
+from apps.common.watching import HELPERS
 
 T = TypeVar("T")
 BUDGET_S = 30.0
@@ -73,12 +74,14 @@ class Helper:
                 raise BusyError
             made: Future[Any] = self._started().schedule(work, args=arguments, timeout=BUDGET_S)
             self._going[name] = made
+            HELPERS.inc()
         made.add_done_callback(lambda _: self._ended(name))
         return made
 
     def _ended(self, name: str) -> None:
         with self._lock:
             self._going.pop(name, None)
+            HELPERS.dec()
 
     def begin(self, name: str, work: Callable[..., Any], *arguments: Any) -> None:
         """Hand some work over and do not wait for it."""

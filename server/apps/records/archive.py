@@ -22,11 +22,13 @@ from apps.services.models import Photo, Service, ServiceEvent, StockUse
 from apps.shelf.adapters import developer_value, lightener_value, toner_value
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.studio.actions import audit
-from apps.studio.models import Membership, Studio
+from apps.studio.models import AuditEntry, Membership, Studio
 from apps.studio.policies import require_may
 
-FORMAT, VERSION = "fervens-archive", 1
+FORMAT, VERSION = "fervens-archive", 2
 NAMES = ("archive.json", "members.json", "shelf.json", "clients.json", "services.jsonl")
+TRAIL = "trail.jsonl"
+"""Who did what; an archive of version 1 has none."""
 BATCH = 200
 STUDIO = (
     "name",
@@ -37,6 +39,9 @@ STUDIO = (
     "weakest_old_dye",
     "currency",
 )
+STUDIO_LATER = ("hands", "eyes", "card", "to_order", "idle_min", "demands_second_factor")
+"""What an archive of version 1 did not hold of the studio."""
+PARTS_OF_SERVICE = ("client", "zones", "versions", "events", "addenda", "uses", "photos")
 SKIPPED = {"studio", "service", "client", "jpeg", "by"}
 SHELF: tuple[tuple[str, type[models.Model], Callable[[Any], object]], ...] = (
     ("lighteners", Lightener, lightener_value),
@@ -96,7 +101,7 @@ def write_archive(member: Membership, *, now: dt.datetime) -> IO[bytes]:
     rows = Membership.objects.filter(studio=studio).select_related("user").order_by("user__username")
     usernames = {m.user_id: m.user.get_username() for m in rows}
     head = {"format": FORMAT, "version": VERSION, "made_at": now.isoformat()}
-    studio_values = {f: getattr(studio, f) for f in STUDIO}
+    studio_values = {f: getattr(studio, f) for f in (*STUDIO, *STUDIO_LATER)}
     people = [
         {
             "username": m.user.get_username(),
@@ -104,7 +109,9 @@ def write_archive(member: Membership, *, now: dt.datetime) -> IO[bytes]:
             "last_name": m.user.last_name,
             "role": m.role,
             "is_active": m.user.is_active,
+            "email": m.user.email,
             "pace_min_per_foil": m.pace_min_per_foil,
+            "eye_rounds": m.eye_rounds,
         }
         for m in rows
     ]
@@ -125,6 +132,10 @@ def write_archive(member: Membership, *, now: dt.datetime) -> IO[bytes]:
         with file.open("services.jsonl", "w", force_zip64=True) as lines:
             for service in _services(studio):
                 lines.write(json.dumps(_service(service, usernames), ensure_ascii=False).encode() + b"\n")
+        with file.open(TRAIL, "w", force_zip64=True) as lines:
+            for line in AuditEntry.objects.filter(studio=studio).order_by("at", "id").iterator(chunk_size=BATCH):
+                told = {f: plain_of(getattr(line, f)) for f in ("at", "member_name", "act", "target", "changes")}
+                lines.write(json.dumps(told, ensure_ascii=False).encode() + b"\n")
         photos = Photo.objects.filter(service__studio=studio).order_by("pk").values_list("pk", "jpeg")
         for pk, jpeg in photos.iterator(chunk_size=20):
             file.writestr(zipfile.ZipInfo(f"photos/{pk}.jpg"), bytes(jpeg))

@@ -5,174 +5,55 @@ docs/format/archive.md.
 
 from __future__ import annotations
 
-import json
-import math
-import zipfile
 from collections.abc import Iterator
+from contextlib import contextmanager
 from typing import IO, Any
 from uuid import UUID
 
 from django.contrib.auth import get_user_model
 from django.core.exceptions import ValidationError
 from django.db import IntegrityError, models, transaction
+from django.utils import timezone
 
 from apps.clients.models import Client
-from apps.records.archive import BATCH, FORMAT, NAMES, SHELF, SKIPPED, STUDIO, VERSION, fields_of
+from apps.records.archive import (
+    BATCH,
+    FORMAT,
+    SHELF,
+    STUDIO,
+    STUDIO_LATER,
+    TRAIL,
+    VERSION,
+)
+from apps.records.archive_reader import PHOTO_MAX, Reader, any_json, as_json, as_list, as_object, made
+from apps.services.acts import LINES_MAX
 from apps.services.adapters import choice_value, event_value, findings_value, strand_rows, zone_values
+from apps.services.camera import card_values
+from apps.services.chair.present import board_out
+from apps.services.consultation.present import service_out
+from apps.services.day.present import day_service
+from apps.services.eyes import eyes_out
+from apps.services.loading import get, load
 from apps.services.models import Addendum, Photo, PlanVersion, Service, ServiceEvent, StockUse, Zone
 from apps.services.plan.present import version_out
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.shelf.queries import lighteners
 from apps.studio.actions import audit
-from apps.studio.models import Membership, Role, Studio
-from apps.studio.people import GROWTH, PACE, WEAKEST, WEAKEST_VOLUME
+from apps.studio.models import AuditEntry, Membership, Role, Studio
+from apps.studio.people import GROWTH, IDLE_MIN, PACE, WEAKEST, WEAKEST_VOLUME
 from apps.studio.policies import require_may
 from fervens_core.base import ConflictError, CoreError, LimitError, check_range, say
 from fervens_core.followup import read_filed
-from fervens_core.log import fold
+from fervens_core.head import ReadingMode
+from fervens_core.lift import EyePair
+from fervens_core.log import Step, fold
+from fervens_core.planning import Paces
 
-FILE_MAX = 500_000_000
-WHOLE_MAX = 4_000_000_000
-ENTRY_MAX = 1_500_000_000
-PHOTO_MAX = 3_000_000
-LINE_MAX = 4_000_000
-RATIO_MAX = 250
-SLACK = 1_000_000
-ENTRIES_MAX = 200_000
-
-
-def _no_number(text: str) -> Any:
-    raise LimitError("archive", say("limit-finite_only"), text)
-
-
-def _float(text: str) -> float:
-    value = float(text)
-    return value if math.isfinite(value) else _no_number(text[:40])
-
-
-def _json(data: bytes, where: str) -> Any:
-    try:
-        return json.loads(data.decode("utf-8"), parse_constant=_no_number, parse_float=_float)
-    except UnicodeDecodeError as error:
-        raise LimitError(where, say("limit-utf8"), error.start) from error
-    except (ValueError, RecursionError) as error:
-        if isinstance(error, CoreError):
-            raise
-        raise CoreError("bad_archive.json", where=where, why=str(error)[:80]) from error
-
-
-class _Reader:
-    """A zip that was looked over before anything of it is unpacked."""
-
-    def __init__(self, upload: IO[bytes], size: int) -> None:
-        if not 0 < size <= FILE_MAX:
-            raise LimitError("archive", say("limit-file_of_bytes", most=FILE_MAX), size)
-        try:
-            self.file = zipfile.ZipFile(upload)
-        except (zipfile.BadZipFile, OSError, ValueError, NotImplementedError) as error:
-            raise CoreError("bad_archive") from error
-        entries = self.file.infolist()
-        if len(entries) > ENTRIES_MAX:
-            raise LimitError("archive", say("limit-most_entries", most=ENTRIES_MAX), len(entries))
-        names = [e.filename for e in entries]
-        if len(set(names)) != len(names):
-            raise LimitError("archive", say("limit-entry_once"), len(entries))
-        for e in entries:
-            is_photo = e.filename.startswith("photos/") and e.filename.endswith(".jpg") and e.filename.count("/") == 1
-            if e.filename not in NAMES and not is_photo:
-                raise LimitError("archive", say("limit-archive_entries", names=tuple(NAMES)), e.filename[:80])
-            if e.flag_bits & 1:
-                raise LimitError("archive", say("limit-not_encrypted"), e.filename[:80])
-            most = PHOTO_MAX if is_photo else ENTRY_MAX
-            if e.file_size > most or e.file_size > SLACK + RATIO_MAX * max(e.compress_size, 1):
-                raise LimitError(
-                    f"archive, {e.filename[:80]}", say("limit-packed", most=most, ratio=RATIO_MAX), e.file_size
-                )
-        if (total := sum(e.file_size for e in entries)) > WHOLE_MAX:
-            raise LimitError("archive", say("limit-unpacked", most=WHOLE_MAX), total)
-        missing = [n for n in NAMES if n not in names]
-        if missing:
-            raise LimitError("archive", say("limit-with", names=tuple(NAMES)), [n for n in NAMES if n in names])
-
-    def read(self, name: str, most: int = ENTRY_MAX) -> bytes:
-        """One entry, never more than its limit whatever it says of itself."""
-        try:
-            with self.file.open(name) as entry:
-                data = entry.read(most + 1)
-        except (KeyError, zipfile.BadZipFile, OSError, ValueError, EOFError, NotImplementedError) as error:
-            raise CoreError("bad_archive.unreadable", name=name) from error
-        if len(data) > most:
-            raise LimitError(f"archive, {name}", say("limit-most_bytes", most=most), most + 1)
-        return data
-
-    def lines(self, name: str) -> Iterator[tuple[int, bytes]]:
-        """The lines of an entry, one after another."""
-        try:
-            with self.file.open(name) as entry:
-                number = 0
-                while line := entry.readline(LINE_MAX + 1):
-                    number += 1
-                    if len(line) > LINE_MAX:
-                        raise LimitError(f"{name}, line {number}", say("limit-most_bytes", most=LINE_MAX), LINE_MAX + 1)
-                    yield number, line
-        except (zipfile.BadZipFile, EOFError, OSError) as error:
-            raise CoreError("bad_archive.unreadable", name=name) from error
-
-
-def _object(value: Any, where: str) -> dict[str, Any]:
-    if not isinstance(value, dict):
-        raise LimitError(where, say("limit-object"), type(value).__name__)
-    return value
-
-
-def _list(value: Any, where: str, most: int) -> list[Any]:
-    if not isinstance(value, list) or len(value) > most:
-        raise LimitError(where, say("limit-at_most_so_many", most=most), type(value).__name__)
-    return value
-
-
-def _any_json(f: models.Field[Any, Any], raw: Any, where: str) -> Any:
-    """A JSON value of the kind its field holds: a list, an object, or nothing where that may be."""
-    usual = f.get_default()
-    wanted = list if isinstance(usual, list) else dict
-    if isinstance(raw, wanted) or (raw is None and f.null):
-        return raw
-    raise LimitError(where, say("limit-list") if wanted is list else say("limit-object"), str(raw)[:40])
-
-
-def _made(kind: type[models.Model], value: Any, where: str, **own: Any) -> Any:
-    """A row of plain values, each checked by its field; unknown fields are refused."""
-    values = dict(_object(value, where))
-    row = kind(**own)
-    for f in fields_of(kind):
-        if f.name in own or (f.primary_key and f.name not in values):
-            continue
-        if f.name not in values:
-            if f.has_default():
-                continue  # younger than the archive
-            raise LimitError(f"{where}.{f.name}", say("limit-given"), None)
-        raw = values.pop(f.name)
-        if isinstance(f, models.JSONField):
-            setattr(row, f.attname, _any_json(f, raw, f"{where}.{f.name}"))
-            continue
-        try:
-            clean = f.clean(raw, row) if raw is not None or not f.null else None
-        except ValidationError as error:
-            raise LimitError(
-                f"{where}.{f.name}", say("limit-field_of_model", why=error.messages[0][:120]), str(raw)[:60]
-            ) from error
-        if isinstance(clean, float) and not math.isfinite(clean):
-            raise LimitError(f"{where}.{f.name}", say("limit-finite"), str(raw)[:40])
-        if isinstance(clean, str) and "\x00" in clean:
-            raise LimitError(f"{where}.{f.name}", say("limit-no_control"), repr(raw)[:60])
-        setattr(row, f.attname, clean)
-    left = [k for k in values if k not in SKIPPED and k not in PARTS]
-    if left:
-        raise LimitError(f"{where}.{left[0][:40]}", say("limit-known_field"), str(values[left[0]])[:40])
-    return row
-
-
-PARTS = {"client": None, "zones": 60, "versions": 60, "events": 3000, "addenda": 100, "uses": 3000, "photos": 24}
+PARTS = {
+    "zones": 200, "versions": 200, "events": LINES_MAX, "addenda": 5000, "uses": 4 * LINES_MAX,
+    "photos": 500,
+}  # fmt: skip
+"""Not less than can be written: what goes out comes in again."""
 
 
 def _is_empty(studio_id: UUID) -> bool:
@@ -186,7 +67,7 @@ def _take_members(studio: Studio, people: list[Any]) -> dict[str, Any]:
     found: dict[str, Any] = {}
     for i, one in enumerate(people):
         where = f"members[{i}]"
-        m = _object(one, where)
+        m = as_object(one, where)
         name, role = m.get("username"), m.get("role")
         if not isinstance(name, str) or not 1 <= len(name) <= 150 or role not in Role.values:
             raise LimitError(where, say("limit-member"), str(name)[:40])
@@ -198,13 +79,17 @@ def _take_members(studio: Studio, people: list[Any]) -> dict[str, Any]:
             user.save()
         elif not Membership.objects.filter(user=user, studio=studio).exists():
             continue  # a name of another studio's: the log keeps the words, not the account
+        rounds = any_json(Membership._meta.get_field("eye_rounds"), m.get("eye_rounds", []), f"{where}.eye_rounds")
+        with _as_kept(f"{where}.eye_rounds", rounds):
+            for told in rounds:
+                _ = [EyePair(ReadingMode(told["mode"]), seen, known, std) for seen, known, std in told["pairs"]]
         pace = m.get("pace_min_per_foil")
         if pace is not None and not (isinstance(pace, int | float) and 0.1 <= pace <= 6.0):
             raise LimitError(
                 f"{where}.pace_min_per_foil", say("limit-range", low=PACE[0], high=PACE[1], unit="min"), str(pace)[:40]
             )
         row, _ = Membership.objects.get_or_create(user=user, defaults={"studio": studio, "role": role})
-        row.pace_min_per_foil = pace
+        row.pace_min_per_foil, row.eye_rounds = pace, rounds
         row.save()
         found[name] = user
     return found
@@ -213,8 +98,8 @@ def _take_members(studio: Studio, people: list[Any]) -> dict[str, Any]:
 def _take_shelf(studio: Studio, shelf: dict[str, Any]) -> None:
     for name, kind, value_of in SHELF:
         rows = []
-        for i, raw in enumerate(_list(shelf.get(name), f"shelf.{name}", 500)):
-            row = _made(kind, raw, f"shelf.{name}[{i}]", studio=studio)
+        for i, raw in enumerate(as_list(shelf.get(name), f"shelf.{name}", 500)):
+            row = made(kind, raw, f"shelf.{name}[{i}]", studio=studio)
             value_of(row)  # the core's own limits
             rows.append(row)
         kind._default_manager.bulk_create(rows)
@@ -222,13 +107,13 @@ def _take_shelf(studio: Studio, shelf: dict[str, Any]) -> None:
 
 def _keep_moments(kind: type[models.Model], rows: list[Any], moments: list[Any]) -> None:
     """Put back when rows were made; the database would say now."""
-    for row, moment in zip(rows, moments, strict=True):
-        row.created_at = moment
+    for row, at in zip(rows, moments, strict=True):
+        row.created_at = at
     kind._default_manager.bulk_update(rows, ["created_at"], batch_size=BATCH)
 
 
 def _take_clients(studio: Studio, clients: list[Any]) -> dict[str, Client]:
-    rows = [_made(Client, raw, f"clients[{i}]", studio=studio) for i, raw in enumerate(clients)]
+    rows = [made(Client, raw, f"clients[{i}]", studio=studio) for i, raw in enumerate(clients)]
     moments = [r.created_at for r in rows]
     Client.objects.bulk_create(rows, batch_size=500)
     _keep_moments(Client, rows, moments)
@@ -236,12 +121,18 @@ def _take_clients(studio: Studio, clients: list[Any]) -> dict[str, Client]:
 
 
 def _take_service(
-    raw: dict[str, Any], where: str, studio: Studio, clients: dict[str, Client], users: dict[str, Any], shelf: set[Any]
+    raw: dict[str, Any],
+    where: str,
+    member: Membership,
+    clients: dict[str, Client],
+    users: dict[str, Any],
+    shelf: set[Any],
 ) -> tuple[Service, list[tuple[Photo, str]], Any]:
+    studio = member.studio
     client = clients.get(str(raw.get("client")))
     if client is None:
         raise LimitError(f"{where}.client", say("limit-client_of_archive"), str(raw.get("client"))[:40])
-    parts = {k: _list(raw.get(k, []), f"{where}.{k}", most) for k, most in PARTS.items() if most}
+    parts = {k: as_list(raw.get(k, []), f"{where}.{k}", most) for k, most in PARTS.items()}
     values = dict(raw)
     previous = values.get("previous")
     values["previous"] = None
@@ -249,19 +140,19 @@ def _take_service(
     if lightener is not None and lightener not in shelf:
         raise LimitError(f"{where}.lightener", say("limit-on_archives_shelf"), str(lightener)[:40])
     values["lightener"] = None
-    service = _made(Service, values, where, studio=studio, client=client)
+    service = made(Service, values, where, studio=studio, client=client)
     service.lightener_id = lightener
     made_at = service.created_at
     service.save(force_insert=True)
     Service.objects.filter(pk=service.pk).update(created_at=made_at)
     service.created_at = made_at
     for name, kind in (("zones", Zone), ("versions", PlanVersion), ("addenda", Addendum), ("uses", StockUse)):
-        rows = [_made(kind, x, f"{where}.{name}[{i}]", service=service) for i, x in enumerate(parts[name])]
+        rows = [made(kind, x, f"{where}.{name}[{i}]", service=service) for i, x in enumerate(parts[name])]
         kind._default_manager.bulk_create(rows)
     events = []
     for i, x in enumerate(parts["events"]):
-        row = _made(ServiceEvent, x, f"{where}.events[{i}]", service=service)
-        row.by = users.get(str(_object(x, where).get("by", "")))
+        row = made(ServiceEvent, x, f"{where}.events[{i}]", service=service)
+        row.by = users.get(str(as_object(x, where).get("by", "")))
         events.append(row)
     ServiceEvent.objects.bulk_create(events)
     zone_values(service)
@@ -278,9 +169,15 @@ def _take_service(
     state = fold(event_value(e) for e in events)
     if state.step.value != service.step:
         raise LimitError(f"{where}.step", say("limit-step_of_log", step=state.step.value), service.step)
+    with _as_kept(where, service.pk):  # as the pages will show it
+        loaded = load(get(member, service.pk))
+        service_out(loaded)
+        if state.step is not Step.RECORD:
+            day_service(service, timezone.now())
+            board_out(loaded)
     photos = []
     for i, x in enumerate(parts["photos"]):
-        photo = _made(Photo, x, f"{where}.photos[{i}]", service=service)
+        photo = made(Photo, x, f"{where}.photos[{i}]", service=service)
         photos.append((photo, f"photos/{photo.pk}.jpg"))
     return service, photos, previous
 
@@ -296,13 +193,18 @@ def read_archive(member: Membership, upload: IO[bytes], size: int) -> dict[str, 
     studio = Studio.objects.select_for_update().get(pk=member.studio_id)
     if not _is_empty(studio.pk):
         raise ConflictError("not_empty")
-    reader = _Reader(upload, size)
-    head = _object(_json(reader.read("archive.json"), "archive.json"), "archive.json")
-    if head.get("format") != FORMAT or head.get("version") != VERSION:
+    reader = Reader(upload, size)
+    head = as_object(as_json(reader.read("archive.json"), "archive.json"), "archive.json")
+    if head.get("format") != FORMAT or head.get("version") not in (1, VERSION):
         raise LimitError(
-            "archive.json", say("limit-format", format=FORMAT, version=VERSION), str(head.get("format"))[:40]
+            "archive.json",
+            say("limit-format", format=FORMAT, version=VERSION),
+            f"{str(head.get('format'))[:40]} {str(head.get('version'))[:20]}",
         )
-    own = _object(head.get("studio"), "archive.json.studio")
+    own = as_object(head.get("studio"), "archive.json.studio")
+    for name in STUDIO_LATER:
+        if name in own:
+            _check_later(studio, name, own[name])
     for name in STUDIO:
         if name in own or name not in WEAKEST:  # an older archive did not say what was usual
             setattr(studio, name, own.get(name))
@@ -323,18 +225,76 @@ def read_archive(member: Membership, upload: IO[bytes], size: int) -> dict[str, 
         raise ConflictError("already_here") from error
 
 
-def _take(reader: _Reader, studio: Studio, member: Membership) -> dict[str, int]:
-    users = _take_members(studio, _list(_json(reader.read("members.json"), "members.json"), "members", 500))
-    shelf = _object(_json(reader.read("shelf.json"), "shelf.json"), "shelf.json")
+def _take_trail(reader: Reader, studio: Studio) -> None:
+    """Who did what, as it was told then."""
+    if TRAIL not in reader.file.namelist():
+        return
+    rows: list[AuditEntry] = []
+    moments: list[Any] = []
+
+    def keep() -> None:
+        AuditEntry.objects.bulk_create(rows)
+        for row, at in zip(rows, moments, strict=True):
+            row.at = at
+        AuditEntry.objects.bulk_update(rows, ["at"], batch_size=BATCH)
+        rows.clear()
+        moments.clear()
+
+    for number, line in reader.lines(TRAIL):
+        where = f"trail, line {number}"
+        row = made(AuditEntry, as_json(line, where), where, id=None, studio=studio)
+        if not all(isinstance(v, list) and len(v) == 2 for v in row.changes.values()):
+            raise LimitError(f"{where}.changes", say("limit-as_kept"), str(row.changes)[:60])
+        moments.append(row.at)
+        rows.append(row)
+        if len(rows) >= BATCH:
+            keep()
+    keep()
+
+
+def _check_later(studio: Studio, name: str, value: Any) -> None:
+    """One of the studio's own things, read as the chair would read it. Raises LimitError."""
+    where = f"archive.json.studio.{name}"
+    with _as_kept(where, value):
+        field = Studio._meta.get_field(name)
+        setattr(studio, name, any_json(field, value, where) if isinstance(field, models.JSONField) else value)
+        if name == "hands":
+            Paces(**value)
+        elif name == "eyes":
+            eyes_out(studio)
+        elif name == "card":
+            card_values(studio)
+        elif name == "to_order" and not all(isinstance(x, str) and len(x) <= 200 for x in value):
+            raise ValueError
+        elif name == "idle_min":
+            studio.idle_min = int(check_range(where, value, *IDLE_MIN, "min"))
+        elif name == "demands_second_factor":
+            studio.demands_second_factor = bool(value)
+
+
+@contextmanager
+def _as_kept(where: str, value: Any) -> Iterator[None]:
+    """What cannot be read as it would be shown was not kept by a studio. Raises LimitError for it."""
+    try:
+        yield
+    except CoreError:
+        raise
+    except (ValueError, TypeError, KeyError, AttributeError, IndexError, ArithmeticError) as error:
+        raise LimitError(where, say("limit-as_kept"), str(value)[:60]) from error
+
+
+def _take(reader: Reader, studio: Studio, member: Membership) -> dict[str, int]:
+    users = _take_members(studio, as_list(as_json(reader.read("members.json"), "members.json"), "members", 500))
+    shelf = as_object(as_json(reader.read("shelf.json"), "shelf.json"), "shelf.json")
     _take_shelf(studio, shelf)
     own_lighteners = {str(pk) for pk in Lightener.objects.filter(studio=studio).values_list("pk", flat=True)}
-    clients = _take_clients(studio, _list(_json(reader.read("clients.json"), "clients.json"), "clients", 200_000))
+    clients = _take_clients(studio, as_list(as_json(reader.read("clients.json"), "clients.json"), "clients", 200_000))
     count = photo_count = 0
     before: dict[Any, Any] = {}
     for number, line in reader.lines("services.jsonl"):
         where = f"services, line {number}"
-        raw = _object(_json(line, where), where)
-        service, photos, previous = _take_service(raw, where, studio, clients, users, own_lighteners)
+        raw = as_object(as_json(line, where), where)
+        service, photos, previous = _take_service(raw, where, member, clients, users, own_lighteners)
         count += 1
         if previous:
             before[service.pk] = previous
@@ -349,5 +309,6 @@ def _take(reader: _Reader, studio: Studio, member: Membership) -> dict[str, int]
     for pk, previous in before.items():
         if str(previous) in known:
             Service.objects.filter(pk=pk).update(previous_id=previous)
+    _take_trail(reader, studio)
     audit(member, "archive_brought_in", studio.pk)
     return {"clients": len(clients), "services": count, "photos": photo_count}

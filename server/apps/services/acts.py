@@ -41,6 +41,10 @@ FUTURE_MAX = dt.timedelta(minutes=2)
 PAST_MAX = dt.timedelta(days=2)
 
 
+LINES_MAX = 20_000
+"""Lines of one service's log: a day of work has some two hundred."""
+
+
 def locked(member: Membership, service_id: UUID) -> Loaded:
     """A service for changing; others wait. 404 for another studio's."""
     rows = loading.with_zones(loading.of_studio(member)).select_for_update(of=("self",))
@@ -116,6 +120,8 @@ def append(
         return loaded
     if ServiceEvent.objects.filter(event_id=event_id).exists():
         raise ConflictError("event_id_taken")
+    if len(loaded.log) >= LINES_MAX:
+        raise LimitError("events", say("limit-at_most_so_many", most=LINES_MAX), LINES_MAX + 1)
     now = timezone.now()
     occurred_at = moment("occurred_at", occurred_at)
     if occurred_at.tzinfo is None or not now - PAST_MAX <= occurred_at <= now + FUTURE_MAX:

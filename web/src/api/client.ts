@@ -17,7 +17,22 @@ export const cookie = (name: string): string =>
     .find((part) => part.startsWith(`${name}=`))
     ?.slice(name.length + 1) ?? ''
 
+/** The build of this page, and of the one its server has by now. */
+const ownBuild = () => document.querySelector('meta[name="fervens-build"]')?.getAttribute('content') ?? ''
+let serversBuild = ''
+/** Whether the server has a newer page than this one: then it may refuse what this page says. */
+export const isOutdated = () => serversBuild !== '' && ownBuild() !== '' && serversBuild !== ownBuild()
+export const OUTDATED = 'fervens-outdated'
+
 const middleware: Middleware = {
+  onResponse({ response }) {
+    const told = response.headers.get('X-Fervens-Build') ?? ''
+    if (told && told !== serversBuild) {
+      serversBuild = told
+      if (isOutdated()) window.dispatchEvent(new Event(OUTDATED))
+    }
+    return response
+  },
   onRequest({ request }) {
     if (request.method !== 'GET') request.headers.set('X-CSRFToken', cookie('csrftoken'))
     return request

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { useEventListener } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { ApiError, type Schemas } from '../api/client'
+import { ApiError, isOutdated, type Schemas } from '../api/client'
 import type { EventData } from '../api/events'
 import { send } from '../api/queries'
 import { keepList, keptList } from '../lib/kept'
@@ -83,7 +83,9 @@ export const useOutbox = defineStore('outbox', () => {
         const failed = (failures.get(next.event_id) ?? 0) + (status === 500 ? 1 : 0)
         failures.set(next.event_id, failed)
         const isTemporary = status === 0 || status >= 500 || status === 401 || status === 429
-        if (isTemporary && failed < FAILURES_MAX) return letWait()
+        // a newer server may not understand an old page: the act waits until the page is loaded anew
+        const isOfOldPage = isOutdated() && [400, 404, 405, 422].includes(status)
+        if (isOfOldPage || (isTemporary && failed < FAILURES_MAX)) return letWait()
         giveBack(next, error as ApiError)
       }
     }

@@ -11,6 +11,7 @@ from django.db.models import Max
 from django.http import Http404, HttpResponse
 from django.utils import timezone
 
+from apps.common.watching import BOARDS
 from apps.common.words import language, told_json
 from apps.services import loading
 from apps.services.chair.present import board_out, end_of_log
@@ -56,6 +57,7 @@ def _once(place: Place, make: Callable[[], bytes]) -> bytes:
         going.wait(WAIT_S)
         return _kept.get(place, (None, b""))[1] or make()
     began_at = timezone.now()
+    BOARDS.inc()
     try:
         body = make()
         with _lock:

@@ -22,6 +22,7 @@ from django.views.decorators.http import require_GET
 
 from apps.common.hub import hub
 from apps.common.problems import problem
+from apps.common.watching import STREAMS
 from apps.services.chair.kept_board import board_bytes
 from apps.services.models import Service
 from apps.studio.models import Membership
@@ -82,10 +83,12 @@ _open: Counter[str] = Counter()
 async def _counted(lines: AsyncIterator[bytes], session: str) -> AsyncIterator[bytes]:
     """The lines, counted to their session while they are open."""
     _open[session] += 1
+    STREAMS.inc()
     try:
         async for line in lines:
             yield line
     finally:
+        STREAMS.dec()
         _open[session] -= 1
         if _open[session] <= 0:
             del _open[session]
