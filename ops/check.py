@@ -13,11 +13,12 @@ from concurrent.futures import ThreadPoolExecutor
 from pathlib import Path
 
 from cluster import Cluster
+from exercise import exercise
 from project import PYTHON, VENV, WEB, ensure_page, ensure_python, ensure_web, python_env
 from steps import LOCAL, ROOT, SetupError, main, step
 from system import ensure_chromium, ensure_fonts, ensure_postgres
 
-PARTS = ("static", "core", "server", "web", "e2e")
+PARTS = ("static", "core", "server", "web", "e2e", "deploy")
 
 
 _printing = threading.Lock()
@@ -114,6 +115,8 @@ def check() -> None:
             _static(node)
         if "web" in parts:
             _show("Page unit tests", ["npm", "run", "-s", "test"], env=node, cwd=WEB)
+        if "deploy" in parts:
+            exercise()
 
     def python_tests() -> None:
         if "core" in parts:

@@ -22,6 +22,7 @@ DEMO_USER, DEMO_PASSWORD = "maren", "prompt-corner-7"
 PRODUCTION = ("DATABASE_URL", "FERVENS_SECRET_KEY", "FERVENS_ALLOWED_HOSTS")
 """What has to be set before anyone beyond this machine is served."""
 SIMULATED_READER = "simulated"
+RESTARTS_A_MINUTE = 5
 
 
 def _arguments() -> argparse.Namespace:
@@ -78,7 +79,10 @@ def secret_key() -> str:
 def _serve(
     command: list[str], env: dict[str, str], cluster: Cluster | None, address: tuple[str, int], said: str
 ) -> int:
-    server = subprocess.Popen(command, cwd=ROOT, env=env, start_new_session=True)
+    def begun() -> subprocess.Popen[bytes]:
+        return subprocess.Popen(command, cwd=ROOT, env=env, start_new_session=True)
+
+    server, fallen = begun(), []
     stop = {"asked": False}
 
     def ask(*_: object) -> None:
@@ -90,8 +94,17 @@ def _serve(
     is_up = False
     checked = time.monotonic()
     try:
-        while server.poll() is None and not stop["asked"]:
+        while not stop["asked"]:
             time.sleep(0.1)
+            if server.poll() is not None:
+                fallen = [at for at in fallen if time.monotonic() - at < 60.0] + [time.monotonic()]
+                if not is_up or len(fallen) > RESTARTS_A_MINUTE:
+                    print(f"The server has stopped by itself (exit code {server.returncode}).", flush=True)
+                    return 1
+                print(
+                    f"The server has stopped by itself (exit code {server.returncode}); starting it again.", flush=True
+                )
+                server = begun()
             if not is_up:
                 with socket.socket() as probe:
                     is_up = probe.connect_ex((host, port)) == 0
@@ -105,9 +118,6 @@ def _serve(
                 if not cluster.is_running():
                     print(f"The database has stopped by itself (log: {cluster.log}); starting it again.", flush=True)
                     cluster.start(port=cluster.port)
-        if server.poll() is not None and not stop["asked"]:
-            print(f"The server has stopped by itself (exit code {server.returncode}).", flush=True)
-            return 1
         return 0
     finally:
         if server.poll() is None:
@@ -162,10 +172,11 @@ def start() -> None:
             with step("Bringing the tables up to date"):
                 run([*manage, "migrate", "--noinput"], env=env, fails="The tables could not be brought up to date")
         command = [
-            str(PYTHON), "-m", "uvicorn", "config.asgi:application", "--host", args.host, "--port", str(args.port),
-            "--workers", str(args.workers), "--timeout-graceful-shutdown", "10",
-            "--log-level", "warning", "--lifespan", "off", "--no-proxy-headers",
+            str(PYTHON), "-m", "config.serve", "--host", args.host, "--port", str(args.port),
+            "--workers", str(args.workers),
         ]  # fmt: skip
+        if args.workers > 1:
+            env.setdefault("PROMETHEUS_MULTIPROC_DIR", str(LOCAL / "metrics"))
         base = f"http://{args.host}:{args.port}"
         first = subprocess.run(
             [*manage, "begin_address", "--base", base], cwd=ROOT, env=env, capture_output=True, text=True, check=False

@@ -64,6 +64,17 @@ def ensure_fonts() -> None:
         install(["fonts-dejavu-core"], "names on printed cards")
 
 
+def ensure_proxies() -> None:
+    """The two proxies whose sample settings are tried, from Debian's packages, and what checks units."""
+    missing = [
+        package
+        for program, package in (("nginx", "nginx-light"), ("caddy", "caddy"), ("systemd-analyze", "systemd"))
+        if not (shutil.which(program) or Path(f"/usr/sbin/{program}").exists())
+    ]
+    if missing:
+        install(missing, "trying the files in deploy/")
+
+
 def ensure_chromium() -> None:
     """Chromium from Debian's packages, for the browser tests."""
     if not Path("/usr/bin/chromium-headless-shell").exists():

@@ -40,11 +40,9 @@ class Served:
         self.start_server()
 
     def start_server(self) -> None:
-        command = [str(PYTHON), "-m", "uvicorn", "config.asgi:application", "--port", str(self.port)]
-        quiet = ["--log-level", "critical", "--lifespan", "off", "--timeout-graceful-shutdown", "10"]
-        quiet += ["--workers", str(self.workers)]
+        command = [str(PYTHON), "-m", "config.serve", "--port", str(self.port), "--workers", str(self.workers)]
         self.server = subprocess.Popen(
-            [*command, *quiet], env=self.env, cwd=ROOT, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL
+            command, env=self.env, cwd=ROOT, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL
         )
         for _ in range(300):
             try:

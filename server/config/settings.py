@@ -158,8 +158,20 @@ USE_TZ = True
 
 STATIC_URL = "/static/"
 STATICFILES_DIRS = [WEB_DIST] if WEB_DIST.is_dir() else []
-WHITENOISE_USE_FINDERS = True
+STATIC_ROOT = os.environ.get("FERVENS_STATIC") or None
+"""Where collectstatic has put the page's files, compressed; without it they are served from where they were built."""
+STORAGES = {
+    "default": {"BACKEND": "django.core.files.storage.FileSystemStorage"},
+    "staticfiles": {
+        "BACKEND": "whitenoise.storage.CompressedStaticFilesStorage"
+        if STATIC_ROOT
+        else "django.contrib.staticfiles.storage.StaticFilesStorage"
+    },
+}
+WHITENOISE_USE_FINDERS = STATIC_ROOT is None
 WHITENOISE_AUTOREFRESH = False
+WHITENOISE_IMMUTABLE_FILE_TEST = r"^.*/assets/[^/]+-[0-9A-Za-z_-]{8}\.[a-z0-9]+$"
+"""What the page's build names by its content is kept for a year."""
 
 CONTENT_SECURITY_POLICY = {
     "DIRECTIVES": {

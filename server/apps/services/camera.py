@@ -36,7 +36,6 @@ from fervens_vision import (
     read_strand,
     values_of,
 )
-from fervens_vision.simulate import Scene, photograph
 
 SIMULATED = "simulated"
 CAMERA, SIMULATED_CAMERA = "camera", "simulated_camera"
@@ -135,6 +134,8 @@ def lane_of(loaded: Loaded, key: str) -> Zone:
 
 
 def _photograph(reflectance: Any, seed: int) -> bytes:
+    from fervens_vision.simulate import Scene, photograph  # what renders is not on a server of one's own
+
     random = np.random.default_rng(seed)
     scene = Scene(
         kelvin=(float(random.uniform(3000.0, 6000.0)),) * 2,

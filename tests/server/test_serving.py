@@ -1,0 +1,85 @@
+"""The server's own protocol: slow headers end, lines that are long do not."""
+
+import socket
+import threading
+import time
+
+import pytest
+import uvicorn
+
+from config import serve
+
+
+async def app(scope, receive, send):
+    """Answers at once; /slow takes its time, and sends in two pieces."""
+    await receive()
+    await send({"type": "http.response.start", "status": 200, "headers": [(b"content-length", b"4")]})
+    if scope["path"] == "/slow":
+        import asyncio
+
+        await send({"type": "http.response.body", "body": b"ok", "more_body": True})
+        await asyncio.sleep(1.2)
+    await send({"type": "http.response.body", "body": b"ok" if scope["path"] == "/slow" else b"okok"})
+
+
+@pytest.fixture
+def port(monkeypatch):
+    monkeypatch.setattr(serve, "HEADERS_S", 0.6)
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        found = probe.getsockname()[1]
+    config = uvicorn.Config(app, port=found, http=serve.TimedProtocol, lifespan="off", log_level="critical")
+    server = uvicorn.Server(config)
+    thread = threading.Thread(target=server.run, daemon=True)
+    thread.start()
+    while not server.started:
+        time.sleep(0.02)
+    yield found
+    server.should_exit = True
+    thread.join(timeout=5)
+
+
+def line(port):
+    found = socket.create_connection(("127.0.0.1", port), timeout=5)
+    return found
+
+
+def until_closed(found):
+    began = time.monotonic()
+    while found.recv(4096):
+        pass
+    return time.monotonic() - began
+
+
+@pytest.mark.parametrize("sent", [b"", b"GET / HTTP/1.1\r\nHost: x\r\nX-Slow: "])
+def test_headers_that_do_not_come_end_the_connection(port, sent):
+    found = line(port)
+    found.sendall(sent)
+    assert until_closed(found) < 2.0
+
+
+def test_headers_that_drip_end_it_too_also_those_of_a_second_request(port):
+    found = line(port)
+    found.sendall(b"GET / HTTP/1.1\r\nHost: x\r\n\r\n")
+    assert b"200" in found.recv(4096)
+    began = time.monotonic()
+
+    def drip():
+        for _ in range(60):
+            found.sendall(b"G")
+            time.sleep(0.05)
+
+    with pytest.raises(OSError, match=r"reset|[Bb]roken pipe"):
+        drip()
+    assert time.monotonic() - began < 2.5
+
+
+def test_a_long_answer_is_not_cut_off_and_the_line_serves_on(port):
+    found = line(port)
+    for _ in range(2):
+        found.sendall(b"GET /slow HTTP/1.1\r\nHost: x\r\n\r\n")
+        got = b""
+        while not got.endswith(b"okok"):
+            piece = found.recv(4096)
+            assert piece
+            got += piece
