@@ -1,10 +1,12 @@
 """What must not happen: peroxide in a wash, dye on who may react, 500 for rubbish, sessions that outlive a password."""
 
+import datetime as dt
 import json
 
 import pytest
 from conftest import PASSWORD, ZONE, consult, make_member, to_chair, to_plan
 from django.contrib.auth import get_user_model
+from django.utils import timezone
 
 from apps.shelf.models import Toner
 
@@ -126,3 +128,23 @@ def test_short_nape_hair_is_planned_and_taken_within_the_skins_limit(owner):
     assert service["zones"][0]["touches_the_scalp"]
     plan = owner.get(f"/services/{service['id']}/plan")
     assert plan["lanes"][0]["volume_strength"] <= 20
+
+
+def test_where_the_servers_clock_is_set_back_time_goes_on_from_the_log(owner, monkeypatch):
+    service = to_chair(owner)["id"]
+    board = owner.get(f"/services/{service}/board")
+    key, volume = (board["board"]["lanes"][0][k] for k in ("key", "volume_strength"))
+    owner.event(service, "ApplicationStarted", minutes_ago=2, zone_key=key, volume_strength=volume)
+    owner.event(service, "ApplicationFinished", zone_key=key)
+    real = timezone.now
+    monkeypatch.setattr("django.utils.timezone.now", lambda: real() - dt.timedelta(hours=3))
+    board = owner.get(f"/services/{service}/board")
+    assert board["clock_behind_min"] == pytest.approx(180, abs=1)
+    (lane,) = [x for x in board["board"]["lanes"] if x["key"] == key]
+    assert lane["phase"] == "processing"
+    owner.event(service, "ReadingTaken", zone_key=key, level=5.0, mode="wiped")
+    owner.event(service, "Rinsed", zone_key=key)  # not before it was put on
+    board = owner.get(f"/services/{service}/board")
+    assert board["conflicts"] == []
+    (lane,) = [x for x in board["board"]["lanes"] if x["key"] == key]
+    assert (lane["phase"], len(lane["readings"])) == ("rinsed", 1)

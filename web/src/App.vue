@@ -148,6 +148,20 @@ const leave = async () => {
       >
     </p>
     <section
+      v-if="clock.changedMs"
+      class="no-print mx-4 mb-1 flex flex-wrap items-center gap-3 rounded-[5px] border-l-[8px] border-signal bg-raised px-3 py-1.5 sm:mx-6"
+      role="status"
+    >
+      <span class="grow"
+        ><b
+          >The server's clock was set {{ clock.changedMs > 0 ? 'forward' : 'back' }} by
+          {{ Math.round(Math.abs(clock.changedMs) / 60_000) }} min.</b
+        >
+        Look at the hair, not at the clocks, on whatever is on now.</span
+      >
+      <button type="button" class="btn !min-h-11" @click="clock.seen">Seen</button>
+    </section>
+    <section
       v-if="isOutdated"
       class="no-print mx-4 mb-1 flex flex-wrap items-center gap-3 rounded-[5px] border-l-[8px] border-signal bg-raised px-3 py-1.5 sm:mx-6"
       role="status"

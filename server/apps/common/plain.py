@@ -22,8 +22,8 @@ def _is_unfit(text: str) -> bool:
     return "\x00" in text or any("\ud800" <= c <= "\udfff" for c in text)
 
 
-def _walk(value: Any, place: str, depth: int = 0) -> Iterator[tuple[str, Message, Any]]:
-    """Every unfit value as (place, limit, value shown)."""
+def unfit(value: Any, place: str, depth: int = 0) -> Iterator[tuple[str, Message, Any]]:
+    """Every value that no text or number may be, as (place, limit, value shown)."""
     if depth > DEEPEST:
         yield place, say("limit-depth", most=DEEPEST), "more"
     elif isinstance(value, str):
@@ -36,10 +36,10 @@ def _walk(value: Any, place: str, depth: int = 0) -> Iterator[tuple[str, Message
         for key, item in value.items():
             if _is_unfit(key):
                 yield place or "body", say("limit-plain_keys"), ascii(key)[:60]
-            yield from _walk(item, f"{place}.{key}" if place else key, depth + 1)
+            yield from unfit(item, f"{place}.{key}" if place else key, depth + 1)
     elif isinstance(value, list):
         for i, item in enumerate(value):
-            yield from _walk(item, f"{place}[{i}]", depth + 1)
+            yield from unfit(item, f"{place}[{i}]", depth + 1)
 
 
 def _refused(request: HttpRequest) -> HttpResponse | None:
@@ -50,7 +50,7 @@ def _refused(request: HttpRequest) -> HttpResponse | None:
         return None
     try:
         body = json.loads(request.body) if request.body else None
-        found = next(_walk(body, ""), None)
+        found = next(unfit(body, ""), None)
     except RequestDataTooBig:
         return None  # refused by its own handler
     except (ValueError, RecursionError):

@@ -137,7 +137,7 @@ def _take_service(
     previous = values.get("previous")
     values["previous"] = None
     lightener = values.get("lightener")
-    if lightener is not None and lightener not in shelf:
+    if lightener is not None and str(lightener) not in shelf:
         raise LimitError(f"{where}.lightener", say("limit-on_archives_shelf"), str(lightener)[:40])
     values["lightener"] = None
     service = made(Service, values, where, studio=studio, client=client)
@@ -161,7 +161,8 @@ def _take_service(
             version_out(version)
         except (ValueError, TypeError, AttributeError) as error:
             raise LimitError(f"{where}.versions[{i}].summary", say("limit-as_kept"), str(error)[:60]) from error
-    strand_rows(service, {x.key: x for x in lighteners(studio.pk)})
+    with _as_kept(f"{where}.strands", service.strands):
+        strand_rows(service, {x.key: x for x in lighteners(studio.pk)})
     if service.summary is not None:
         read_filed(service.summary, f"{where}.summary")
     findings_value(service, client)
@@ -268,8 +269,8 @@ def _check_later(studio: Studio, name: str, value: Any) -> None:
             raise ValueError
         elif name == "idle_min":
             studio.idle_min = int(check_range(where, value, *IDLE_MIN, "min"))
-        elif name == "demands_second_factor":
-            studio.demands_second_factor = bool(value)
+        elif name == "demands_second_factor" and not isinstance(value, bool):
+            raise TypeError
 
 
 @contextmanager

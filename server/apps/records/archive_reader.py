@@ -13,6 +13,7 @@ from django.core.exceptions import ValidationError
 from django.db import models
 
 from apps.common.moments import EARLIEST, LATEST, moment
+from apps.common.plain import unfit
 from apps.records.archive import NAMES, PARTS_OF_SERVICE, SKIPPED, TRAIL, fields_of
 from fervens_core.base import CoreError, LimitError, say
 
@@ -36,14 +37,18 @@ def _float(text: str) -> float:
 
 
 def as_json(data: bytes, where: str) -> Any:
+    """The value of an entry or a line, of plain texts and finite numbers. Raises LimitError, CoreError."""
     try:
-        return json.loads(data.decode("utf-8"), parse_constant=_no_number, parse_float=_float)
+        found = json.loads(data.decode("utf-8"), parse_constant=_no_number, parse_float=_float)
     except UnicodeDecodeError as error:
         raise LimitError(where, say("limit-utf8"), error.start) from error
     except (ValueError, RecursionError) as error:
         if isinstance(error, CoreError):
             raise
         raise CoreError("bad_archive.json", where=where, why=str(error)[:80]) from error
+    for place, limit, shown in unfit(found, where.removesuffix(".json")):
+        raise LimitError(place[:160], limit, shown)
+    return found
 
 
 class Reader:
@@ -142,6 +147,8 @@ def made(kind: type[models.Model], value: Any, where: str, **own: Any) -> Any:
             continue
         try:
             clean = f.clean(raw, row) if raw is not None or not f.null else None
+        except (TypeError, ValueError, ArithmeticError, AttributeError) as error:
+            raise LimitError(f"{where}.{f.name}", say("limit-as_kept"), str(raw)[:60]) from error
         except ValidationError as error:
             raise LimitError(
                 f"{where}.{f.name}", say("limit-field_of_model", why=error.messages[0][:120]), str(raw)[:60]

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import datetime as dt
+import logging
 from dataclasses import replace
 from uuid import UUID
 
@@ -35,6 +36,7 @@ from fervens_core.log import (
     version_of,
 )
 
+log = logging.getLogger("fervens")
 FUTURE_MAX = dt.timedelta(minutes=2)
 
 
@@ -122,8 +124,11 @@ def append(
         raise ConflictError("event_id_taken")
     if len(loaded.log) >= LINES_MAX:
         raise LimitError("events", say("limit-at_most_so_many", most=LINES_MAX), LINES_MAX + 1)
-    now = timezone.now()
+    now, behind = timezone.now(), loaded.clock_behind
     occurred_at = moment("occurred_at", occurred_at)
+    if behind > loading.CLOCK_SLACK:  # it was set back: this did not happen before what is logged already
+        log.warning("The clock stands %.0f s before the log of a service", behind.total_seconds())
+        now, occurred_at = now + behind, occurred_at + behind
     if occurred_at.tzinfo is None or not now - PAST_MAX <= occurred_at <= now + FUTURE_MAX:
         raise LimitError("occurred_at", say("limit-within_two_days"), occurred_at.isoformat())
     data = completed(loaded, data)

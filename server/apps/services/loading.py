@@ -8,6 +8,7 @@ from uuid import UUID
 
 from django.db.models import QuerySet
 from django.shortcuts import get_object_or_404
+from django.utils import timezone
 
 from apps.services.adapters import (
     StrandRow,
@@ -63,6 +64,10 @@ def get(member: Membership, service_id: UUID) -> Service:
     return get_object_or_404(with_zones(of_studio(member)), pk=service_id)
 
 
+CLOCK_SLACK = dt.timedelta(seconds=5)
+"""Processes on several machines may differ by so much."""
+
+
 @dataclass(frozen=True, slots=True)
 class Loaded:
     """A service's rows as core values; `log` are the rows of its events, as `events` has them.
@@ -96,6 +101,18 @@ class Loaded:
         if self.row.lightener is None:
             raise ConflictError("no_lightener")
         return lightener_among(self.zone(key).lightener, lightener_value(self.row.lightener), self.others)
+
+    @property
+    def clock_behind(self) -> dt.timedelta:
+        """How far the server's clock stands before the last line that was recorded: then it was set back."""
+        last = max((e.recorded_at for e in self.log[-20:]), default=None)
+        return max(last - timezone.now(), dt.timedelta()) if last else dt.timedelta()
+
+    @property
+    def now(self) -> dt.datetime:
+        """The moment for this service: where the server's clock was set back, time goes on from the last line."""
+        behind = self.clock_behind
+        return timezone.now() + (behind if behind > CLOCK_SLACK else dt.timedelta())
 
     @property
     def strand_values(self) -> tuple[Strand, ...]:

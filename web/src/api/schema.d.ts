@@ -4567,6 +4567,11 @@ export interface components {
              * Format: date-time
              */
             server_now: string;
+            /**
+             * Clock Behind Min
+             * @default 0
+             */
+            clock_behind_min: number;
         };
         /**
          * BoardReading

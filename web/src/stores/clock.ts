@@ -2,17 +2,41 @@ import { useIntervalFn, useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 
+const TICK_MS = 500
+/** A change that is larger is told: lanes are timed by it. */
+const TOLD_MS = 60_000
+/** Smaller ones are how answers travel. */
+const CHANCE_MS = 3_000
+
 /** The server's clock on this device: timers are derived from it and from event times, never counted. */
 export const useClock = defineStore('clock', () => {
   const offsetMs = useLocalStorage('fervens.clock', 0)
   const now = ref(Date.now() + offsetMs.value)
+  /** By how much the server's clock was changed, ms; 0 while nothing is to be told. */
+  const changedMs = ref(0)
+  let hasLearnt = false
+  let wall = Date.now()
+  let counter = performance.now()
   const tick = () => {
-    now.value = Date.now() + offsetMs.value
+    const [atWall, atCounter] = [Date.now(), performance.now()]
+    const off = atWall - wall - (atCounter - counter)
+    // the device's own clock was set back: what it is off from the server changes by as much, and lanes go on. Forward
+    // it may just have slept, and its clock is right; if not, the server says so in a few seconds.
+    if (off < -CHANCE_MS) offsetMs.value -= off
+    ;[wall, counter] = [atWall, atCounter]
+    now.value = atWall + offsetMs.value
   }
   const learn = (serverNow: string) => {
-    offsetMs.value = new Date(serverNow).getTime() - Date.now()
+    tick()
+    const told = new Date(serverNow).getTime() - Date.now()
+    if (hasLearnt && Math.abs(told - offsetMs.value) > TOLD_MS) changedMs.value = told - offsetMs.value
+    hasLearnt = true
+    offsetMs.value = told
     tick()
   }
-  useIntervalFn(tick, 500)
-  return { now, learn, moment: () => new Date(Date.now() + offsetMs.value) }
+  const seen = () => {
+    changedMs.value = 0
+  }
+  useIntervalFn(tick, TICK_MS)
+  return { now, changedMs, learn, seen, moment: () => new Date(Date.now() + offsetMs.value) }
 })

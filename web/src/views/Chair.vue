@@ -81,6 +81,7 @@ const walls = computed(() =>
       })),
     ),
 )
+const behindMin = computed(() => query.data.value?.clock_behind_min ?? 0)
 useAttention(
   () => [...all.value, ...walls.value, ...dueAtBasin(toneStep.value?.acts ?? [])],
   () => clock.now,
@@ -251,6 +252,14 @@ onBeforeUnmount(() => window.clearTimeout(renewing))
 <template>
   <main id="main" class="mx-auto flex w-full max-w-[1500px] grow flex-col px-4 pt-3 pb-6 sm:px-6">
     <h1 class="sr-only">Chair</h1>
+    <p
+      v-if="behindMin > 0.1"
+      class="mb-2 rounded-[5px] border-l-[8px] border-signal bg-raised px-3 py-1.5 font-semibold"
+      role="status"
+    >
+      The server's clock was set back by {{ Math.ceil(behindMin) }} min. Times here go on from the last act: look at the
+      hair.
+    </p>
     <Wait
       v-if="!board"
       :is-loading="query.isLoading.value"

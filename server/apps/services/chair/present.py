@@ -26,7 +26,7 @@ def board_out(loaded: Loaded) -> BoardOut:
     """The chair now."""
     row = loaded.row
     lightener = lightener_value(row.lightener) if row.lightener else None
-    now = timezone.now()
+    now = loaded.now
     there = chair_queries.at_chair(loaded, now)
     return BoardOut(
         service_id=row.pk,
@@ -43,6 +43,7 @@ def board_out(loaded: Loaded) -> BoardOut:
         position=end_of_log(loaded),
         has_reader=reader_address() is not None,
         server_now=now,
+        clock_behind_min=round((now - timezone.now()).total_seconds() / 60.0, 1),
     )
 
 

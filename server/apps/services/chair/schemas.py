@@ -58,6 +58,7 @@ class BoardOut(Schema):
     position: int
     has_reader: bool
     server_now: dt.datetime
+    clock_behind_min: float = 0.0
 
 
 class LogLine(Schema):

@@ -33,7 +33,7 @@ def review_out(loaded: Loaded) -> ReviewOut:
 
 def tone_out(loaded: Loaded, choice: ToneChoice) -> ToneOut:
     """The tone step now."""
-    row, now = loaded.row, timezone.now()
+    row, now = loaded.row, loaded.now
     names = zone_names(loaded)
     return ToneOut(
         service_id=row.pk,
