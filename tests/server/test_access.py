@@ -67,6 +67,8 @@ BODIES = {
     "/api/services/{service_id}/reminder": {},
     "/api/clients/{client_id}/erase": {"typed_name": "x"},
     "/api/orders": {"what": "violet 9"},
+    "/api/shelf/preview": {"text": ""},
+    "/api/shelf/in": {"text": ""},
     "/api/stock/{kind}": {"name": "X", "volume_strength": 12},
     "/api/stock/{kind}/{key}": {"name": "X"},
     "/api/members": {"username": "x", "role": "assistant", "password": "a-long-one-for-tests"},

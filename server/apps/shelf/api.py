@@ -12,7 +12,8 @@ from pydantic import Field, create_model
 
 from apps.common.problems import ERRORS, Problem
 from apps.common.schemas import In
-from apps.shelf import actions, queries
+from apps.common.words import Words
+from apps.shelf import actions, exchange, queries
 from apps.shelf.adapters import label_fields, shade_hex, toner_value
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.studio.auth import member_of
@@ -62,6 +63,69 @@ class ShelfOut(Schema):
     lighteners: list[LightenerOut]
     developers: list[DeveloperOut]
     toners: list[TonerOut]
+
+
+class ShelfText(Schema):
+    """A table or a file, as text."""
+
+    text: str
+
+
+class ShelfTextIn(In):
+    """A table or a file, as text."""
+
+    text: str = Field(max_length=1_500_000)
+
+
+class ShelfProblem(Schema):
+    """Why a line cannot be taken."""
+
+    line: int
+    column: str
+    limit: Words
+    value: str
+
+
+class ShelfPreview(Schema):
+    """What would come in, what is there already, and what is wrong."""
+
+    count: int
+    names: list[str]
+    known: list[str]
+    problems: list[ShelfProblem]
+
+
+class ShelfTaken(Schema):
+    """How many products came in."""
+
+    products: int
+
+
+@router.get("/shelf/out", response={200: ShelfText, ERRORS: Problem})
+def take_shelf_out(request: HttpRequest, form: Literal["csv", "file"] = "csv") -> ShelfText:
+    """The shelf as CSV, or as a file for another studio."""
+    member = member_of(request)
+    return ShelfText(text=exchange.shelf_csv(member) if form == "csv" else exchange.shelf_file(member))
+
+
+@router.post("/shelf/preview", response={200: ShelfPreview, ERRORS: Problem})
+def preview_shelf(request: HttpRequest, payload: ShelfTextIn) -> ShelfPreview:
+    """What a table or a file would bring."""
+    found, known = exchange.preview_shelf(member_of(request), payload.text)
+    return ShelfPreview(
+        count=sum(x.product.name not in known for x in found.lines),
+        names=[x.product.name for x in found.lines if x.product.name not in known][:50],
+        known=known,
+        problems=[
+            ShelfProblem(line=p.line, column=p.column, limit=p.limit, value=p.value) for p in found.problems[:50]
+        ],
+    )
+
+
+@router.post("/shelf/in", response={201: ShelfTaken, ERRORS: Problem})
+def bring_shelf_in(request: HttpRequest, payload: ShelfTextIn) -> Status[ShelfTaken]:
+    """The products of a table or a file, all or nothing."""
+    return Status(201, ShelfTaken(products=exchange.take_shelf(member_of(request), payload.text)))
 
 
 @router.get("/shelf", response={200: ShelfOut, ERRORS: Problem})

@@ -121,6 +121,10 @@ export const changeMember = async (member_id: number, body: Schemas['MemberChang
 export const changeStudio = async (body: Schemas['StudioIn']) => data(await api.PATCH('/api/studio', { body }))
 export const makeLink = async (kind: Schemas['LinkIn']['kind']) =>
   data(await api.POST('/api/links', { body: { kind } }))
+export const takeShelfOut = async (form: 'csv' | 'file') =>
+  data(await api.GET('/api/shelf/out', { params: { query: { form } } }))
+export const previewShelf = async (text: string) => data(await api.POST('/api/shelf/preview', { body: { text } }))
+export const bringShelfIn = async (text: string) => data(await api.POST('/api/shelf/in', { body: { text } }))
 export const countAlike = async (service_id: string) =>
   data(await api.GET('/api/requests/{service_id}/alike', { params: { path: { service_id } } })).requests
 export const clearRequests = async (service_id: string) =>

@@ -4,6 +4,7 @@ import { ref } from 'vue'
 import { previewClients, readClientsCsv, takeArchive, takeClients } from '../api/afterwards'
 import type { Schemas } from '../api/client'
 import { readText, saveText } from '../lib/files'
+import TablePreview from '../parts/TablePreview.vue'
 import { useNotices } from '../stores/notices'
 
 /** What goes out and comes in: clients as a table, the whole studio as an archive. */
@@ -68,33 +69,14 @@ const bring = (event: Event) =>
           }}<input type="file" accept=".csv,text/csv" class="sr-only" :disabled="isBusy !== ''" @change="look"
         /></label>
       </div>
-      <div v-if="preview" class="mt-3 rounded-[5px] bg-raised p-3" role="status">
-        <p>
-          <strong>{{ preview.count }} clients</strong> can come in<template v-if="preview.known.length"
-            >; {{ preview.known.length }} have a name that is here already and stay as they are</template
-          >.
-        </p>
-        <p class="truncate text-sm text-soft">{{ preview.names.slice(0, 8).join(', ') }}</p>
-        <template v-if="preview.problems.length">
-          <p class="mt-2 font-semibold text-stop">Mend these lines first; until then nothing comes in.</p>
-          <ul class="max-h-60 overflow-y-auto text-[15px]">
-            <li v-for="p in preview.problems" :key="`${p.line} ${p.column}`">
-              Line {{ p.line }}, {{ p.column }}: must be {{ p.limit }}, is “{{ p.value }}”.
-            </li>
-          </ul>
-        </template>
-        <div class="mt-2 flex gap-2">
-          <button
-            type="button"
-            class="btn btn-act"
-            :disabled="preview.problems.length > 0 || preview.count === 0 || isBusy !== ''"
-            @click="take"
-          >
-            Bring them in
-          </button>
-          <button type="button" class="btn" @click="preview = null">Leave it</button>
-        </div>
-      </div>
+      <TablePreview
+        v-if="preview"
+        :preview="preview"
+        what="clients"
+        :is-busy="isBusy !== ''"
+        @take="take"
+        @leave="preview = null"
+      />
     </template>
     <template v-if="isOwner">
       <h3 class="label mt-4">The whole studio</h3>

@@ -3,14 +3,17 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { afterwards } from '../api/afterwards'
 import type { Schemas } from '../api/client'
-import { wantToOrder } from '../api/queries'
+import { queries, wantToOrder } from '../api/queries'
 import { grams, levelText } from '../lib/time'
 import Wait from '../parts/Wait.vue'
 import { useNotices } from '../stores/notices'
 import ProductSheet from './ProductSheet.vue'
+import ShelfExchange from './ShelfExchange.vue'
 
 type Product = Schemas['ProductOut']
 const query = useQuery(afterwards.stock())
+const session = useQuery(queries.session())
+const isLead = computed(() => ['owner', 'technician'].includes(session.data.value?.role ?? ''))
 const client = useQueryClient()
 const notices = useNotices()
 const opened = ref<Product | null>(null)
@@ -84,6 +87,7 @@ const changed = async () => {
           </li>
         </ul>
       </section>
+      <ShelfExchange v-if="isLead && products.length === 0" is-empty />
       <div class="grid items-start gap-4 lg:grid-cols-2">
         <div v-for="(column, i) in columns" :key="i" class="flex flex-col gap-4">
           <section v-for="k in column" :key="k.kind" class="panel" :aria-label="k.name">
@@ -125,6 +129,7 @@ const changed = async () => {
           </section>
         </div>
       </div>
+      <ShelfExchange v-if="isLead && products.length > 0" class="mt-4" :is-empty="false" />
       <ProductSheet
         :product="opened"
         :adding="adding"

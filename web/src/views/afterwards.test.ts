@@ -31,7 +31,12 @@ const { answers, changeClient } = vi.hoisted(() => ({
   answers: {} as Record<string, unknown>,
   changeClient: vi.fn(),
 }))
-vi.mock('../api/queries', () => ({ changeClient, queries: {} }))
+vi.mock('../api/queries', () => ({
+  changeClient,
+  queries: {
+    session: () => ({ queryKey: ['session'], queryFn: () => Promise.resolve({ role: 'owner' }), retry: false }),
+  },
+}))
 vi.mock('../api/account', () => ({
   accounts: { invitations: () => ({ queryKey: ['invitations'], queryFn: () => Promise.resolve([]), retry: false }) },
   ...Object.fromEntries(
@@ -73,7 +78,15 @@ vi.mock('../api/afterwards', () => {
     'takeArchive',
   ]
   const more = ['readClientsCsv', 'makeLink', 'revokeLink', 'changeMember', 'carryLearnt', 'undoLearnt']
-  const rest = ['addProduct', 'changeProduct', 'removeProduct', 'sendRequest']
+  const rest = [
+    'takeShelfOut',
+    'previewShelf',
+    'bringShelfIn',
+    'addProduct',
+    'changeProduct',
+    'removeProduct',
+    'sendRequest',
+  ]
   return {
     afterwards: Object.fromEntries(names.map((n) => [n, query(n)])),
     ...Object.fromEntries([...does, ...more, ...rest].map((n) => [n, vi.fn(() => Promise.resolve({}))])),

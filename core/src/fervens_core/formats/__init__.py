@@ -30,6 +30,7 @@ from fervens_core.formats.service_file import (
     write_service_file,
     zone_in_parts,
 )
+from fervens_core.formats.shelf_csv import ShelfLine, ShelfTable, shelf_from_text, shelf_to_csv, shelf_to_file
 from fervens_core.formats.strand_csv import strands_from_csv, strands_to_csv
 
 __all__ = [
@@ -46,6 +47,8 @@ __all__ = [
     "Measured",
     "ReadingLine",
     "ServiceFile",
+    "ShelfLine",
+    "ShelfTable",
     "SimulatedReader",
     "advise_answer",
     "answers_schema",
@@ -65,6 +68,9 @@ __all__ = [
     "samples_from_cgats",
     "samples_to_cgats",
     "service_file_schema",
+    "shelf_from_text",
+    "shelf_to_csv",
+    "shelf_to_file",
     "strands_from_csv",
     "strands_to_csv",
     "tone_answer",

@@ -23,6 +23,7 @@ from fervens_core.toning.formula import (
     toned_lab,
 )
 from fervens_core.toning.formulas import Formulas, formulas_of
+from fervens_core.toning.measured import dyes_of_measured
 from fervens_core.toning.neutralise import cool_share, dye_shares, explain, natural_lab, rank_neutralisers
 from fervens_core.toning.reach import Needed, needed_for
 from fervens_core.toning.session import BOWLS_MAX, Hand, SessionPart, SessionTone, ToneSession, spread_of
@@ -55,6 +56,7 @@ __all__ = [
     "cool_share",
     "deposit",
     "dye_shares",
+    "dyes_of_measured",
     "explain",
     "first_pass",
     "formulas_of",
