@@ -19,14 +19,18 @@ class Studio(models.Model):
     weakest_worn = models.FloatField(default=10.0, help_text="On hair that is light, fine, porous or delicate.")
     weakest_old_dye = models.FloatField(default=5.0, help_text="On old direct dye.")
     hands = models.JSONField(default=dict, blank=True, help_text="How fast its hands are; what is missing is usual.")
-    eyes = models.JSONField(default=list, blank=True, help_text="What filed services taught of members' eyes.")
-    eyes_revision = models.PositiveIntegerField(default=0)
+    eyes = models.JSONField(default=list, db_default=[], blank=True, help_text="What filed services taught of members' eyes.")
+    eyes_revision = models.PositiveIntegerField(default=0, db_default=0)
     card = models.JSONField(null=True, blank=True, help_text="What a reader said of its printed card.")
     to_order = models.JSONField(default=list, blank=True)
     currency = models.CharField(max_length=8, default="€")
     is_demo = models.BooleanField(default=False, help_text="Its members sign in from this machine only.")
-    idle_min = models.PositiveIntegerField(default=120, help_text="Minutes without an act until others' devices end.")
-    demands_second_factor = models.BooleanField(default=False, help_text="Every member has to have one.")
+    idle_min = models.PositiveIntegerField(
+        default=120, db_default=120, help_text="Minutes without an act until others' devices end."
+    )
+    demands_second_factor = models.BooleanField(
+        default=False, db_default=False, help_text="Every member has to have one."
+    )
 
     def __str__(self) -> str:
         return self.name
@@ -47,11 +51,19 @@ class Membership(models.Model):
     studio = models.ForeignKey(Studio, on_delete=models.CASCADE, related_name="members")
     role = models.CharField(max_length=20, choices=Role.choices, default=Role.TECHNICIAN)
     pace_min_per_foil = models.FloatField(null=True, blank=True, help_text="Own minutes a section.")
-    eye_rounds = models.JSONField(default=list, blank=True, help_text="Calibration rounds of the member's own eye.")
-    owes_password = models.BooleanField(default=False, help_text="Someone else chose the password: own one first.")
+    eye_rounds = models.JSONField(
+        default=list, db_default=[], blank=True, help_text="Calibration rounds of the member's own eye."
+    )
+    owes_password = models.BooleanField(
+        default=False, db_default=False, help_text="Someone else chose the password: own one first."
+    )
     second_factor_at = models.DateTimeField(null=True, blank=True, help_text="Since when codes are asked for.")
-    recovery_hashes = models.JSONField(default=list, blank=True, help_text="Of codes that were not used yet.")
-    sessions_revision = models.PositiveIntegerField(default=0, help_text="Sessions of an earlier one have ended.")
+    recovery_hashes = models.JSONField(
+        default=list, db_default=[], blank=True, help_text="Of codes that were not used yet."
+    )
+    sessions_revision = models.PositiveIntegerField(
+        default=0, db_default=0, help_text="Sessions of an earlier one have ended."
+    )
 
     def __str__(self) -> str:
         return f"{self.name} ({self.role})"
@@ -123,7 +135,7 @@ class AuditEntry(models.Model):
     member_name = models.CharField(max_length=160)
     act = models.CharField(max_length=60)
     target = models.CharField(max_length=80)
-    changes = models.JSONField(default=dict, blank=True, help_text="Field to [before, after].")
+    changes = models.JSONField(default=dict, db_default={}, blank=True, help_text="Field to [before, after].")
     at = models.DateTimeField(auto_now_add=True)
 
     class Meta:

@@ -34,5 +34,8 @@ class Migration(migrations.Migration):
         ),
         migrations.AddField(model_name="lightener", name="rate_factor", field=models.FloatField(default=1.0)),
         migrations.RunPython(keep_what_was_before, as_it_was),
-        migrations.RemoveField(model_name="lightener", name="lift_factor_before"),
+        # the column stays for servers of the state before, and goes in a later release
+        migrations.SeparateDatabaseAndState(
+            state_operations=[migrations.RemoveField(model_name="lightener", name="lift_factor_before")]
+        ),
     ]
