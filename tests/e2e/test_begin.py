@@ -7,6 +7,28 @@ from apps.studio.begin import begin_token
 
 from .conftest import violations
 
+COLUMNS = [
+    "kind", "name", "volume_strength", "level", "developer_parts", "developer_volume", "label_min_min",
+    "label_max_min", "max_volume", "max_volume_on_scalp", "bowl_life_min", "patch_test_wait_h", "max_applications",
+    "is_dark", "is_heat_allowed", "counts_from_end", "is_oxidative", "use", "dyes", "measured", "stock_g", "low_g",
+    "price_per_g",
+]  # fmt: skip
+ROWS = [
+    {
+        "kind": "lightener",
+        "name": "Chalk powder",
+        "developer_parts": "2",
+        "label_max_min": "50",
+        "max_applications": "2",
+    },
+    {"kind": "developer", "name": "Cream 20", "volume_strength": "20"},
+    {"kind": "developer", "name": "Cream 30", "volume_strength": "30"},
+    {"kind": "toner", "name": "Fog 9", "level": "9", "dyes": "violet 60; blue 40"},
+    {"kind": "toner", "name": "Sand 8", "level": "8", "dyes": "violet 50; yellow 50"},
+    {"kind": "toner", "name": "Ash 7", "level": "7", "dyes": "blue 70; violet 30"},
+]
+SHELF = "\r\n".join([",".join(COLUMNS), *(",".join(r.get(c, "") for c in COLUMNS) for r in ROWS)]) + "\r\n"
+
 
 @pytest.fixture
 def empty(address, transactional_db, page):
@@ -18,7 +40,8 @@ def empty(address, transactional_db, page):
 
 def test_a_new_owner_makes_a_studio_and_is_led_on(empty, address):
     page = empty
-    page.goto(f"{address}/begin?token={begin_token()}")
+    token = begin_token()
+    page.goto(f"{address}/begin?token={token}")
     page.get_by_label("Name of the studio").fill("The Dressing Room")
     page.get_by_label("Your first name").fill("Ines")
     page.get_by_label("Your last name").fill("Farrow")
@@ -33,7 +56,21 @@ def test_a_new_owner_makes_a_studio_and_is_led_on(empty, address):
     assert violations(page) == []
     page.get_by_role("listitem").filter(has_text="What you lighten with").get_by_role("link").click()
     page.wait_for_url("**/shelf")
-    page.goto(f"{address}/begin?token={begin_token()}")
+    expect(page.get_by_text("Nothing stands here yet.")).to_be_visible()
+    assert violations(page) == []
+    page.get_by_label("Bring a table or a file in").set_input_files(
+        {"name": "shelf.csv", "mimeType": "text/csv", "buffer": SHELF.encode()}
+    )
+    expect(page.get_by_role("status").filter(has_text="can come in")).to_contain_text("6 products")
+    page.get_by_role("button", name="Bring them in").click()
+    expect(page.get_by_text("Chalk powder")).to_be_visible()
+    page.goto(address)
+    steps = page.get_by_role("region", name="First steps")
+    expect(steps.get_by_role("listitem").filter(has_text="What you tone with")).to_contain_text("Done")
+    steps.get_by_role("button", name="A practice head").click()
+    page.get_by_role("heading", name="Consultation").wait_for()
+    assert violations(page) == []
+    page.goto(f"{address}/begin?token={token}")
     expect(page.get_by_text("There is a studio here already.")).to_be_visible()
 
 

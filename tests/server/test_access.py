@@ -67,6 +67,7 @@ BODIES = {
     "/api/services/{service_id}/reminder": {},
     "/api/clients/{client_id}/erase": {"typed_name": "x"},
     "/api/orders": {"what": "violet 9"},
+    "/api/begin/practice": {},
     "/api/shelf/preview": {"text": ""},
     "/api/shelf/in": {"text": ""},
     "/api/stock/{kind}": {"name": "X", "volume_strength": 12},

@@ -1,7 +1,10 @@
 """A studio begins on an empty server: once, by who holds the token, with first steps told by what is there."""
 
+from io import StringIO
+
 import pytest
 from conftest import Actor, make_member, make_studio
+from django.contrib.auth import get_user_model
 from django.core.management import call_command
 from django.test import Client as Browser
 
@@ -33,13 +36,14 @@ def test_the_first_visit_makes_the_studio_and_its_owner_and_signs_in(db):
 
 
 def test_it_is_made_once(transactional_db):
-    answers = together(*(lambda i=i: sent_any(f"ines{i}") for i in range(3)))
+    token = begin_token()
+    answers = together(*(lambda i=i: sent_any(f"ines{i}", token) for i in range(3)))
     assert sorted(a.get("code", "made") for a in answers) == ["begun_already", "begun_already", "made"]
     assert Studio.objects.count() == 1
 
 
-def sent_any(username):
-    body = OWNER | {"password": PASSWORD, "token": begin_token(), "username": username}
+def sent_any(username, token):
+    body = OWNER | {"password": PASSWORD, "token": token, "username": username}
     return Browser().post("/api/begin", body, content_type="application/json").json()
 
 
@@ -55,7 +59,7 @@ def test_a_token_ends_after_a_week_and_with_the_first_studio(db, monkeypatch):
     assert sent(Browser(), 409, token=token)["code"] == "begin_token"
     monkeypatch.undo()
     make_studio("Another")
-    assert sent(Browser(), 409)["code"] == "begun_already"
+    assert sent(Browser(), 409, token=token)["code"] == "begun_already"
 
 
 @pytest.mark.parametrize(
@@ -101,3 +105,28 @@ def test_first_steps_are_told_by_what_is_there(db):
     assert steps(owner) == {
         "shelf": True, "toners": False, "school": True, "members": True, "eye": False, "service": True,
     }  # fmt: skip
+
+
+def test_another_studio_begins_with_an_address_of_its_own_once(db):
+    sent(Browser())
+    out = StringIO()
+    call_command("begin_address", stdout=out)
+    assert out.getvalue() == ""
+    call_command("begin_address", "--another", stdout=out)
+    token = out.getvalue().strip().split("token=")[1]
+    other = Actor()
+    assert other.get(f"/begin?token={token}")["is_open"]
+    assert not other.get("/begin?token=guess")["is_open"]
+    second = {"studio": "Next door", "username": "otto", "first_name": "Otto", "last_name": "B", "password": PASSWORD}
+    assert other.post("/begin", second | {"token": token})["studio_name"] == "Next door"
+    assert other.get("/clients")["total"] == 0
+    user = get_user_model().objects.get(username="otto")
+    assert not user.is_superuser
+    assert Actor().post("/begin", second | {"token": token, "username": "third"}, 409)["code"] == "begun_already"
+
+
+def test_a_first_practice_head_comes_to_a_plan_at_once(owner):
+    service = owner.post("/begin/practice", None, 201)["service_id"]
+    told = owner.get(f"/services/{service}")
+    assert (told["client_name"], len(told["zones"]), told["is_hair_piece"]) == ("Practice head", 12, True)
+    assert told["verdict"]

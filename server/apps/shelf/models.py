@@ -36,9 +36,7 @@ class Lightener(Product):
     bowl_life_min = models.FloatField(default=20)
     lift_factor = models.FloatField(default=1.0)
     rate_factor = models.FloatField(default=1.0, db_default=1.0)
-    learnt = models.JSONField(
-        default=list, db_default=[], blank=True, help_text="Kinds of hair it lifts otherwise."
-    )
+    learnt = models.JSONField(default=list, db_default=[], blank=True, help_text="Kinds of hair it lifts otherwise.")
     learnt_before = models.JSONField(null=True, blank=True, help_text="What was so before learning was carried in.")
     is_dark = models.BooleanField(default=False)
     is_heat_allowed = models.BooleanField(default=False)

@@ -21,15 +21,23 @@ def is_open() -> bool:
 
 
 def begin_token() -> str:
-    """What the first visit has to bring; good for a week, and for nothing once there is a studio."""
-    return signing.dumps("begin", salt=SALT)
+    """What a first visit has to bring; good for a week, and for nothing once there is another studio more."""
+    return signing.dumps(f"begin {Studio.objects.count()}", salt=SALT)
+
+
+def is_good(token: str) -> bool:
+    """Whether a token makes a studio now."""
+    try:
+        return bool(signing.loads(token, salt=SALT, max_age=DAYS * 86400) == f"begin {Studio.objects.count()}")
+    except signing.BadSignature:
+        return False
 
 
 def _check(token: str) -> None:
-    try:
-        signing.loads(token, salt=SALT, max_age=DAYS * 86400)
-    except signing.BadSignature:
-        raise ConflictError("begin_token") from None
+    """Raises ConflictError: the token is none, or a studio was made with it."""
+    if is_good(token):
+        return
+    raise ConflictError("begin_token" if is_open() else "begun_already")
 
 
 def begin(*, token: str, studio: str, username: str, first_name: str, last_name: str, password: str) -> Membership:
@@ -38,17 +46,14 @@ def begin(*, token: str, studio: str, username: str, first_name: str, last_name:
     Raises:
         ConflictError: there is a studio already, or the token is none. LimitError: a field.
     """
-    if not is_open():
-        raise ConflictError("begun_already")
     _check(token)
     name = check_text("studio", studio, 80).strip()
     user = make_user(username=username, first_name=first_name, last_name=last_name, password=password)
-    user.is_staff = user.is_superuser = True
+    user.is_staff = user.is_superuser = is_open()  # who was here first keeps the server's house
     with transaction.atomic():
         with connection.cursor() as cursor:
             cursor.execute("SELECT pg_advisory_xact_lock(%s)", [_LOCK])
-        if not is_open():
-            raise ConflictError("begun_already")
+        _check(token)
         row = Studio.objects.create(name=name)
         user.save()
         member = Membership.objects.create(user=user, studio=row, role=Role.OWNER)

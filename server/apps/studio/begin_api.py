@@ -45,9 +45,9 @@ class StepOut(Schema):
 
 @router.get("/begin", auth=None, response=BeginOut)
 @decorate_view(ensure_csrf_cookie)
-def read_begin(request: HttpRequest) -> BeginOut:
-    """Whether the first visit is still to come."""
-    return BeginOut(is_open=first.is_open())
+def read_begin(request: HttpRequest, token: str = "") -> BeginOut:
+    """Whether a first visit is still to come: to an empty server, or with a token for another studio."""
+    return BeginOut(is_open=first.is_open() or first.is_good(token[:400]))
 
 
 @router.post("/begin", auth=None, response={200: SessionOut, ERRORS: Problem})

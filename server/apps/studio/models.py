@@ -19,7 +19,9 @@ class Studio(models.Model):
     weakest_worn = models.FloatField(default=10.0, help_text="On hair that is light, fine, porous or delicate.")
     weakest_old_dye = models.FloatField(default=5.0, help_text="On old direct dye.")
     hands = models.JSONField(default=dict, blank=True, help_text="How fast its hands are; what is missing is usual.")
-    eyes = models.JSONField(default=list, db_default=[], blank=True, help_text="What filed services taught of members' eyes.")
+    eyes = models.JSONField(
+        default=list, db_default=[], blank=True, help_text="What filed services taught of members' eyes."
+    )
     eyes_revision = models.PositiveIntegerField(default=0, db_default=0)
     card = models.JSONField(null=True, blank=True, help_text="What a reader said of its printed card.")
     to_order = models.JSONField(default=list, blank=True)

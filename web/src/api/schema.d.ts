@@ -41,7 +41,7 @@ export interface paths {
         };
         /**
          * Read Begin
-         * @description Whether the first visit is still to come.
+         * @description Whether a first visit is still to come: to an empty server, or with a token for another studio.
          */
         get: operations["apps_studio_begin_api_read_begin"];
         put?: never;
@@ -730,6 +730,26 @@ export interface paths {
          * @description Start a service for a client.
          */
         post: operations["apps_services_consultation_api_start_service"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/begin/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Start Practice
+         * @description A first head to try it all on: hair on a stand, told already.
+         */
+        post: operations["apps_services_consultation_api_start_practice"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3661,6 +3681,17 @@ export interface components {
             /** Starts At */
             starts_at?: string | null;
             kind?: components["schemas"]["ServiceKind"] | null;
+        };
+        /**
+         * PracticeOut
+         * @description A head of hair on a stand.
+         */
+        PracticeOut: {
+            /**
+             * Service Id
+             * Format: uuid
+             */
+            service_id: string;
         };
         /**
          * CancelledOut
@@ -8800,7 +8831,9 @@ export interface operations {
     };
     apps_studio_begin_api_read_begin: {
         parameters: {
-            query?: never;
+            query?: {
+                token?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -11765,6 +11798,71 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ServiceOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_consultation_api_start_practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeOut"];
                 };
             };
             /** @description Unauthorized */

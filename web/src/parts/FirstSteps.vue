@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
-import { begins } from '../api/begin'
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { begins, practise } from '../api/begin'
+import { useNotices } from '../stores/notices'
 
 /** What a new studio has still to do: a quarter of an hour, in any order; gone when a service has begun. */
 const query = useQuery(begins.steps())
@@ -19,8 +21,27 @@ const said = {
     why: 'Twelve strands, five minutes: your readings are then corrected.',
     to: 'calibrate',
   },
-  service: { title: 'A first head', why: 'New service, up here. The verdict and the plan follow from it.', to: null },
+  service: {
+    title: 'A first head',
+    why: 'New service, up here; or a head of hair on a stand, told already, to try it all on.',
+    to: null,
+  },
 } as const
+const router = useRouter()
+const notices = useNotices()
+const isBusy = ref(false)
+/** A head of hair on a stand, told already: what a plan comes to, without anyone waiting. */
+const practice = async () => {
+  isBusy.value = true
+  try {
+    const { service_id } = await practise()
+    await router.push({ name: 'consultation', params: { id: service_id } })
+  } catch (error) {
+    notices.fail(error)
+  } finally {
+    isBusy.value = false
+  }
+}
 const steps = computed(() => (query.data.value ?? []).map((s) => ({ ...s, ...said[s.code] })))
 const isNew = computed(() => steps.value.some((s) => s.code === 'service' && !s.is_done))
 const next = computed(() => steps.value.find((s) => !s.is_done)?.code)
@@ -39,6 +60,15 @@ const next = computed(() => steps.value.find((s) => !s.is_done)?.code)
           ><strong class="block text-lg leading-tight" :class="{ 'text-soft': s.is_done }">{{ s.title }}</strong
           ><span class="text-soft">{{ s.is_done ? 'Done.' : s.why }}</span></span
         >
+        <button
+          v-if="s.code === 'service' && !s.is_done"
+          type="button"
+          class="btn"
+          :disabled="isBusy"
+          @click="practice"
+        >
+          A practice head
+        </button>
         <RouterLink v-if="s.to" class="btn" :class="{ 'btn-act': s.code === next }" :to="{ name: s.to }">{{
           s.is_done ? 'Look' : 'Go there'
         }}</RouterLink>

@@ -10,8 +10,8 @@ import Logo from '../parts/Logo.vue'
 const route = useRoute()
 const router = useRouter()
 const client = useQueryClient()
-const query = useQuery(begins.isOpen())
 const token = computed(() => String(route.query.token ?? ''))
+const query = useQuery(computed(() => begins.isOpen(token.value)))
 const form = reactive({ studio: '', first_name: '', last_name: '', username: '', password: '' })
 const problem = ref('')
 const wrong = ref('')
@@ -42,7 +42,7 @@ const fields = [
     <Logo class="!size-14" />
     <h1 class="mt-4 text-4xl" style="font-stretch: 118%">A studio of your own</h1>
     <template v-if="query.data.value?.is_open">
-      <p class="mt-1 mb-8 text-soft">You are the first here. Who you name now owns the studio and lets others in.</p>
+      <p class="mt-1 mb-8 text-soft">You are its first. Who you name now owns the studio and lets others in.</p>
       <form class="grid grid-cols-2 gap-4" @submit.prevent="send">
         <div v-for="f in fields" :key="f.name" :class="{ 'col-span-2': 'isWide' in f }">
           <label class="label" :for="f.name">{{ f.label }}</label>

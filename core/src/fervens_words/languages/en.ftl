@@ -1153,6 +1153,7 @@ history-strands = { WHOLE($count) } { $count ->
 hair_kind = { $history }, { $thickness }, porosity { $porosity }
 
 request-form = request form
+practice-head = Practice head
 request-photo = sent by the client
 request-notes = Asked for a visit on { DAY($on) }. Reach: { $reach }.
     Told: { $past }

@@ -11,7 +11,9 @@ from django.db import transaction
 from django.utils import timezone
 
 from apps.clients import queries as client_queries
+from apps.clients.models import Client
 from apps.common.telling import tell
+from apps.common.words import in_words
 from apps.services import loading
 from apps.services.acts import check_revision, locked
 from apps.services.adapters import StrandRow, findings_value, strand_data, zone_row
@@ -23,7 +25,7 @@ from apps.studio.actions import audit
 from apps.studio.models import Membership
 from fervens_core.base import ConflictError, LimitError, check_level, say
 from fervens_core.formats import lighteners_named
-from fervens_core.head import ServiceKind, Zone, lanes_of
+from fervens_core.head import USUAL_HEAD, Hair, ServiceKind, Zone, lanes_of
 from fervens_core.log import Step
 from fervens_core.planning import propose_order
 
@@ -56,6 +58,23 @@ def start_service(
         facts={k: last.facts[k] for k in LASTING_FACTS if k in last.facts} if last else {},
     )
     audit(member, "service_started", row.pk)
+    return loading.get(member, row.pk)
+
+
+PRACTICE_FROM, PRACTICE_TO = 4.0, 8.0
+
+
+@transaction.atomic
+def start_practice(member: Membership) -> Service:
+    """A head of hair on a stand, told already: every zone at level 4, wanted at 8, in the usual sections."""
+    client = Client.objects.create(studio_id=member.studio_id, name=in_words(say("practice-head")), is_hair_piece=True)
+    row = start_service(member, client.pk, None)
+    hair = Hair(PRACTICE_FROM)
+    zones = [
+        Zone(z.key, in_words(z.name), hair, PRACTICE_TO, foil_count=z.foil_count, is_delicate=z.is_delicate)
+        for z in USUAL_HEAD
+    ]
+    row.zones.bulk_create([zone_row(row, z, i) for i, z in enumerate(zones)])
     return loading.get(member, row.pk)
 
 

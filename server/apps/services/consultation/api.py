@@ -13,7 +13,15 @@ from apps.services import loading
 from apps.services.consultation import actions as consultation_actions
 from apps.services.consultation import present as consultation_present
 from apps.services.consultation.reading import consultation_of
-from apps.services.consultation.schemas import ConsultationIn, HeadOut, HeadZoneOut, PaletteOut, ServiceIn, ServiceOut
+from apps.services.consultation.schemas import (
+    ConsultationIn,
+    HeadOut,
+    HeadZoneOut,
+    PaletteOut,
+    PracticeOut,
+    ServiceIn,
+    ServiceOut,
+)
 from apps.services.visits import actions as visits
 from apps.services.visits.schemas import CancelledOut
 from apps.shelf.queries import lighteners
@@ -56,6 +64,12 @@ def start_service(request: HttpRequest, payload: ServiceIn) -> Status[ServiceOut
         member_of(request), payload.client_id, payload.starts_at, payload.kind or ServiceKind.LIGHTEN_AND_TONE
     )
     return Status(201, consultation_present.service_out(loading.load(row)))
+
+
+@router.post("/begin/practice", response={201: PracticeOut, ERRORS: Problem})
+def start_practice(request: HttpRequest) -> Status[PracticeOut]:
+    """A first head to try it all on: hair on a stand, told already."""
+    return Status(201, PracticeOut(service_id=consultation_actions.start_practice(member_of(request)).pk))
 
 
 @router.get("/services/{service_id}", response={200: ServiceOut, ERRORS: Problem})

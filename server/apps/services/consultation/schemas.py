@@ -164,6 +164,12 @@ class ServiceOut(Schema):
     server_now: dt.datetime
 
 
+class PracticeOut(Schema):
+    """A head of hair on a stand."""
+
+    service_id: UUID
+
+
 class ServiceIn(In):
     """A new service."""
 

@@ -17,9 +17,10 @@ class Command(BaseCommand):
 
     def add_arguments(self, parser: ArgumentParser) -> None:
         """Where the server is reached."""
+        parser.add_argument("--another", action="store_true", help="for another studio beside those there are")
         parser.add_argument("--base", default="http://127.0.0.1:8733", help="address of the server, without a path")
 
     def handle(self, *args: Any, **options: Any) -> None:
         """One line, or none."""
-        if is_open():
+        if is_open() or options["another"]:
             self.stdout.write(f"{options['base'].rstrip('/')}/begin?token={begin_token()}")
