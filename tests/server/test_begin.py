@@ -3,7 +3,7 @@
 from io import StringIO
 
 import pytest
-from conftest import Actor, make_member, make_studio
+from conftest import Actor, make_member, make_studio, to_plan
 from django.contrib.auth import get_user_model
 from django.core.management import call_command
 from django.test import Client as Browser
@@ -130,3 +130,12 @@ def test_a_first_practice_head_comes_to_a_plan_at_once(owner):
     told = owner.get(f"/services/{service}")
     assert (told["client_name"], len(told["zones"]), told["is_hair_piece"]) == ("Practice head", 12, True)
     assert told["verdict"]
+
+
+def test_plans_begin_with_the_studios_school(owner):
+    school = {"step": "bottles", "bowl_style": "large", "delicate_way": "same_short", "has_additive": True, "hands": 2}
+    assert owner.ask("PATCH", "/studio", {"school": school})["school"] == school
+    assert owner.ask("PATCH", "/studio", {"school": {"step": "guessed"}}, 422)["field"] == "school.step"
+    service = to_plan(owner)
+    choice = owner.get(f"/services/{service['id']}/plan")
+    assert {k: choice[k] for k in school} == school

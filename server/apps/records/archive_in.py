@@ -40,14 +40,14 @@ from apps.shelf.models import Developer, Lightener, Toner
 from apps.shelf.queries import lighteners
 from apps.studio.actions import audit
 from apps.studio.models import AuditEntry, Membership, Role, Studio
-from apps.studio.people import GROWTH, IDLE_MIN, PACE, WEAKEST, WEAKEST_VOLUME
+from apps.studio.people import GROWTH, IDLE_MIN, MEMBERS_MAX, PACE, WEAKEST, WEAKEST_VOLUME
 from apps.studio.policies import require_may
-from fervens_core.base import ConflictError, CoreError, LimitError, check_range, say
+from fervens_core.base import ConflictError, CoreError, LimitError, check_range, read, say
 from fervens_core.followup import read_filed
 from fervens_core.head import ReadingMode
 from fervens_core.lift import EyePair
 from fervens_core.log import Step, fold
-from fervens_core.planning import Paces
+from fervens_core.planning import Paces, School
 
 PARTS = {
     "zones": 200, "versions": 200, "events": LINES_MAX, "addenda": 5000, "uses": 4 * LINES_MAX,
@@ -261,6 +261,8 @@ def _check_later(studio: Studio, name: str, value: Any) -> None:
         setattr(studio, name, any_json(field, value, where) if isinstance(field, models.JSONField) else value)
         if name == "hands":
             Paces(**value)
+        elif name == "school":
+            read(School, value)
         elif name == "eyes":
             eyes_out(studio)
         elif name == "card":
@@ -285,7 +287,7 @@ def _as_kept(where: str, value: Any) -> Iterator[None]:
 
 
 def _take(reader: Reader, studio: Studio, member: Membership) -> dict[str, int]:
-    users = _take_members(studio, as_list(as_json(reader.read("members.json"), "members.json"), "members", 500))
+    users = _take_members(studio, as_list(as_json(reader.read("members.json"), "members.json"), "members", MEMBERS_MAX))
     shelf = as_object(as_json(reader.read("shelf.json"), "shelf.json"), "shelf.json")
     _take_shelf(studio, shelf)
     own_lighteners = {str(pk) for pk in Lightener.objects.filter(studio=studio).values_list("pk", flat=True)}

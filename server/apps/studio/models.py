@@ -19,6 +19,9 @@ class Studio(models.Model):
     weakest_worn = models.FloatField(default=10.0, help_text="On hair that is light, fine, porous or delicate.")
     weakest_old_dye = models.FloatField(default=5.0, help_text="On old direct dye.")
     hands = models.JSONField(default=dict, blank=True, help_text="How fast its hands are; what is missing is usual.")
+    school = models.JSONField(
+        default=dict, db_default={}, blank=True, help_text="With what its plans begin; what is missing is usual."
+    )
     eyes = models.JSONField(
         default=list, db_default=[], blank=True, help_text="What filed services taught of members' eyes."
     )

@@ -149,6 +149,8 @@ def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
             setattr(row, field, check_range(field, values[field], *WEAKEST_VOLUME, "vol"))
     if values.get("hands") is not None:
         row.hands = plain(values["hands"])
+    if values.get("school") is not None:
+        row.school = plain(values["school"])
     if values.get("idle_min") is not None:
         row.idle_min = int(check_range("idle_min", values["idle_min"], *IDLE_MIN, "min"))
     if values.get("demands_second_factor") is not None:

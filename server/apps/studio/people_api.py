@@ -16,7 +16,8 @@ from apps.common.schemas import In
 from apps.studio import people
 from apps.studio.auth import member_of
 from apps.studio.models import Membership, Studio, StudioLink
-from fervens_core.planning import Paces
+from fervens_core.base import read
+from fervens_core.planning import Paces, School
 
 router = Router(tags=["studio"])
 PAGE = 100
@@ -68,6 +69,7 @@ class StudioOut(Schema):
     weakest_worn: float
     weakest_old_dye: float
     hands: Paces
+    school: School
     currency: str
     idle_min: int
     demands_second_factor: bool
@@ -83,6 +85,7 @@ class StudioIn(In):
     weakest_worn: Number | None = None
     weakest_old_dye: Number | None = None
     hands: Paces | None = None
+    school: School | None = None
     currency: str | None = Field(None, min_length=1, max_length=8)
     idle_min: Number | None = None
     demands_second_factor: bool | None = None
@@ -130,6 +133,7 @@ def _studio(row: Studio) -> StudioOut:
         weakest_worn=row.weakest_worn,
         weakest_old_dye=row.weakest_old_dye,
         hands=Paces(**row.hands),
+        school=read(School, row.school),
         currency=row.currency,
         idle_min=row.idle_min,
         demands_second_factor=row.demands_second_factor,

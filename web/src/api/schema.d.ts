@@ -8288,6 +8288,25 @@ export interface components {
             tone_share?: number;
         };
         /**
+         * School
+         * @description How a studio works where nobody says otherwise: with what every plan of it begins.
+         *
+         *     Args:
+         *         step, bowl_style, delicate_way, has_additive, hands: as in `PlanChoice`.
+         */
+        School: {
+            step?: components["schemas"]["VolumeStep"];
+            bowl_style?: components["schemas"]["BowlStyle"];
+            delicate_way?: components["schemas"]["DelicateWay"];
+            /** Has Additive */
+            has_additive?: boolean;
+            /**
+             * Hands
+             * @description pairs
+             */
+            hands?: number;
+        };
+        /**
          * StudioOut
          * @description The studio's own settings.
          */
@@ -8305,6 +8324,7 @@ export interface components {
             /** Weakest Old Dye */
             weakest_old_dye: number;
             hands: components["schemas"]["Paces"];
+            school: components["schemas"]["School"];
             /** Currency */
             currency: string;
             /** Idle Min */
@@ -8330,6 +8350,7 @@ export interface components {
             /** Weakest Old Dye */
             weakest_old_dye?: number | null;
             hands?: components["schemas"]["Paces"] | null;
+            school?: components["schemas"]["School"] | null;
             /** Currency */
             currency?: string | null;
             /** Idle Min */

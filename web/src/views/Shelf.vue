@@ -95,7 +95,9 @@ const changed = async () => {
               <h2 class="grow text-xl">{{ k.name }}</h2>
               <button type="button" class="btn !min-h-11" @click="adding = k.kind">Add {{ k.add }}</button>
             </div>
-            <p v-if="of(k.kind).length === 0" class="text-soft">None yet; nothing can be planned without one.</p>
+            <p v-if="of(k.kind).length === 0" class="text-soft">
+              None yet; nothing can be {{ k.kind === 'toner' ? 'toned' : 'planned' }} without one.
+            </p>
             <ul>
               <li v-for="p in of(k.kind)" :key="p.key" class="border-t border-line">
                 <button

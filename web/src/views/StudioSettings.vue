@@ -2,6 +2,8 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { reactive, watch } from 'vue'
 import { afterwards, changeStudio } from '../api/afterwards'
+import type { Schemas } from '../api/client'
+import { bowlStyles, delicateWays, steps } from '../lib/words'
 import { useNotices } from '../stores/notices'
 
 /** The studio's name and what it plans with. */
@@ -27,6 +29,13 @@ const form = reactive({
     mix_min: 3,
     tone_share: 0.25,
   },
+  school: {
+    step: 'whole',
+    bowl_style: 'usual',
+    delicate_way: 'weaker_last',
+    has_additive: false,
+    hands: 1,
+  } as Schemas['School'],
   currency: '€',
   idle_min: 120,
   demands_second_factor: false,
@@ -50,12 +59,19 @@ const told = (h: (typeof hands)[number], text: string) => {
   const value = Number(text)
   if (text !== '') form.hands[h.field] = h.isShare ? value / 100 : value
 }
+const schools = [
+  { field: 'step' as const, name: 'Developers', ways: steps },
+  { field: 'bowl_style' as const, name: 'Bowls', ways: bowlStyles },
+  { field: 'delicate_way' as const, name: 'Delicate hair', ways: delicateWays },
+]
 const weakest = [
   { field: 'weakest_natural' as const, name: 'natural hair' },
   { field: 'weakest_worn' as const, name: 'light, fine or porous' },
   { field: 'weakest_old_dye' as const, name: 'old dye' },
 ]
-watch(query.data, (s) => s && Object.assign(form, s, { hands: { ...s.hands } }), { immediate: true })
+watch(query.data, (s) => s && Object.assign(form, s, { hands: { ...s.hands }, school: { ...s.school } }), {
+  immediate: true,
+})
 const save = async () => {
   try {
     await changeStudio({
@@ -106,6 +122,30 @@ const save = async () => {
             <label class="text-sm text-soft" :for="w.field">On {{ w.name }}</label
             ><input :id="w.field" v-model="form[w.field]" class="field" type="number" min="0.5" max="40" step="0.5" />
           </div>
+        </div>
+      </div>
+      <div class="col-span-2">
+        <p class="label">With what your plans begin; each head may differ</p>
+        <div class="grid grid-cols-2 gap-3">
+          <div v-for="s in schools" :key="s.field">
+            <label class="text-sm text-soft" :for="`school-${s.field}`">{{ s.name }}</label><select
+              :id="`school-${s.field}`"
+              v-model="form.school[s.field]"
+              class="field"
+            >
+              <option v-for="w in s.ways" :key="w.value" :value="w.value">{{ w.name }}</option>
+            </select>
+          </div>
+          <div>
+            <label class="text-sm text-soft" for="school-hands">Hands</label
+            ><select id="school-hands" v-model.number="form.school.hands" class="field">
+              <option :value="1">Alone</option>
+              <option :value="2">With an assistant</option>
+            </select>
+          </div>
+          <label class="flex min-h-12 items-center gap-3 self-end"
+            ><input v-model="form.school.has_additive" type="checkbox" class="size-6" />Bond additive</label
+          >
         </div>
       </div>
       <div v-for="isShare in [true, false]" :key="String(isShare)" class="col-span-2">

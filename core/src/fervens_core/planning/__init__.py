@@ -36,6 +36,7 @@ from fervens_core.planning.request import (
     Paces,
     PlanChoice,
     PlanRequest,
+    School,
     VolumeStep,
 )
 from fervens_core.planning.rounds import WORTH_LEVELS, again_key, again_zone, plan_round, second_round
@@ -73,6 +74,7 @@ __all__ = [
     "PlannedBowl",
     "Pour",
     "Price",
+    "School",
     "Serving",
     "Verdict",
     "VolumeStep",

@@ -87,6 +87,22 @@ USUAL_PACE = Paces()
 
 @dataclass(frozen=True, slots=True)
 @contract
+class School:
+    """How a studio works where nobody says otherwise: with what every plan of it begins.
+
+    Args:
+        step, bowl_style, delicate_way, has_additive, hands: as in `PlanChoice`.
+    """
+
+    step: VolumeStep = VolumeStep.WHOLE
+    bowl_style: BowlStyle = BowlStyle.USUAL
+    delicate_way: DelicateWay = DelicateWay.WEAKER_LAST
+    has_additive: Flag = False
+    hands: Annotated[Whole, Within(1, 2, "pairs")] = 1
+
+
+@dataclass(frozen=True, slots=True)
+@contract
 class PlanChoice:
     """What a technician chose for a plan; as it stands, everything is proposed.
 

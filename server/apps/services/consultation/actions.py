@@ -52,7 +52,7 @@ def start_service(
         client=client,
         starts_at=starts_at or timezone.now(),
         known=known,
-        choice={"known_head": known} if known else {},
+        choice=member.studio.school | ({"known_head": known} if known else {}),
         kind=kind.value,
         lightener=lightener,
         facts={k: last.facts[k] for k in LASTING_FACTS if k in last.facts} if last else {},
