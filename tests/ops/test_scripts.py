@@ -2,9 +2,11 @@
 
 import os
 import re
+import signal
 import socket
 import subprocess
 import sys
+import time
 from pathlib import Path
 
 import pytest
@@ -53,7 +55,7 @@ def test_a_port_in_use_gets_one_line():
         (("test", "everything"), "parts: must be of static, core"),
         (
             ("bench", "nothing"),
-            "bench: must be one of answers board camera colour_fit fleet lift live plan search tone, got nothing",
+            "bench: must be one of answers board camera colour_fit fleet lift live load plan search tone, got nothing",
         ),
     ],
 )
@@ -185,3 +187,42 @@ def test_production_settings_come_from_the_environment(env, code, words):
     assert words in done.stderr
     if code == 0:
         assert done.stdout.split() == ["['hair.example']", "False"]
+
+
+def test_a_server_that_falls_is_started_again_and_a_stop_stops_it(tmp_path):
+    with socket.socket() as probe:
+        probe.bind(("127.0.0.1", 0))
+        port = probe.getsockname()[1]
+    code = (
+        f"import os, sys; sys.path.insert(0, {str(ROOT / 'ops')!r}); import start; "
+        f"sys.exit(start._serve([sys.executable, '-m', 'http.server', '{port}', '--bind', '127.0.0.1'], "
+        f"dict(os.environ), None, ('127.0.0.1', {port}), ''))"
+    )
+    quiet = {"stdout": subprocess.DEVNULL, "stderr": subprocess.DEVNULL}
+    parent = subprocess.Popen([sys.executable, "-c", code], cwd=tmp_path, **quiet)
+
+    def answers():
+        with socket.socket() as probe:
+            return probe.connect_ex(("127.0.0.1", port)) == 0
+
+    def child():
+        tasks = Path(f"/proc/{parent.pid}/task/{parent.pid}/children").read_text().split()
+        return int(tasks[0]) if tasks else 0
+
+    def until(what):
+        end = time.monotonic() + 20
+        while not what():
+            assert time.monotonic() < end
+            time.sleep(0.05)
+
+    try:
+        until(answers)
+        time.sleep(0.5)  # it has seen that it is up
+        first = child()
+        os.kill(first, signal.SIGKILL)
+        until(lambda: child() not in (0, first) and answers())
+        parent.terminate()
+        assert parent.wait(timeout=20) == 0
+        assert not answers()
+    finally:
+        parent.kill()

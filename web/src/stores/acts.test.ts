@@ -1,6 +1,7 @@
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { ApiError } from '../api/client'
+import * as page from '../api/client'
 import { send } from '../api/queries'
 import { run } from '../testing'
 import { useActs } from './acts'
@@ -43,6 +44,20 @@ describe('acts', () => {
     await flushPromises()
     expect(sent.mock.calls[1]![0]).toMatchObject({ kind: 'EventVoided', data: { event_id: 'e1' } })
     expect(notices.list.at(-1)?.text).toBe('Taken back: Crown: rinsed')
+    expect(kept()).toEqual([])
+  })
+
+  it('keeps an act that a newer server does not understand until the page is loaded anew', async () => {
+    const outdated = vi.spyOn(page, 'isOutdated').mockReturnValue(true)
+    sent.mockRejectedValue(problem(422, 'level: must be a field that is known here.'))
+    const { acts, outbox } = signedIn()
+    await acts.act('Rinsed', { zone_key: 'crown' })
+    await flushPromises()
+    expect(kept().map((e) => e.kind)).toEqual(['Rinsed'])
+    expect(outbox.returned).toEqual([])
+    outdated.mockReturnValue(false) // loaded anew
+    sent.mockReset().mockResolvedValue(board(null))
+    await outbox.flush()
     expect(kept()).toEqual([])
   })
 
