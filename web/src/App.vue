@@ -130,10 +130,11 @@ const leave = async () => {
       </button>
       <RouterLink
         :to="{ name: 'account' }"
-        class="btn btn-quiet hidden px-3 text-sm sm:flex"
+        class="btn btn-quiet px-3 text-sm"
         :class="{ underline: route.name === 'account' }"
         :aria-label="`Your account, ${session.data.value.member_name}`"
-        >{{ session.data.value.member_name }}</RouterLink
+        ><span class="hidden sm:inline">{{ session.data.value.member_name }}</span
+        ><span class="sm:hidden">You</span></RouterLink
       >
       <button type="button" class="btn btn-quiet px-3 text-sm" @click="leave">Sign out</button>
     </header>

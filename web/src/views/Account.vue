@@ -132,7 +132,9 @@ const everywhere = async () => {
         <p v-if="wordAsking.asking.problem" class="rounded-[5px] bg-stop px-3 py-2 text-stop-ink" role="alert">
           {{ wordAsking.asking.problem }}
         </p>
-        <button class="btn btn-act" :disabled="wordAsking.asking.isBusy">Change it</button>
+        <button class="btn" :class="{ 'btn-act': owes === 'password' }" :disabled="wordAsking.asking.isBusy">
+          Change it
+        </button>
       </form>
 
       <section class="panel grid gap-3" :class="{ 'order-first': owes === 'second_factor' }" aria-labelledby="a-factor">
@@ -207,7 +209,14 @@ const everywhere = async () => {
               Switch it off
             </button>
           </div>
-          <button v-else class="btn btn-act" :disabled="factorAsking.asking.isBusy">Set it up</button>
+          <button
+            v-else
+            class="btn"
+            :class="{ 'btn-act': owes === 'second_factor' }"
+            :disabled="factorAsking.asking.isBusy"
+          >
+            Set it up
+          </button>
         </form>
       </section>
 
@@ -245,7 +254,7 @@ const everywhere = async () => {
         >
           {{ personAsking.asking.problem }}
         </p>
-        <button class="btn btn-act col-span-2" :disabled="personAsking.asking.isBusy">Keep</button>
+        <button class="btn col-span-2" :disabled="personAsking.asking.isBusy">Keep</button>
       </form>
 
       <section class="panel grid gap-3" aria-labelledby="a-devices">
