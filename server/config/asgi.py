@@ -28,3 +28,5 @@ if settings.SERVING:
 # What is loaded by now stays: looking through it for garbage again and again would make acts wait (bin/bench live).
 gc.collect()
 gc.freeze()
+# Long logs that are kept are many small values, and none of them is garbage: they are looked through seldom.
+gc.set_threshold(20_000, 20, 100)

@@ -253,7 +253,7 @@ def head_belief(chair: Chair, times: list[LaneTimes] | None = None) -> Belief:
     return learn(before, condensed(readings))
 
 
-READINGS_TAUGHT = 120
+READINGS_TAUGHT = 60
 """More readings of one lane than anyone takes: so many of them, evenly spread, teach all there is."""
 
 
