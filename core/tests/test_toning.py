@@ -15,9 +15,12 @@ from fervens_core.colour import XYZ_WEIGHTS, absorption_to_lab, delta_e_2000, hu
 from fervens_core.head import DyeFamily, DyeHue, Porosity, Tone, TonerShade
 from fervens_core.toning import (
     Formula,
+    Hand,
     Result,
+    SessionPart,
     Wish,
     all_formulas,
+    choose_session,
     cool_share,
     deposit,
     dye_shares,
@@ -102,6 +105,23 @@ def test_a_shelf_as_tables_is_the_same_formulas_one_by_one():
         for levels, first, last in shelf.classes:
             np.testing.assert_allclose([f.brighten_levels for f in made[first:last]], levels)
     assert many.are_among({own[0].key, "none"}).tolist() == [f == own[0] for f in one_by_one]
+
+
+def test_of_a_very_big_shelf_few_mixes_are_ever_made():
+    dice = np.random.default_rng(4)
+    families = list(DyeFamily)
+    big = []
+    for i in range(120):
+        one, two = dice.choice(len(families), 2, replace=False)
+        share = round(float(dice.uniform(0.1, 0.9)), 2)
+        dyes = ((families[one], share), (families[two], 1.0 - share))
+        big.append(TonerShade(f"s{i}", f"S{i}", float(dice.integers(12, 21)) / 2, dyes, 20, 1.0, 7.0))
+    shelf = lay_out(formulas_of(tuple(big)))
+    levels, wish = {"a": 8.5, "b": 9.5}, Wish(Tone.COOL, 8.5)
+    parts = [SessionPart(k, result(k, level), wish, Hand.FIRST, 1.0) for k, level in levels.items()]
+    assert choose_session(parts, shelf)
+    assert len(shelf.formulas) > 20_000
+    assert len(shelf.formulas._made) < 500
 
 
 def test_nothing_mixes_that_must_not():
