@@ -176,7 +176,8 @@ def test_no_sentence_stands_in_the_core():
 
 
 FOR_OPERATORS = {
-    "common/hub.py", "common/telling.py", "common/watching.py", "records/management/commands/load_demo.py", "services/visits/api.py",
+    "common/hub.py", "common/telling.py", "common/watching.py", "records/management/commands/load_demo.py",
+    "services/visits/api.py",
     "services/kept_log.py", "studio/begin.py", "studio/mail.py", "studio/management/commands/begin_address.py",
     "studio/management/commands/roles.py", "studio/management/commands/upgrade.py",
 }  # fmt: skip

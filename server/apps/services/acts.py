@@ -127,7 +127,7 @@ def append(
     now, behind = timezone.now(), loaded.clock_behind
     occurred_at = moment("occurred_at", occurred_at)
     if behind > loading.CLOCK_SLACK:  # it was set back: this did not happen before what is logged already
-        log.warning("The clock stands %.0f s before the log of a service", behind.total_seconds())
+        log.warning("clock_behind_s=%.0f", behind.total_seconds())
         now, occurred_at = now + behind, occurred_at + behind
     if occurred_at.tzinfo is None or not now - PAST_MAX <= occurred_at <= now + FUTURE_MAX:
         raise LimitError("occurred_at", say("limit-within_two_days"), occurred_at.isoformat())
