@@ -128,7 +128,9 @@ def append(
     occurred_at = moment("occurred_at", occurred_at)
     if behind > loading.CLOCK_SLACK:  # it was set back: this did not happen before what is logged already
         log.warning("clock_behind_s=%.0f", behind.total_seconds())
+        is_now = abs(now - occurred_at) < FUTURE_MAX
         now, occurred_at = now + behind, occurred_at + behind
+        occurred_at = max(occurred_at, now) if is_now else occurred_at
     if occurred_at.tzinfo is None or not now - PAST_MAX <= occurred_at <= now + FUTURE_MAX:
         raise LimitError("occurred_at", say("limit-within_two_days"), occurred_at.isoformat())
     data = completed(loaded, data)
