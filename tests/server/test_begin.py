@@ -13,6 +13,7 @@ from apps.studio.begin import begin_token
 from apps.studio.models import Membership, Studio
 
 from .test_two_hands import together
+from .whole import ZONES
 
 OWNER = {"studio": "The Dressing Room", "username": "ines", "first_name": "Ines", "last_name": "Farrow"}
 PASSWORD = "curtain-at-seven"
@@ -134,8 +135,10 @@ def test_a_first_practice_head_comes_to_a_plan_at_once(owner):
 
 def test_plans_begin_with_the_studios_school(owner):
     school = {"step": "bottles", "bowl_style": "large", "delicate_way": "same_short", "has_additive": True, "hands": 2}
-    assert owner.ask("PATCH", "/studio", {"school": school})["school"] == school
+    assert owner.ask("PATCH", "/studio", {"school": school})["school"] == school | {"order_way": None}
     assert owner.ask("PATCH", "/studio", {"school": {"step": "guessed"}}, 422)["field"] == "school.step"
-    service = to_plan(owner)
+    owner.ask("PATCH", "/studio", {"school": school | {"order_way": "cools_first"}})
+    service = to_plan(owner, zones=ZONES)
+    assert Service.objects.get(pk=service["id"]).choice["keeps_order"]
     choice = owner.get(f"/services/{service['id']}/plan")
     assert {k: choice[k] for k in school} == school

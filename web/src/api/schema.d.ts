@@ -8292,9 +8292,11 @@ export interface components {
          * @description How a studio works where nobody says otherwise: with what every plan of it begins.
          *
          *     Args:
+         *         order_way: where it begins on every head, or None to have the order proposed with the plan.
          *         step, bowl_style, delicate_way, has_additive, hands: as in `PlanChoice`.
          */
         School: {
+            order_way?: components["schemas"]["OrderWay"] | null;
             step?: components["schemas"]["VolumeStep"];
             bowl_style?: components["schemas"]["BowlStyle"];
             delicate_way?: components["schemas"]["DelicateWay"];

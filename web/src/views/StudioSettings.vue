@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { reactive, watch } from 'vue'
 import { afterwards, changeStudio } from '../api/afterwards'
 import type { Schemas } from '../api/client'
-import { bowlStyles, delicateWays, steps } from '../lib/words'
+import { bowlStyles, delicateWays, orderWays, steps } from '../lib/words'
 import { useNotices } from '../stores/notices'
 
 /** The studio's name and what it plans with. */
@@ -30,6 +30,7 @@ const form = reactive({
     tone_share: 0.25,
   },
   school: {
+    order_way: null,
     step: 'whole',
     bowl_style: 'usual',
     delicate_way: 'weaker_last',
@@ -134,6 +135,13 @@ const save = async () => {
               class="field"
             >
               <option v-for="w in s.ways" :key="w.value" :value="w.value">{{ w.name }}</option>
+            </select>
+          </div>
+          <div>
+            <label class="text-sm text-soft" for="school-order">Order</label
+            ><select id="school-order" v-model="form.school.order_way" class="field">
+              <option :value="null">As proposed</option>
+              <option v-for="(name, way) in orderWays" :key="way" :value="way">{{ name }}</option>
             </select>
           </div>
           <div>

@@ -22,6 +22,7 @@ from fervens_core.head import (
 from fervens_core.lift import KnownHead, Strand
 from fervens_core.planning.bowls import BowlStyle
 from fervens_core.planning.mixing import MIX_PER_FOIL_G
+from fervens_core.planning.order import OrderWay
 from fervens_core.safety import WeakestVolumes
 
 PLAN_MAX_MIN = 900.0
@@ -91,9 +92,11 @@ class School:
     """How a studio works where nobody says otherwise: with what every plan of it begins.
 
     Args:
+        order_way: where it begins on every head, or None to have the order proposed with the plan.
         step, bowl_style, delicate_way, has_additive, hands: as in `PlanChoice`.
     """
 
+    order_way: OrderWay | None = None
     step: VolumeStep = VolumeStep.WHOLE
     bowl_style: BowlStyle = BowlStyle.USUAL
     delicate_way: DelicateWay = DelicateWay.WEAKER_LAST

@@ -22,12 +22,12 @@ from apps.services.loading import Loaded, load
 from apps.services.models import Service
 from apps.shelf.models import Lightener
 from apps.studio.actions import audit
-from apps.studio.models import Membership
-from fervens_core.base import ConflictError, LimitError, check_level, say
+from apps.studio.models import Membership, Studio
+from fervens_core.base import ConflictError, LimitError, check_level, plain, read, say
 from fervens_core.formats import lighteners_named
 from fervens_core.head import USUAL_HEAD, Hair, ServiceKind, Zone, lanes_of
 from fervens_core.log import Step
-from fervens_core.planning import propose_order
+from fervens_core.planning import OrderWay, School, propose_order
 
 LASTING_FACTS = ("allergies", "medication", "home_care")
 """What was told at the last visit is asked again from there."""
@@ -52,7 +52,7 @@ def start_service(
         client=client,
         starts_at=starts_at or timezone.now(),
         known=known,
-        choice=member.studio.school | ({"known_head": known} if known else {}),
+        choice=_begins_with(member.studio) | ({"known_head": known} if known else {}),
         kind=kind.value,
         lightener=lightener,
         facts={k: last.facts[k] for k in LASTING_FACTS if k in last.facts} if last else {},
@@ -94,10 +94,23 @@ class Consultation:
     strands: tuple[StrandRow, ...]
 
 
-def in_order(zones: tuple[Zone, ...], planned: list[str] | None) -> tuple[Zone, ...]:
-    """Zones in the order of application: the trade's, proposed; once it is planned the technician's, new ones last."""
+def _begins_with(studio: Studio) -> dict[str, Any]:
+    """With what a plan of a studio begins."""
+    if not studio.school:
+        return {}
+    school = read(School, studio.school)
+    return {k: v for k, v in plain(school).items() if k != "order_way"} | {"keeps_order": school.order_way is not None}
+
+
+def _way_of(studio: Studio) -> OrderWay | None:
+    """Where a studio begins on every head."""
+    return read(School, studio.school).order_way
+
+
+def in_order(zones: tuple[Zone, ...], planned: list[str] | None, way: OrderWay | None = None) -> tuple[Zone, ...]:
+    """Zones in the order of application: the school's or the proposed one; once planned hers, new ones last."""
     by_key = {z.key: z for z in zones}
-    proposed = [p.key for p in propose_order(zones)]
+    proposed = [p.key for p in (propose_order(zones, way) if way else propose_order(zones))]
     kept = [k for k in planned or [] if k in by_key]
     return tuple(by_key[k] for k in [*kept, *(k for k in proposed if k not in kept)])
 
@@ -135,7 +148,8 @@ def write_consultation(member: Membership, service_id: UUID, *, revision: int, r
     row.strands = [strand_data(s) for s in read.strands]
     row.revision += 1
     row.save()
-    zones = in_order(read.zones, [z.key for z in loaded.zones] if loaded.state.step is Step.PLAN else None)
+    planned = [z.key for z in loaded.zones] if loaded.state.step is Step.PLAN else None
+    zones = in_order(read.zones, planned, _way_of(member.studio))
     row.zones.all().delete()
     row.zones.bulk_create(zone_row(row, z, i) for i, z in enumerate(zones))
     findings_value(row, row.client)  # raises LimitError for a fact out of its limits, and nothing is kept
