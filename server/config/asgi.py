@@ -23,10 +23,11 @@ from config.turns import Turns  # noqa: E402
 
 application = behind(settings.TRUSTED_PROXIES, BodyLimits(Turns(cast(App, inner))))
 if settings.SERVING:
+    # Logs that are kept are many small values, and none is garbage: they are looked through seldom. Without
+    # a pool that would keep connections of threads that have ended.
+    gc.set_threshold(20_000, 20, 100)
     follow_parent(lambda: os.kill(os.getpid(), signal.SIGTERM))
     warm_up()
 # What is loaded by now stays: looking through it for garbage again and again would make acts wait (bin/bench live).
 gc.collect()
 gc.freeze()
-# Long logs that are kept are many small values, and none of them is garbage: they are looked through seldom.
-gc.set_threshold(20_000, 20, 100)
