@@ -115,7 +115,7 @@ const leave = async () => {
       <span class="grow lg:hidden" />
       <button
         type="button"
-        class="btn btn-quiet px-3 text-sm"
+        class="btn btn-quiet px-1.5 text-sm sm:px-3"
         :aria-pressed="prefs.isMuted"
         @click="prefs.isMuted = !prefs.isMuted"
       >
@@ -123,20 +123,20 @@ const leave = async () => {
       </button>
       <button
         type="button"
-        class="btn btn-quiet px-3 text-sm"
+        class="btn btn-quiet px-1.5 text-sm sm:px-3"
         @click="prefs.theme = prefs.theme === 'dark' ? 'light' : 'dark'"
       >
         {{ prefs.theme === 'dark' ? 'Light' : 'Dark' }}
       </button>
       <RouterLink
         :to="{ name: 'account' }"
-        class="btn btn-quiet px-3 text-sm"
+        class="btn btn-quiet px-1.5 text-sm sm:px-3"
         :class="{ underline: route.name === 'account' }"
         :aria-label="`Your account, ${session.data.value.member_name}`"
         ><span class="hidden sm:inline">{{ session.data.value.member_name }}</span
         ><span class="sm:hidden">You</span></RouterLink
       >
-      <button type="button" class="btn btn-quiet px-3 text-sm" @click="leave">Sign out</button>
+      <button type="button" class="btn btn-quiet px-1.5 text-sm sm:px-3" @click="leave">Sign out</button>
     </header>
     <p
       v-if="lineText"
