@@ -66,14 +66,14 @@ PRACTICE_FROM, PRACTICE_TO = 4.0, 8.0
 
 @transaction.atomic
 def start_practice(member: Membership) -> Service:
-    """A head of hair on a stand, told already: every zone at level 4, wanted at 8, in the usual sections."""
+    """A head of hair on a stand, told already: every zone at level 4, wanted at 8, in the usual sections.
+
+    Its hairline is as strong as the rest: nothing of it is spared, so that a first plan is an even head's.
+    """
     client = Client.objects.create(studio_id=member.studio_id, name=in_words(say("practice-head")), is_hair_piece=True)
     row = start_service(member, client.pk, None)
     hair = Hair(PRACTICE_FROM)
-    zones = [
-        Zone(z.key, in_words(z.name), hair, PRACTICE_TO, foil_count=z.foil_count, is_delicate=z.is_delicate)
-        for z in USUAL_HEAD
-    ]
+    zones = [Zone(z.key, in_words(z.name), hair, PRACTICE_TO, foil_count=z.foil_count) for z in USUAL_HEAD]
     row.zones.bulk_create([zone_row(row, z, i) for i, z in enumerate(zones)])
     return loading.get(member, row.pk)
 
