@@ -9,12 +9,13 @@ session, and with the best single bowl in the best single session there is for i
 How it could be wrong: the heads are invented, their hidden uptake is the model's own; nearness is CIEDE2000 to what
 the model calls the wish.
 
-Run: bin/bench tone
+Run: bin/bench tone (SHADES=200 for a very big shelf)
 """
 
 from __future__ import annotations
 
 import json
+import os
 import time
 import warnings
 from collections.abc import Callable
@@ -40,6 +41,7 @@ from fervens_core.toning import (  # noqa: E402
     all_formulas,
     best_session,
     choose_session,
+    formulas_of,
     goal_of,
     lay_out,
     match,
@@ -48,11 +50,12 @@ from fervens_core.toning import (  # noqa: E402
 )
 
 ROOT = Path(__file__).parents[1]
-SEED, ZONES, SHADES, HEADS, REPEATS = 20260301, 12, 60, 200, 9
+SEED, ZONES, HEADS, REPEATS = 20260301, 12, 200, 9
+SHADES = int(os.environ.get("SHADES", "60"))
 
 
 def random_shelf(random: np.random.Generator) -> tuple[TonerShade, ...]:
-    """Sixty shades of all depths and hues."""
+    """Shades of all depths and hues."""
     found = []
     for i in range(SHADES):
         shares = random.dirichlet([0.5] * len(DyeFamily))
@@ -96,10 +99,11 @@ def library_labs(spectra: Floats) -> Floats:
 def time_search() -> None:
     """Print how long it takes."""
     random = np.random.default_rng(SEED)
-    formulas, parts = all_formulas(random_shelf(random)), random_parts(random, ZONES)
+    shades, parts = random_shelf(random), random_parts(random, ZONES)
+    formulas = formulas_of(shades)
     shelf = lay_out(formulas)
     print(f"{ZONES} parts, {SHADES} shades, {len(formulas)} formulas, seed {SEED}; ms, {REPEATS} times")
-    print(f"  laying out the shelf, once                               {_ms(lambda: lay_out(formulas))}")
+    print(f"  laying out the shelf, once                               {_ms(lambda: lay_out(formulas_of(shades)))}")
     print(f"  a session: formulas, order, waits, one rinse (aim 250)   {_ms(lambda: choose_session(parts, shelf))}")
     began = time.perf_counter()
     for part in parts[:2]:

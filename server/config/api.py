@@ -36,6 +36,7 @@ from apps.studio.api import router as studio_router
 from apps.studio.auth import member_auth
 from apps.studio.begin_api import router as begin_router
 from apps.studio.people_api import router as people_router
+from apps.studio.throttle import TooBusyError
 from fervens_core.base import BlockedError, ConflictError, CoreError, LimitError, limit_error, say
 from fervens_core.log import KINDS
 
@@ -122,6 +123,11 @@ def _validation(request: HttpRequest, error: ValidationError) -> HttpResponse:
     if place[:1] and place[0] in KINDS:  # the tag of a union is no place in the body
         sent, place = tuple(p for p in sent if p != place[0]), place[1:]
     return _told(limit_error({**first, "loc": place or ("body",), "input": _sent_value(request, sent)}))
+
+
+@api.exception_handler(TooBusyError)
+def _hashing(request: HttpRequest, error: TooBusyError) -> HttpResponse:
+    return problem(429, "sign_in_busy")
 
 
 @api.exception_handler(BusyError)

@@ -3,16 +3,15 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Callable
 from functools import lru_cache
 from pathlib import Path
-from typing import Any
 
-from asgiref.sync import iscoroutinefunction, markcoroutinefunction
 from django.conf import settings
 from django.http import HttpRequest, HttpResponse, HttpResponseBase
 from django.views.decorators.cache import never_cache
 from django.views.decorators.csrf import ensure_csrf_cookie
+
+from apps.common.middleware import BothWays
 
 
 @lru_cache(maxsize=2)
@@ -30,26 +29,11 @@ def build() -> str:
         return ""
 
 
-class TellsBuild:
+class TellsBuild(BothWays):
     """Middleware: answers of the API say which page belongs to them, so that an old one can tell."""
 
-    sync_capable = async_capable = True
-
-    def __init__(self, get_response: Callable[[HttpRequest], Any]) -> None:
-        self.get_response = get_response
-        if iscoroutinefunction(get_response):
-            markcoroutinefunction(self)
-
-    def __call__(self, request: HttpRequest) -> HttpResponseBase | Any:
+    def after(self, request: HttpRequest, answer: HttpResponseBase) -> HttpResponseBase:
         """Tell it."""
-        if iscoroutinefunction(self.get_response):
-            return self._later(request)
-        return self._told(request, self.get_response(request))
-
-    async def _later(self, request: HttpRequest) -> HttpResponseBase:
-        return self._told(request, await self.get_response(request))
-
-    def _told(self, request: HttpRequest, answer: HttpResponseBase) -> HttpResponseBase:
         if request.path_info.startswith("/api/"):
             answer["X-Fervens-Build"] = build()
         return answer

@@ -71,11 +71,11 @@ def test_an_invitation_opens_once_for_a_week_and_is_mailed(owner, settings):
     assert f"https://hair.example{made['path']}" in sent.body
     assert [i["path"] for i in owner.get("/invitations")] == [None]
     nobody, body = Actor(), {"username": "tove", "first_name": "Tove", "password": NEW}
-    told = nobody.get(f"/api{made['path']}".removeprefix("/api"))
+    told = nobody.get(made["path"])
     assert (told["role"], told["studio_name"]) == ("technician", owner.get("/studio")["name"])
     assert nobody.post(made["path"], body | {"password": "tove"}, 422)["field"] == "password"
     assert nobody.post(made["path"], body)["member_name"] == "Tove"
-    assert nobody.get("/day") is not None
+    nobody.get("/day")
     assert Membership.objects.get(user__username="tove").user.email == "tove@studio.example"
     assert Actor().get(made["path"], 404)
     assert Actor().post(made["path"], body | {"username": "tove2"}, 404)

@@ -4,14 +4,14 @@ from __future__ import annotations
 
 import json
 import math
-from collections.abc import Callable, Iterator
+from collections.abc import Iterator
 from typing import Any
 from urllib.parse import unquote
 
-from asgiref.sync import iscoroutinefunction, markcoroutinefunction
 from django.core.exceptions import RequestDataTooBig
-from django.http import HttpRequest, HttpResponse, HttpResponseBase
+from django.http import HttpRequest, HttpResponse
 
+from apps.common.middleware import BothWays
 from apps.common.problems import problem
 from fervens_core.base import Message, say
 
@@ -64,22 +64,9 @@ def _answer(place: str, limit: Message, shown: Any) -> HttpResponse:
     return problem(400, "value_out_of_limit", detail, field=place, limit=limit, value=shown)
 
 
-class PlainRequests:
+class PlainRequests(BothWays):
     """Middleware: NUL, lone surrogates, NaN and infinities are answered 400 with their place."""
 
-    sync_capable = async_capable = True
-
-    def __init__(self, get_response: Callable[[HttpRequest], Any]) -> None:
-        self.get_response = get_response
-        if iscoroutinefunction(get_response):
-            markcoroutinefunction(self)
-
-    def __call__(self, request: HttpRequest) -> HttpResponseBase | Any:
-        """Refuse, or pass on."""
-        refused = _refused(request)
-        if iscoroutinefunction(self.get_response):
-            return self._later(refused, request)
-        return refused or self.get_response(request)
-
-    async def _later(self, refused: HttpResponse | None, request: HttpRequest) -> Any:
-        return refused or await self.get_response(request)
+    def before(self, request: HttpRequest) -> HttpResponse | None:
+        """The refusal, if there is a reason for one."""
+        return _refused(request)

@@ -13,12 +13,13 @@ from typing import Any
 from uuid import uuid4
 
 import structlog
-from asgiref.sync import iscoroutinefunction, markcoroutinefunction
 from django.db.backends.base.base import BaseDatabaseWrapper
 from django.db.backends.signals import connection_created
 from django.dispatch import receiver
 from django.http import HttpRequest, HttpResponseBase
 from prometheus_client import Counter, Gauge, Histogram
+
+from apps.common.middleware import BothWays
 
 log = structlog.stdlib.get_logger("fervens.request")
 request_id: ContextVar[str] = ContextVar("request_id", default="")
@@ -41,6 +42,7 @@ class _Asked:
 
 
 _asked: ContextVar[_Asked | None] = ContextVar("asked", default=None)
+_began: ContextVar[float] = ContextVar("began", default=0.0)
 
 
 def _count(execute: Callable[..., Any], sql: str, params: Any, many: bool, context: Any) -> Any:
@@ -65,34 +67,18 @@ def route_of(request: HttpRequest) -> str:
     return match.route if match else "none"
 
 
-class Watched:
+class Watched(BothWays):
     """Middleware: an id for each request, its line and its numbers."""
 
-    sync_capable = async_capable = True
-
-    def __init__(self, get_response: Callable[[HttpRequest], Any]) -> None:
-        self.get_response = get_response
-        if iscoroutinefunction(get_response):
-            markcoroutinefunction(self)
-
-    def __call__(self, request: HttpRequest) -> HttpResponseBase | Any:
-        """Watch one request."""
-        if iscoroutinefunction(self.get_response):
-            return self._later(request)
-        began, asked = self._begin()
-        return self._told(request, self.get_response(request), began, asked)
-
-    async def _later(self, request: HttpRequest) -> HttpResponseBase:
-        began, asked = self._begin()
-        return self._told(request, await self.get_response(request), began, asked)
-
-    def _begin(self) -> tuple[float, _Asked]:
-        asked = _Asked()
+    def before(self, request: HttpRequest) -> None:
+        """The clock and the counts of one request."""
         request_id.set(uuid4().hex[:16])
-        _asked.set(asked)
-        return time.perf_counter(), asked
+        _asked.set(_Asked())
+        _began.set(time.perf_counter())
 
-    def _told(self, request: HttpRequest, answer: HttpResponseBase, began: float, asked: _Asked) -> HttpResponseBase:
+    def after(self, request: HttpRequest, answer: HttpResponseBase) -> HttpResponseBase:
+        """Its line and its numbers."""
+        began, asked = _began.get(), _asked.get() or _Asked()
         seconds, route = time.perf_counter() - began, route_of(request)
         method = request.method or ""
         answer["X-Request-ID"] = request_id.get()

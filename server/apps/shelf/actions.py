@@ -27,8 +27,6 @@ KINDS: dict[str, type[Lightener] | type[Developer] | type[Toner]] = {
     "developer": Developer,
     "toner": Toner,
 }
-USUAL_MIX = {"developer_parts": 1.5, "developer_volume": 7.0}
-"""Of an oxidative shade whose label nobody has read for it yet (common practice, no source)."""
 STOCK_MAX_G, PRICE_MAX = 1_000_000.0, 1_000.0
 OPTIONAL = {"stock_g", "low_g", "price_per_g", "max_applications"}
 TONER_OPTIONAL = {"developer_parts", "developer_volume"}
@@ -98,7 +96,7 @@ def add_product(member: Membership, kind: str, values: dict[str, Any]) -> Row:
         raise ConflictError("name_taken.shelf", name=values["name"])
     row: Row = model(studio_id=member.studio_id)
     if kind == "toner" and values.get("is_oxidative", True):
-        values = USUAL_MIX | values
+        values = core.USUAL_TONER_MIX | values
     _apply(row, values)
     row.save()
     audit(member, f"{kind}_added", row.pk)

@@ -7,14 +7,14 @@ from typing import cast
 from uuid import UUID
 
 from django.contrib.auth import update_session_auth_hash
-from django.http import HttpRequest, HttpResponse
+from django.http import HttpRequest
 from django.views.decorators.csrf import csrf_protect, ensure_csrf_cookie
 from ninja import Router, Schema
 from ninja.decorators import decorate_view
 from ninja.responses import Status
 from pydantic import Field
 
-from apps.common.problems import ERRORS, Problem, problem
+from apps.common.problems import ERRORS, Problem
 from apps.common.schemas import In
 from apps.studio import accounts, second_factor
 from apps.studio.api import SessionOut, session_of
@@ -22,7 +22,7 @@ from apps.studio.auth import member_of
 from apps.studio.models import Invitation
 from apps.studio.people_api import RoleName
 from apps.studio.sessions import REVISION, STUDIOS, open_session
-from apps.studio.throttle import TooBusyError, count_try
+from apps.studio.throttle import count_try
 
 router = Router(tags=["account"])
 
@@ -156,10 +156,6 @@ class Done(Schema):
 BUSY = frozenset({429})
 
 
-def _busy() -> HttpResponse:
-    return problem(429, "sign_in_busy")
-
-
 def _account(request: HttpRequest) -> AccountOut:
     member = member_of(request)
     member.refresh_from_db()
@@ -184,24 +180,18 @@ def read_account(request: HttpRequest) -> AccountOut:
 
 
 @router.patch("/account", response={200: AccountOut, ERRORS | BUSY: Problem})
-def change_account(request: HttpRequest, payload: AccountIn) -> AccountOut | HttpResponse:
+def change_account(request: HttpRequest, payload: AccountIn) -> AccountOut:
     """Names and mail address."""
     values = payload.dict()
-    try:
-        accounts.change_account(member_of(request), values.pop("old_password"), values)
-    except TooBusyError:
-        return _busy()
+    accounts.change_account(member_of(request), values.pop("old_password"), values)
     return _account(request)
 
 
 @router.post("/account/password", response={200: AccountOut, ERRORS | BUSY: Problem})
-def change_password(request: HttpRequest, payload: PasswordIn) -> AccountOut | HttpResponse:
+def change_password(request: HttpRequest, payload: PasswordIn) -> AccountOut:
     """Another password; every other device is signed out."""
     member = member_of(request)
-    try:
-        accounts.change_password(member, payload.old_password, payload.password)
-    except TooBusyError:
-        return _busy()
+    accounts.change_password(member, payload.old_password, payload.password)
     update_session_auth_hash(request, member.user)
     return _account(request)
 
@@ -221,13 +211,10 @@ def here(request: HttpRequest) -> Done:
 
 
 @router.post("/account/second-factor", response={200: SetUpOut, ERRORS | BUSY: Problem})
-def set_second_factor_up(request: HttpRequest, payload: OwnPassword) -> SetUpOut | HttpResponse:
+def set_second_factor_up(request: HttpRequest, payload: OwnPassword) -> SetUpOut:
     """A key for the phone; it counts once a code of it was typed."""
     member = member_of(request)
-    try:
-        accounts.require_password(member, payload.old_password)
-    except TooBusyError:
-        return _busy()
+    accounts.require_password(member, payload.old_password)
     found = second_factor.set_up(member)
     return SetUpOut(key=found.key, svg=found.svg)
 
@@ -243,25 +230,19 @@ def confirm_second_factor(request: HttpRequest, payload: CodeIn) -> CodesOut:
 
 
 @router.delete("/account/second-factor", response={200: AccountOut, ERRORS | BUSY: Problem})
-def switch_second_factor_off(request: HttpRequest, payload: OwnPassword) -> AccountOut | HttpResponse:
+def switch_second_factor_off(request: HttpRequest, payload: OwnPassword) -> AccountOut:
     """No codes are asked for any more."""
     member = member_of(request)
-    try:
-        accounts.require_password(member, payload.old_password)
-    except TooBusyError:
-        return _busy()
+    accounts.require_password(member, payload.old_password)
     second_factor.switch_off(member)
     return _account(request)
 
 
 @router.post("/account/recovery-codes", response={200: CodesOut, ERRORS | BUSY: Problem})
-def new_recovery_codes(request: HttpRequest, payload: OwnPassword) -> CodesOut | HttpResponse:
+def new_recovery_codes(request: HttpRequest, payload: OwnPassword) -> CodesOut:
     """Ten others, told this once; those before open nothing."""
     member = member_of(request)
-    try:
-        accounts.require_password(member, payload.old_password)
-    except TooBusyError:
-        return _busy()
+    accounts.require_password(member, payload.old_password)
     return CodesOut(codes=second_factor.new_recovery_codes(member))
 
 
@@ -310,15 +291,12 @@ def read_invitation(request: HttpRequest, secret: str) -> InvitedOut:
 
 @router.post("/invitation/{secret}", auth=None, response={200: SessionOut, ERRORS | BUSY: Problem})
 @decorate_view(csrf_protect)
-def take_invitation_up(request: HttpRequest, secret: str, payload: TakeUpIn) -> SessionOut | HttpResponse:
+def take_invitation_up(request: HttpRequest, secret: str, payload: TakeUpIn) -> SessionOut:
     """An account of one's own, signed in at once."""
     values = payload.dict()
     is_studios = values.pop("is_studios")
-    try:
-        count_try(request.META.get("REMOTE_ADDR", ""))
-        member = accounts.take_up(secret, **values)
-    except TooBusyError:
-        return _busy()
+    count_try(request.META.get("REMOTE_ADDR", ""))
+    member = accounts.take_up(secret, **values)
     open_session(request, member, is_studios=is_studios)
     return session_of(member)
 
@@ -331,12 +309,9 @@ def make_reset(request: HttpRequest, member_id: int) -> ResetPath:
 
 @router.post("/reset", auth=None, response={200: Done, ERRORS | BUSY: Problem})
 @decorate_view(csrf_protect)
-def ask_reset(request: HttpRequest, payload: AskReset) -> Done | HttpResponse:
+def ask_reset(request: HttpRequest, payload: AskReset) -> Done:
     """A link goes to the address, when a member has it; the answer is the same when nobody does."""
-    try:
-        count_try(request.META.get("REMOTE_ADDR", ""), weight=8)
-    except TooBusyError:
-        return _busy()
+    count_try(request.META.get("REMOTE_ADDR", ""), weight=8)
     accounts.ask_reset(payload.email)
     return Done()
 
@@ -351,11 +326,8 @@ def read_reset(request: HttpRequest, uid: str, token: str) -> ResetOut:
 
 @router.post("/reset/{uid}/{token}", auth=None, response={200: Done, ERRORS | BUSY: Problem})
 @decorate_view(csrf_protect)
-def reset(request: HttpRequest, uid: str, token: str, payload: ResetIn) -> Done | HttpResponse:
+def reset(request: HttpRequest, uid: str, token: str, payload: ResetIn) -> Done:
     """Set it; every session of the member's ends."""
-    try:
-        count_try(request.META.get("REMOTE_ADDR", ""))
-        accounts.reset(uid, token, payload.password)
-    except TooBusyError:
-        return _busy()
+    count_try(request.META.get("REMOTE_ADDR", ""))
+    accounts.reset(uid, token, payload.password)
     return Done()

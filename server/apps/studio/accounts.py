@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 import datetime as dt
-import hashlib
 import secrets
 from typing import Any
 from uuid import UUID
@@ -23,17 +22,13 @@ from apps.common.telling import tell_sessions
 from apps.studio import mail
 from apps.studio.actions import audit
 from apps.studio.models import Invitation, Membership, Studio
-from apps.studio.people import MEMBERS_MAX, check_password_of, make_user
+from apps.studio.people import MEMBERS_MAX, check_password_of, hash_of, make_user
 from apps.studio.policies import require_may
 from apps.studio.throttle import one_hash
 from fervens_core.base import LimitError, check_text, say
 
 INVITATION_DAYS = 7
 OPEN_INVITATIONS_MAX = 30
-
-
-def _hash(secret: str) -> str:
-    return hashlib.sha256(secret.encode()).hexdigest()
 
 
 def require_password(member: Membership, password: str) -> None:
@@ -128,7 +123,7 @@ def invite(member: Membership, *, role: str, for_name: str, email: str) -> tuple
         role=role,
         for_name=for_name.strip(),
         email=email,
-        secret_hash=_hash(secret),
+        secret_hash=hash_of(secret),
         by_name=member.name,
         expires_at=timezone.now() + dt.timedelta(days=INVITATION_DAYS),
     )
@@ -162,7 +157,7 @@ def take_invitation_back(member: Membership, invitation_id: UUID) -> None:
 
 def invitation_of(secret: str) -> Invitation:
     """The invitation of a secret. Raises Http404 for one that was never made, taken up, taken back or has expired."""
-    row = Invitation.objects.select_related("studio").filter(secret_hash=_hash(secret[:200]), ended_at=None).first()
+    row = Invitation.objects.select_related("studio").filter(secret_hash=hash_of(secret[:200]), ended_at=None).first()
     if row is None or row.expires_at <= timezone.now():
         raise Http404
     return row

@@ -160,7 +160,8 @@ def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
     return row
 
 
-def _hash(secret: str) -> str:
+def hash_of(secret: str) -> str:
+    """What is kept of a secret link."""
     return hashlib.sha256(secret.encode()).hexdigest()
 
 
@@ -172,7 +173,7 @@ def make_link(member: Membership, kind: str) -> tuple[StudioLink, str]:
         raise LimitError("links", say("limit-most_links", most=LINKS_MAX), LINKS_MAX + 1)
     secret = secrets.token_urlsafe(32)
     row = StudioLink.objects.create(
-        studio_id=member.studio_id, kind=kind, secret_hash=_hash(secret), by_name=member.name
+        studio_id=member.studio_id, kind=kind, secret_hash=hash_of(secret), by_name=member.name
     )
     audit(member, f"{kind}_link_made", row.pk)
     return row, secret
@@ -191,7 +192,7 @@ def revoke_link(member: Membership, link_id: UUID) -> StudioLink:
 
 def link_of(secret: str, kind: str) -> StudioLink:
     """The working link of a secret. Raises Http404 for a wrong or revoked one."""
-    row = StudioLink.objects.select_related("studio").filter(secret_hash=_hash(secret[:200]), kind=kind).first()
+    row = StudioLink.objects.select_related("studio").filter(secret_hash=hash_of(secret[:200]), kind=kind).first()
     if row is None or row.revoked_at is not None:
         raise Http404
     return row

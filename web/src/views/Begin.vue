@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { begin, begins } from '../api/begin'
-import { ApiError } from '../api/client'
-import Logo from '../parts/Logo.vue'
+import OpenPage from '../parts/OpenPage.vue'
+import { useAsking } from '../stores/asking'
 
 /** The first visit: a studio and its owner, with the token that the server printed. */
 const route = useRoute()
@@ -13,21 +13,12 @@ const client = useQueryClient()
 const token = computed(() => String(route.query.token ?? ''))
 const query = useQuery(computed(() => begins.isOpen(token.value)))
 const form = reactive({ studio: '', first_name: '', last_name: '', username: '', password: '' })
-const problem = ref('')
-const wrong = ref('')
-const isBusy = ref(false)
+const { asking, ask } = useAsking()
 const send = async () => {
-  isBusy.value = true
-  problem.value = wrong.value = ''
-  try {
-    client.setQueryData(['session'], await begin({ ...form, token: token.value }))
-    await router.replace({ name: 'day' })
-  } catch (error) {
-    problem.value = error instanceof ApiError ? error.problem.detail : 'That failed here. Try again.'
-    wrong.value = error instanceof ApiError ? (error.problem.field ?? '') : ''
-  } finally {
-    isBusy.value = false
-  }
+  const session = await ask(() => begin({ ...form, token: token.value }))
+  if (!session) return
+  client.setQueryData(['session'], session)
+  await router.replace({ name: 'day' })
 }
 const fields = [
   { name: 'studio', label: 'Name of the studio', autocomplete: 'organization', most: 80, isWide: true },
@@ -38,9 +29,7 @@ const fields = [
 </script>
 
 <template>
-  <main id="main" class="mx-auto flex min-h-dvh max-w-xl flex-col justify-center p-6">
-    <Logo class="!size-14" />
-    <h1 class="mt-4 text-4xl" style="font-stretch: 118%">A studio of your own</h1>
+  <OpenPage title="A studio of your own">
     <template v-if="query.data.value?.is_open">
       <p class="mt-1 mb-8 text-soft">You are its first. Who you name now owns the studio and lets others in.</p>
       <form class="grid grid-cols-2 gap-4" @submit.prevent="send">
@@ -52,7 +41,7 @@ const fields = [
             class="field"
             :autocomplete="f.autocomplete"
             :maxlength="f.most"
-            :aria-invalid="wrong === f.name || undefined"
+            :aria-invalid="asking.field === f.name || undefined"
             required
           />
         </div>
@@ -65,15 +54,15 @@ const fields = [
             type="password"
             autocomplete="new-password"
             minlength="10"
-            :aria-invalid="wrong === 'password' || undefined"
+            :aria-invalid="asking.field === 'password' || undefined"
             required
           />
         </div>
-        <p v-if="problem" class="col-span-2 rounded-[5px] bg-stop px-3 py-2 text-stop-ink" role="alert">
-          {{ problem }}
+        <p v-if="asking.problem" class="col-span-2 rounded-[5px] bg-stop px-3 py-2 text-stop-ink" role="alert">
+          {{ asking.problem }}
         </p>
-        <button class="btn btn-act col-span-2 min-h-16 text-lg" :disabled="isBusy">
-          {{ isBusy ? 'Making it …' : 'Make the studio' }}
+        <button class="btn btn-act col-span-2 min-h-16 text-lg" :disabled="asking.isBusy">
+          {{ asking.isBusy ? 'Making it …' : 'Make the studio' }}
         </button>
       </form>
     </template>
@@ -82,9 +71,5 @@ const fields = [
       <RouterLink class="btn btn-act self-start" :to="{ name: 'day' }">Sign in</RouterLink>
     </template>
     <p v-else-if="query.error.value" class="mt-4" role="alert">The server does not answer. Try again in a moment.</p>
-    <p class="mt-10 text-sm text-soft">
-      For professional use. The product's label, its safety data sheet, local codes and licensing outrank everything
-      shown here.
-    </p>
-  </main>
+  </OpenPage>
 </template>

@@ -12,7 +12,7 @@ from fervens_core.base import CoreError, LimitError, plain, read, say
 from fervens_core.formats.cells import cell, read_table, table
 from fervens_core.formats.cells import plain as text_of
 from fervens_core.formats.client_csv import LineProblem
-from fervens_core.head import Developer, DyeFamily, Lightener, TonerShade
+from fervens_core.head import USUAL_TONER_MIX, Developer, DyeFamily, Lightener, TonerShade
 from fervens_core.toning import dyes_of_measured
 
 Product = Lightener | Developer | TonerShade
@@ -26,8 +26,6 @@ STOCK = ("stock_g", "low_g", "price_per_g")
 COLUMNS = ("kind", "name", *NUMBERS, *FLAGS, "use", "dyes", "measured", *STOCK)
 CHARS_MAX, LINES_MAX, OFF_MAX = 1_500_000, 1_500, 12.0
 FORMAT, VERSION = "fervens-shelf", 1
-USUAL_MIX = {"developer_parts": 1.5, "developer_volume": 7.0}
-"""Of an oxidative shade whose label nobody has read for it yet (common practice, no source)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -111,7 +109,7 @@ def _line(cells: dict[str, str]) -> ShelfLine:
         if told["measured"] and not told["dyes"]:
             _measured(values, told["measured"])
         if values.get("is_oxidative", True):
-            values = USUAL_MIX | values
+            values = USUAL_TONER_MIX | values
         values.setdefault("label_max_min", 20.0)
     if kind == "lightener":
         values.setdefault("developer_parts", 1.5)

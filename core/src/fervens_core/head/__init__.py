@@ -44,6 +44,7 @@ from fervens_core.head.lanes import (
 from fervens_core.head.parts import Load, Meeting, Part, Pieces, StrandPart
 from fervens_core.head.products import (
     NO_LIGHTENER,
+    USUAL_TONER_MIX,
     Developer,
     DeveloperUse,
     DyeFamily,
@@ -80,6 +81,7 @@ __all__ = [
     "ROOT_PACE_SHARE",
     "USUAL_HEAD",
     "USUAL_LENGTH_MM",
+    "USUAL_TONER_MIX",
     "Breakage",
     "Covering",
     "Curl",

@@ -168,6 +168,10 @@ class Developer:
     use: DeveloperUse = DeveloperUse.BOTH
 
 
+USUAL_TONER_MIX = {"developer_parts": 1.5, "developer_volume": 7.0}
+"""Of an oxidative shade whose label nobody has read for it yet (common practice, no source)."""
+
+
 @dataclass(frozen=True, slots=True)
 @contract
 class TonerShade:
