@@ -1,6 +1,7 @@
 import { useManualRefHistory } from '@vueuse/core'
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
+import { keepAnswer } from '../api/answers'
 import { ApiError, type Schemas } from '../api/client'
 import { queries, writeConsultation } from '../api/queries'
 import { useNotices } from './notices'
@@ -69,7 +70,7 @@ export function useConsultation(service: Schemas['ServiceOut']) {
       // the colours are the server's and are not sent back
       const answer = await writeConsultation(service.id, { ...rest, revision, zones: zones.map(zoneIn) })
       revision = answer.revision
-      client.setQueryData(['service', service.id], answer)
+      keepAnswer(client, ['service', service.id], answer)
       if (draft.value === sent) {
         // only colours come back changed; what is typed meanwhile is never overwritten
         const colours = new Map(answer.zones.map((z) => [z.key, z]))

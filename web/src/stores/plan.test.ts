@@ -116,6 +116,20 @@ describe('the plan being made', () => {
     expect(made.choice.value.visit_mins).toEqual([90, 105])
   })
 
+  it('an answer counts as old: a patch test cleared while it was on its way is seen at the next opening', async () => {
+    let answer!: (p: Schemas['PlanOut']) => void
+    write.mockImplementation(() => new Promise((done) => (answer = done)))
+    const { result: made, client, unmount } = run(() => usePlan('s1', ref(false)))
+    made.accept(plan())
+    const keeping = made.change({ toner_key: 'wash' })
+    unmount()
+    answer(plan({ revision: 4, toner_key: 'wash' }))
+    await keeping
+    fetchPlan.mockResolvedValue(plan({ revision: 4, toner_key: 'fog' }))
+    const opened = await client.fetchQuery({ queryKey: ['plan', 's1'], queryFn: () => fetchPlan(), staleTime: 60_000 })
+    expect(opened.toner_key).toBe('fog')
+  })
+
   it('asks for the newest look only, and once at a time', async () => {
     const answers: ((p: Schemas['PlanOut']) => void)[] = []
     look.mockImplementation(() => new Promise((done) => answers.push(done)))

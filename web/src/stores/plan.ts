@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/vue-query'
 import { computed, type Ref, ref, shallowRef } from 'vue'
+import { keepAnswer } from '../api/answers'
 import { ApiError, type Schemas } from '../api/client'
 import { previewPlan, queries, writePlan } from '../api/queries'
 
@@ -119,7 +120,7 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
       // a product that was left open is chosen now
       if (choice.value.lightener_key === null) choice.value = { ...choice.value, lightener_key: plan.lightener_key }
       kept = choice.value
-      client.setQueryData(['plan', id], plan)
+      keepAnswer(client, ['plan', id], plan)
       void client.invalidateQueries({ queryKey: ['service', id] })
     } catch (error) {
       explain(error)

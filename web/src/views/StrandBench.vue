@@ -2,6 +2,7 @@
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { RouterLink } from 'vue-router'
+import { keepAnswer } from '../api/answers'
 import type { Schemas } from '../api/client'
 import { queries, readStrandCsv, writeStrandCsv } from '../api/queries'
 import { readText, saveText } from '../lib/files'
@@ -122,7 +123,7 @@ const takeCsv = async (event: Event) => {
     await form.settle()
     const text = await readText(file, 100_000)
     const answer = await writeStrandCsv(props.service.id, form.revision(), text)
-    client.setQueryData(['service', props.service.id], answer)
+    keepAnswer(client, ['service', props.service.id], answer)
     form.accept(answer)
     void client.invalidateQueries({ queryKey: ['plan', props.service.id] })
     notices.say(`${answer.strands.length} strands taken in from ${file.name}.`, () => form.undo())
