@@ -45,9 +45,7 @@ def database_from_url(url: str) -> dict[str, Any]:
     try:
         if urlsplit(url).scheme not in ("postgres", "postgresql"):
             raise ValueError(url)
-        found: dict[str, Any] = dict(
-            dj_database_url.parse(url, conn_max_age=0 if pool else 60, conn_health_checks=True)
-        )
+        found: dict[str, Any] = dict(dj_database_url.parse(url, conn_max_age=0, conn_health_checks=True))
     except ValueError:
         found = {"NAME": ""}
     if not found["NAME"]:
