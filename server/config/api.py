@@ -28,6 +28,7 @@ from apps.services.consultation.api import router as consultation_router
 from apps.services.day.api import router as day_router
 from apps.services.exchange.api import router as exchange_router
 from apps.services.plan.api import router as plan_router
+from apps.services.practice.api import router as practice_router
 from apps.services.tone.api import router as tone_router
 from apps.services.visits.api import router as visits_router
 from apps.shelf.api import router as shelf_router
@@ -74,6 +75,7 @@ api.add_router("", day_router)
 api.add_router("", consultation_router)
 api.add_router("", plan_router)
 api.add_router("", chair_router)
+api.add_router("", practice_router)
 api.add_router("", camera_router)
 api.add_router("", tone_router)
 api.add_router("", records_router)

@@ -127,9 +127,9 @@ def test_another_studio_begins_with_an_address_of_its_own_once(db):
 
 
 def test_a_first_practice_head_comes_to_a_plan_at_once(owner):
-    service = owner.post("/begin/practice", None, 201)["service_id"]
+    service = owner.post("/practice", {"head": "six", "seed": 1}, 201)["service_id"]
     told = owner.get(f"/services/{service}")
-    assert (told["client_name"], len(told["zones"]), told["is_hair_piece"]) == ("Practice head", 12, True)
+    assert (told["client_name"], len(told["zones"]), told["is_practice"]) == ("Six even zones", 6, True)
     assert told["verdict"]
 
 

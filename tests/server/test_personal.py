@@ -23,7 +23,7 @@ MODELS = [*apps.get_app_config("clients").get_models(), *apps.get_app_config("se
 TEXTS = (models.CharField, models.TextField, models.JSONField, models.BinaryField, models.DateField)
 NOT_OF_A_PERSON = {
     "caution", "zone_key", "from_key", "event_id", "recipe", "reason", "instrument", "shade_key", "shade_name",
-    "second_key", "second_name",
+    "second_key", "second_name", "mishap",
 }  # fmt: skip
 """Texts of events that are made by the program, or name products and places."""
 

@@ -12,6 +12,14 @@ from django.db.models.functions import Upper
 from apps.studio.models import Studio
 
 
+class People(models.Manager["Client"]):
+    """Clients as every list has them: heads to practise on are none."""
+
+    def get_queryset(self) -> models.QuerySet[Client]:
+        """Without heads to practise on."""
+        return super().get_queryset().filter(is_practice=False)
+
+
 class Client(models.Model):
     """A client of one studio, with the health facts that change the work."""
 
@@ -36,10 +44,15 @@ class Client(models.Model):
     patch_test_result = models.CharField(max_length=20, default="not_done")
     growth_mm_per_month = models.FloatField(null=True, blank=True, help_text="Own growth; none is the studio's.")
     is_hair_piece = models.BooleanField(default=False, help_text="A piece or wig: no person, no scalp.")
+    is_practice = models.BooleanField(default=False, db_default=False, help_text="A head to practise on.")
     erased_at = models.DateTimeField(null=True, blank=True)
     created_at = models.DateTimeField(auto_now_add=True)
 
+    objects = People()
+    everyone = models.Manager()
+
     class Meta:
+        base_manager_name = "everyone"
         indexes = [
             models.Index(fields=["studio", "name"]),
             GinIndex(OpClass(Upper("name"), name="gin_trgm_ops"), name="client_name_trigrams"),

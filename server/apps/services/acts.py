@@ -19,6 +19,7 @@ from apps.services.eyes import relearn
 from apps.services.loading import Loaded, load
 from apps.services.models import Service, ServiceEvent
 from apps.services.policies import check_event
+from apps.services.round_clock import at_least
 from apps.services.stock import book
 from apps.services.summary import summarise
 from apps.studio.actions import audit
@@ -49,7 +50,7 @@ LINES_MAX = 20_000
 
 def locked(member: Membership, service_id: UUID) -> Loaded:
     """A service for changing; others wait. 404 for another studio's."""
-    rows = loading.with_zones(loading.of_studio(member)).select_for_update(of=("self",))
+    rows = loading.with_zones(loading.openable(member)).select_for_update(of=("self",))
     return load(get_object_or_404(rows, pk=service_id))
 
 
@@ -124,14 +125,18 @@ def append(
         raise ConflictError("event_id_taken")
     if len(loaded.log) >= LINES_MAX:
         raise LimitError("events", say("limit-at_most_so_many", most=LINES_MAX), LINES_MAX + 1)
-    now, behind = timezone.now(), loaded.clock_behind
+    practice = loaded.round
+    if practice is not None and practice.ended_at is not None:
+        raise ConflictError("round_over")
+    now, behind = timezone.now() if practice is None else loaded.now, loaded.clock_behind
     occurred_at = moment("occurred_at", occurred_at)
     if behind > loading.CLOCK_SLACK:  # it was set back: this did not happen before what is logged already
         log.warning("clock_behind_s=%.0f", behind.total_seconds())
         is_now = abs(now - occurred_at) < FUTURE_MAX
         now, occurred_at = now + behind, occurred_at + behind
         occurred_at = max(occurred_at, now) if is_now else occurred_at
-    if occurred_at.tzinfo is None or not now - PAST_MAX <= occurred_at <= now + FUTURE_MAX:
+    future_max = FUTURE_MAX if practice is None else PAST_MAX  # a round's clock is its device's
+    if occurred_at.tzinfo is None or not now - PAST_MAX <= occurred_at <= now + future_max:
         raise LimitError("occurred_at", say("limit-within_two_days"), occurred_at.isoformat())
     data = completed(loaded, data)
     check_event(member, loaded, data)
@@ -151,14 +156,17 @@ def append(
     event = event_value(row)
     state = merge_addition(loaded.events, event, seen={str(e.event_id) for e in heard}, before=loaded.state)
     row.save()
-    book(loaded.row, row, data, loaded.lightener_of(data.zone_key).key if isinstance(data, BowlMixed) else None)
-    Service.objects.filter(pk=loaded.row.pk).update(step=state.step.value)
-    audit(member, row.kind, loaded.row.pk)
+    if practice is None:
+        book(loaded.row, row, data, loaded.lightener_of(data.zone_key).key if isinstance(data, BowlMixed) else None)
+        audit(member, row.kind, loaded.row.pk)
+    else:
+        at_least(practice, occurred_at)
+    Service.everything.filter(pk=loaded.row.pk).update(step=state.step.value)
     tell(member.studio_id, loaded.row.pk, row.kind, row.pk, device)
     loaded.row.step = state.step.value
     lanes = lanes_today(loaded.zones, state, loaded.kind, loaded.choice)
     after = replace(loaded, lanes=lanes, log=(*loaded.log, row), events=[*loaded.events, event], state=state)
-    if isinstance(data, ServiceClosed):
+    if isinstance(data, ServiceClosed) and practice is None:
         summary = plain(summarise(after, occurred_at))
         Service.objects.filter(pk=loaded.row.pk).update(summary=summary)
         relearn(member.studio_id)

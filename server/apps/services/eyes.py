@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
+from typing import Any
 from uuid import UUID
 
 from django.db import transaction
@@ -20,8 +21,8 @@ from fervens_core.followup import learn_eyes
 from fervens_core.head import ReadingMode
 from fervens_core.lift import Eye, EyePair
 
-ROUND_LEAST, ROUNDS_KEPT = 5, 12
-"""Pairs that make a round, and how many of a member's rounds are kept."""
+ROUND_LEAST, ROUNDS_KEPT, DRILLS_KEPT = 5, 12, 12
+"""Pairs that make a round, and how many of a member's rounds, and of drills, are kept."""
 SERVICES_MAX = 60
 """An eye is what it was in so many of the latest filed services."""
 
@@ -56,9 +57,32 @@ def _rounds(studio_id: UUID) -> dict[tuple[str, ReadingMode], list[EyePair]]:
     for member in Membership.objects.filter(studio_id=studio_id).select_related("user"):
         for told in member.eye_rounds:
             mode = ReadingMode(told["mode"])
-            pairs = [EyePair(mode, seen, known, std) for seen, known, std in told["pairs"]]
+            weight = float(told.get("weight", 1.0))
+            pairs = [EyePair(mode, seen, known, std, weight) for seen, known, std in told["pairs"]]
             found.setdefault((member.name, mode), []).extend(pairs)
     return found
+
+
+def _kept(rounds: list[dict[str, Any]]) -> list[dict[str, Any]]:
+    """The latest calibration rounds, and the latest drills beside them."""
+    full, weak = ([r for r in rounds if ("weight" in r) is is_weak] for is_weak in (False, True))
+    return sorted((*full[-ROUNDS_KEPT:], *weak[-DRILLS_KEPT:]), key=lambda r: str(r["at"]))
+
+
+@transaction.atomic
+def keep_drill(member: Membership, mode: ReadingMode, pairs: Sequence[EyePair]) -> Membership:
+    """Keep a drill on a screen as weak evidence of a member's own eye, and learn from it."""
+    row = Membership.objects.select_for_update().get(pk=member.pk)
+    told = {
+        "at": timezone.now().isoformat(),
+        "mode": mode.value,
+        "pairs": [[p.seen, p.known, p.known_std] for p in pairs],
+        "weight": min(p.weight for p in pairs),
+    }
+    row.eye_rounds = _kept([*row.eye_rounds, told])
+    row.save(update_fields=["eye_rounds"])
+    relearn(member.studio_id)
+    return row
 
 
 @transaction.atomic
@@ -70,7 +94,7 @@ def keep_round(member: Membership, mode: ReadingMode, pairs: Sequence[tuple[floa
         EyePair(mode, *pair)
     row = Membership.objects.select_for_update().get(pk=member.pk)
     told = {"at": timezone.now().isoformat(), "mode": mode.value, "pairs": [list(p) for p in pairs]}
-    row.eye_rounds = [*row.eye_rounds, told][-ROUNDS_KEPT:]
+    row.eye_rounds = _kept([*row.eye_rounds, told])
     row.save(update_fields=["eye_rounds"])
     audit(member, "eye_calibrated", row.pk)
     relearn(member.studio_id)
@@ -81,9 +105,10 @@ def keep_round(member: Membership, mode: ReadingMode, pairs: Sequence[tuple[floa
 def take_round_back(member: Membership) -> Studio:
     """Forget a member's last calibration round. Raises ConflictError when there is none."""
     row = Membership.objects.select_for_update().get(pk=member.pk)
-    if not row.eye_rounds:
+    own = [r for r in row.eye_rounds if "weight" not in r]
+    if not own:
         raise ConflictError("no_round")
-    row.eye_rounds = row.eye_rounds[:-1]
+    row.eye_rounds = [r for r in row.eye_rounds if r is not own[-1]]
     row.save(update_fields=["eye_rounds"])
     audit(member, "eye_round_taken_back", row.pk)
     relearn(member.studio_id)

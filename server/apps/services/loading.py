@@ -6,7 +6,7 @@ import datetime as dt
 from dataclasses import dataclass
 from uuid import UUID
 
-from django.db.models import QuerySet
+from django.db.models import Q, QuerySet
 from django.shortcuts import get_object_or_404
 from django.utils import timezone
 
@@ -20,7 +20,8 @@ from apps.services.adapters import (
 )
 from apps.services.eyes import eyes_of
 from apps.services.kept_log import KeptLog, of_rows, read_log
-from apps.services.models import Service, ServiceEvent
+from apps.services.models import PracticeRound, Service, ServiceEvent
+from apps.services.round_clock import clock_now
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener as ShelfLightener
 from apps.shelf.queries import developers, lighteners
@@ -49,6 +50,12 @@ def of_studio(member: Membership) -> QuerySet[Service]:
     return Service.objects.filter(studio_id=member.studio_id)
 
 
+def openable(member: Membership) -> QuerySet[Service]:
+    """What a member may open: the studio's services, and practice rounds of their own."""
+    own = Q(is_practice=False) | Q(round__user_id=member.user_id)
+    return Service.everything.filter(own, studio_id=member.studio_id)
+
+
 def with_parts(rows: QuerySet[Service]) -> QuerySet[Service]:
     """The rows with everything the core needs, in a fixed number of queries."""
     return with_zones(rows).prefetch_related("events")
@@ -56,12 +63,12 @@ def with_parts(rows: QuerySet[Service]) -> QuerySet[Service]:
 
 def with_zones(rows: QuerySet[Service]) -> QuerySet[Service]:
     """As `with_parts`, for one service, whose log is kept where it was read before."""
-    return rows.select_related("client", "lightener", "studio").prefetch_related("zones")
+    return rows.select_related("client", "lightener", "studio", "round").prefetch_related("zones")
 
 
 def get(member: Membership, service_id: UUID) -> Service:
     """One service with its parts; 404 when it is another studio's."""
-    return get_object_or_404(with_zones(of_studio(member)), pk=service_id)
+    return get_object_or_404(with_zones(openable(member)), pk=service_id)
 
 
 CLOCK_SLACK = dt.timedelta(seconds=5)
@@ -103,14 +110,26 @@ class Loaded:
         return lightener_among(self.zone(key).lightener, lightener_value(self.row.lightener), self.others)
 
     @property
+    def round(self) -> PracticeRound | None:
+        """The practice round it is played for; None for a client's service."""
+        return self.row.round if self.row.is_practice else None
+
+    @property
     def clock_behind(self) -> dt.timedelta:
         """How far the server's clock stands before the last line that was recorded: then it was set back."""
+        if self.row.is_practice:
+            return dt.timedelta()
         last = max((e.recorded_at for e in self.log[-20:]), default=None)
         return max(last - timezone.now(), dt.timedelta()) if last else dt.timedelta()
 
     @property
     def now(self) -> dt.datetime:
-        """The moment for this service: where the server's clock was set back, time goes on from the last line."""
+        """The moment for this service: where the server's clock was set back, time goes on from the last line.
+
+        A practice round has a clock of its own.
+        """
+        if self.round is not None:
+            return clock_now(self.round)
         behind = self.clock_behind
         return timezone.now() + (behind if behind > CLOCK_SLACK else dt.timedelta())
 

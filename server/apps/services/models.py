@@ -15,6 +15,14 @@ from apps.shelf.models import Lightener
 from apps.studio.models import Studio
 
 
+class Visits(models.Manager["Service"]):
+    """Services as every list, number and lesson has them: practice is none of them."""
+
+    def get_queryset(self) -> models.QuerySet[Service]:
+        """Without practice rounds."""
+        return super().get_queryset().filter(is_practice=False)
+
+
 class Service(models.Model):
     """One visit of one client."""
 
@@ -54,9 +62,14 @@ class Service(models.Model):
     reminded_at = models.DateTimeField(null=True, blank=True)
     summary = models.JSONField(null=True, blank=True, help_text="What it came to, kept when it is filed.")
     revision = models.PositiveIntegerField(default=0)
+    is_practice = models.BooleanField(default=False, db_default=False, help_text="Of a practice round.")
     created_at = models.DateTimeField(auto_now_add=True)
 
+    objects = Visits()
+    everything = models.Manager()
+
     class Meta:
+        base_manager_name = "everything"
         indexes = [
             models.Index(fields=["studio", "starts_at"]),
             models.Index(fields=["client", "-starts_at"]),
@@ -196,3 +209,26 @@ class StockUse(models.Model):
 
     def __str__(self) -> str:
         return f"{self.grams:g} g {self.name}"
+
+
+class PracticeRound(models.Model):
+    """A practice round: what its head really is, its own clock, and the service it is played on."""
+
+    PERSONAL: ClassVar[dict[str, Any]] = {}
+    IMPERSONAL: ClassVar[set[str]] = {"setup", "clock", "result", "played_by"}
+    """A past client's head comes without anything that tells of them."""
+
+    service = models.OneToOneField(Service, on_delete=models.CASCADE, related_name="round")
+    user = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="practice_rounds")
+    setup = models.JSONField(help_text="As the core's Setup has it.")
+    clock = models.JSONField(help_text="Its moment, the moment on the server's clock that was told, and its speed.")
+    played_by = models.CharField(max_length=160, blank=True, help_text="Whose a round from a file is.")
+    result = models.JSONField(null=True, blank=True, help_text="What it came to in numbers, once it is over.")
+    ended_at = models.DateTimeField(null=True, blank=True)
+    created_at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        ordering = ["-created_at"]
+
+    def __str__(self) -> str:
+        return f"round of {self.created_at:%Y-%m-%d %H:%M}"

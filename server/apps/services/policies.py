@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from django.utils import timezone
-
 from apps.services import loading
 from apps.services.loading import Loaded
 from apps.shelf.queries import toners
@@ -20,10 +18,13 @@ from fervens_core.log import (
     ConsultationFinished,
     DeveloperChanged,
     EventData,
+    FoilOpened,
     HeatStarted,
     LightenerRefreshed,
     LighteningResumed,
+    MishapMet,
     PlanTaken,
+    PracticeAsked,
     ProductDragged,
     ReadingTaken,
     ServiceClosed,
@@ -38,25 +39,34 @@ SAME_VOLUME = 0.05
 """vol; less is a matter of rounding."""
 
 
+def require_may_here(member: Membership, loaded: Loaded, act: str) -> None:
+    """As `require_may`; in practice everyone does everything, that is what it is for."""
+    if loaded.round is None:
+        require_may(member, act)
+
+
 def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
     """Raises PermissionDenied, BlockedError or ConflictError when the event may not enter the log."""
     match data:
+        case FoilOpened() | PracticeAsked() | MishapMet():
+            if loaded.round is None:
+                raise ConflictError("only_in_practice")
         case ConsultationFinished():
-            require_may(member, "finish_a_consultation")
+            require_may_here(member, loaded, "finish_a_consultation")
             check_consultation(loaded)
         case PlanTaken():
             if not loaded.kind.lightens:
                 raise ConflictError("nothing_planned")
-            require_may(member, "take_a_plan_to_the_chair")
+            require_may_here(member, loaded, "take_a_plan_to_the_chair")
             check_consultation(loaded)
             for key, volume in zip(data.zone_keys, data.volumes, strict=True):
                 _check_volume(loaded, key, volume)
             check_toner_idea(loaded)
         case CautionAcknowledged():
-            require_may(member, "acknowledge_a_caution")
+            require_may_here(member, loaded, "acknowledge_a_caution")
         case ApplicationStarted() | BowlMixed() | DeveloperChanged():
             if isinstance(data, DeveloperChanged) or _is_other_strength(loaded, data):
-                require_may(member, "change_a_strength")
+                require_may_here(member, loaded, "change_a_strength")
             for key in (data.zone_key, *(data.also_for if isinstance(data, BowlMixed) else ())):
                 _check_volume(loaded, key, data.volume_strength)
         case LightenerRefreshed():
@@ -74,7 +84,7 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
             if data.zone_key not in [z.key for z in loading.kept_parts(loaded)]:
                 raise ConflictError("unknown_zone.kept", key=data.zone_key)
         case LighteningResumed():
-            require_may(member, "lighten_again")
+            require_may_here(member, loaded, "lighten_again")
             _check_again(loaded, data)
         case TonerApplied():
             shades = [_shade(loaded, key) for key in (data.shade_key, data.second_key) if key]
@@ -94,7 +104,7 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
                 keys = (toner.applied.shade_key, toner.applied.second_key)
                 _check_toner_time([_shade(loaded, key) for key in keys if key], data.minutes)
         case ServiceClosed():
-            require_may(member, "file_a_service")
+            require_may_here(member, loaded, "file_a_service")
 
 
 def _is_other_strength(loaded: Loaded, data: ApplicationStarted | BowlMixed) -> bool:
@@ -144,7 +154,7 @@ def _check_no_peroxide(shades: list[TonerShade], developer_g: float, dilution: f
 
 def _check_again(loaded: Loaded, data: LighteningResumed) -> None:
     """Zones may be lightened once more today, each with a developer within its limit."""
-    there = loading.chair(loaded, timezone.now())
+    there = loading.chair(loaded, loaded.now)
     if there is None:
         raise ConflictError("no_plan")
     for key in data.zone_keys:

@@ -9,6 +9,7 @@ from apps.services.schemas import ConflictOut, UndoOut
 from fervens_core.base import Message, Value, say, term
 from fervens_core.head import Foils
 from fervens_core.log import (
+    Answer,
     ApplicationStarted,
     BowlMixed,
     CautionAcknowledged,
@@ -18,7 +19,9 @@ from fervens_core.log import (
     HairNoted,
     LightenerRefreshed,
     LighteningResumed,
+    MishapMet,
     PlanTaken,
+    PracticeAsked,
     ProbeRead,
     ProductDragged,
     ReadingTaken,
@@ -38,6 +41,7 @@ from fervens_core.log import (
     WishSet,
     lane_of_id,
 )
+from fervens_core.practice import Mishaps
 
 
 def undo_of(loaded: Loaded) -> UndoOut | None:
@@ -169,6 +173,13 @@ def event_text(event: Event, names: dict[str, Message | str]) -> Message:
             return say("event-toners_emulsified", zones=[lane_at(i, names) for i in data.ids])
         case TonersRinsed():
             return say("event-toners_rinsed", zones=[lane_at(i, names) for i in data.ids])
+        case PracticeAsked():
+            return say("event-asked", topic=data.topic)
+        case MishapMet():
+            kind = (
+                term(Mishaps(data.mishap.split("-")[0])) if data.mishap.split("-")[0] in set(Mishaps) else data.mishap
+            )
+            return say("event-mishap" if data.answer is Answer.SEEN_TO else "event-mishap_left", mishap=kind)
         case ToneFormulaSet():
             return say(
                 "event-own_formula" if data.shade_key else "event-as_proposed",

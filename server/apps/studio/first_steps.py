@@ -16,7 +16,7 @@ def steps_of(member: Membership) -> list[tuple[Step, bool]]:
     own = {"studio_id": member.studio_id}
 
     def has(app: str, model: str) -> bool:
-        return bool(apps.get_model(app, model).objects.filter(**own).exists())
+        return bool(apps.get_model(app, model)._base_manager.filter(**own).exists())
 
     return [
         ("shelf", has("shelf", "Lightener") and has("shelf", "Developer")),

@@ -59,6 +59,9 @@ class Membership(models.Model):
     eye_rounds = models.JSONField(
         default=list, db_default=[], blank=True, help_text="Calibration rounds of the member's own eye."
     )
+    shares_practice = models.BooleanField(
+        default=False, db_default=False, help_text="The owner may see what practice came to."
+    )
     owes_password = models.BooleanField(
         default=False, db_default=False, help_text="Someone else chose the password: own one first."
     )

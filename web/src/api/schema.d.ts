@@ -736,26 +736,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/begin/practice": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Start Practice
-         * @description A first head to try it all on: hair on a stand, told already.
-         */
-        post: operations["apps_services_consultation_api_start_practice"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/services/{service_id}": {
         parameters: {
             query?: never;
@@ -1062,6 +1042,254 @@ export interface paths {
          * @description Have the colour reader measure a lane; nothing is logged by that.
          */
         post: operations["apps_services_chair_api_measure_lane"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Practice
+         * @description Heads to practise on, own rounds and progress, and the progress that members share with the owner.
+         */
+        get: operations["apps_services_practice_api_read_practice"];
+        put?: never;
+        /**
+         * Begin Round
+         * @description Begin a round. The same head, difficulty and seed are the same hair for everyone.
+         */
+        post: operations["apps_services_practice_api_begin_round"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/sharing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Share Practice
+         * @description Let the owner see one's progress, or no longer.
+         */
+        put: operations["apps_services_practice_api_share_practice"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Round
+         * @description A round from a file: a head to play, or one that was played, to be looked at.
+         */
+        post: operations["apps_services_practice_api_bring_round"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/drill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin Drill
+         * @description Twelve strands to name.
+         */
+        post: operations["apps_services_practice_api_begin_drill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/drill/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Answer Drill
+         * @description Keep what was said of a drill's strands as weak evidence of the member's own eye.
+         */
+        post: operations["apps_services_practice_api_answer_drill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/{service_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Round
+         * @description A round at the chair: its clock, what was found out, what goes wrong, and how its hair looks by minute.
+         */
+        get: operations["apps_services_practice_api_read_round"];
+        put?: never;
+        post?: never;
+        /**
+         * Drop Round
+         * @description Throw a round away.
+         */
+        delete: operations["apps_services_practice_api_drop_round"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/{service_id}/clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set Clock
+         * @description Tell a round's clock: the moment in it and how fast it runs.
+         */
+        put: operations["apps_services_practice_api_set_clock"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/{service_id}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * End Round
+         * @description End a round; the answer is its debrief.
+         */
+        post: operations["apps_services_practice_api_end_round"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/{service_id}/debrief": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Debrief
+         * @description What a round came to, once it is over.
+         */
+        get: operations["apps_services_practice_api_read_debrief"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/{service_id}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Try Again
+         * @description The same head once more, from the beginning or from a moment of the round.
+         */
+        post: operations["apps_services_practice_api_try_again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/{service_id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Take Round Out
+         * @description A round as a file: its head alone, or with what was played.
+         */
+        get: operations["apps_services_practice_api_take_round_out"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/practice/{service_id}/class": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Class
+         * @description Everyone who played the head of a round, the best first.
+         */
+        get: operations["apps_services_practice_api_read_class"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -3061,6 +3289,8 @@ export interface components {
             undo: components["schemas"]["UndoOut"] | null;
             /** Conflicts */
             conflicts: components["schemas"]["ConflictOut"][];
+            /** Is Practice */
+            is_practice: boolean;
             /**
              * Server Now
              * Format: date-time
@@ -3681,17 +3911,6 @@ export interface components {
             /** Starts At */
             starts_at?: string | null;
             kind?: components["schemas"]["ServiceKind"] | null;
-        };
-        /**
-         * PracticeOut
-         * @description A head of hair on a stand.
-         */
-        PracticeOut: {
-            /**
-             * Service Id
-             * Format: uuid
-             */
-            service_id: string;
         };
         /**
          * CancelledOut
@@ -4715,6 +4934,11 @@ export interface components {
              * @default 0
              */
             clock_behind_min: number;
+            /**
+             * Is Practice
+             * @default false
+             */
+            is_practice: boolean;
         };
         /**
          * BoardReading
@@ -5025,6 +5249,12 @@ export interface components {
             /** Says */
             says: string;
         };
+        /**
+         * Answer
+         * @description What was done about something that went wrong: seen to, or let be.
+         * @enum {string}
+         */
+        Answer: "seen_to" | "let_be";
         /**
          * ApplicationFinished
          * @description The last section of a zone has product on: its lift is counted from here.
@@ -5437,7 +5667,7 @@ export interface components {
          * EventIn
          * @description An event from a device, of any kind.
          */
-        EventIn: components["schemas"]["CautionAcknowledgedIn"] | components["schemas"]["ConsultationFinishedIn"] | components["schemas"]["PlanTakenIn"] | components["schemas"]["BowlMixedIn"] | components["schemas"]["ApplicationStartedIn"] | components["schemas"]["ApplicationFinishedIn"] | components["schemas"]["LightenerRefreshedIn"] | components["schemas"]["ProductDraggedIn"] | components["schemas"]["HeatStartedIn"] | components["schemas"]["HeatEndedIn"] | components["schemas"]["CoveringChangedIn"] | components["schemas"]["BarrierLeftIn"] | components["schemas"]["DriedOutIn"] | components["schemas"]["HairNotedIn"] | components["schemas"]["DeveloperChangedIn"] | components["schemas"]["ReadingTakenIn"] | components["schemas"]["RinsedIn"] | components["schemas"]["WaveRinsedIn"] | components["schemas"]["ServiceClosedIn"] | components["schemas"]["EventVoidedIn"] | components["schemas"]["LighteningResumedIn"] | components["schemas"]["ReviewFinishedIn"] | components["schemas"]["WishSetIn"] | components["schemas"]["ShadowSetIn"] | components["schemas"]["ProbeReadIn"] | components["schemas"]["ToneFormulaSetIn"] | components["schemas"]["TonerAppliedIn"] | components["schemas"]["ToneBowlAppliedIn"] | components["schemas"]["TonerEmulsifiedIn"] | components["schemas"]["TonersEmulsifiedIn"] | components["schemas"]["TonerStrandReadIn"] | components["schemas"]["TonerPulledBackIn"] | components["schemas"]["TonerRinsedIn"] | components["schemas"]["TonersRinsedIn"];
+        EventIn: components["schemas"]["CautionAcknowledgedIn"] | components["schemas"]["ConsultationFinishedIn"] | components["schemas"]["PlanTakenIn"] | components["schemas"]["BowlMixedIn"] | components["schemas"]["ApplicationStartedIn"] | components["schemas"]["ApplicationFinishedIn"] | components["schemas"]["LightenerRefreshedIn"] | components["schemas"]["ProductDraggedIn"] | components["schemas"]["HeatStartedIn"] | components["schemas"]["HeatEndedIn"] | components["schemas"]["CoveringChangedIn"] | components["schemas"]["BarrierLeftIn"] | components["schemas"]["DriedOutIn"] | components["schemas"]["HairNotedIn"] | components["schemas"]["DeveloperChangedIn"] | components["schemas"]["ReadingTakenIn"] | components["schemas"]["RinsedIn"] | components["schemas"]["WaveRinsedIn"] | components["schemas"]["ServiceClosedIn"] | components["schemas"]["EventVoidedIn"] | components["schemas"]["LighteningResumedIn"] | components["schemas"]["ReviewFinishedIn"] | components["schemas"]["WishSetIn"] | components["schemas"]["ShadowSetIn"] | components["schemas"]["ProbeReadIn"] | components["schemas"]["ToneFormulaSetIn"] | components["schemas"]["TonerAppliedIn"] | components["schemas"]["ToneBowlAppliedIn"] | components["schemas"]["TonerEmulsifiedIn"] | components["schemas"]["TonersEmulsifiedIn"] | components["schemas"]["TonerStrandReadIn"] | components["schemas"]["TonerPulledBackIn"] | components["schemas"]["TonerRinsedIn"] | components["schemas"]["TonersRinsedIn"] | components["schemas"]["FoilOpenedIn"] | components["schemas"]["PracticeAskedIn"] | components["schemas"]["MishapMetIn"];
         /**
          * EventVoided
          * @description An earlier event was a mistake.
@@ -5474,6 +5704,45 @@ export interface components {
              */
             kind: "EventVoided";
             data: components["schemas"]["EventVoided"];
+        };
+        /**
+         * FoilOpened
+         * @description A lane was opened to look, whether or not a level was named then.
+         */
+        FoilOpened: {
+            /** Zone Key */
+            zone_key: string;
+            mode?: components["schemas"]["ReadingMode"];
+            foils?: components["schemas"]["Foils"];
+        };
+        /**
+         * FoilOpenedIn
+         * @description A lane was opened to look, whether or not a level was named then.
+         */
+        FoilOpenedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "FoilOpened";
+            data: components["schemas"]["FoilOpened"];
         };
         /**
          * Grab
@@ -5702,6 +5971,44 @@ export interface components {
             data: components["schemas"]["LighteningResumed"];
         };
         /**
+         * MishapMet
+         * @description Something that went wrong was seen to, or let be.
+         */
+        MishapMet: {
+            /** Mishap */
+            mishap: string;
+            answer?: components["schemas"]["Answer"];
+        };
+        /**
+         * MishapMetIn
+         * @description Something that went wrong was seen to, or let be.
+         */
+        MishapMetIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "MishapMet";
+            data: components["schemas"]["MishapMet"];
+        };
+        /**
          * PlanTaken
          * @description The plan was taken to the chair: lanes in order with the developer of each, and when each is to start.
          *
@@ -5758,6 +6065,42 @@ export interface components {
              */
             kind: "PlanTaken";
             data: components["schemas"]["PlanTaken"];
+        };
+        /**
+         * PracticeAsked
+         * @description Something was found out of a practice client.
+         */
+        PracticeAsked: {
+            topic: components["schemas"]["Topic"];
+        };
+        /**
+         * PracticeAskedIn
+         * @description Something was found out of a practice client.
+         */
+        PracticeAskedIn: {
+            /**
+             * Event Id
+             * Format: uuid
+             */
+            event_id: string;
+            /**
+             * Occurred At
+             * Format: date-time
+             */
+            occurred_at: string;
+            /**
+             * Device
+             * @default
+             */
+            device: string;
+            /** Seen */
+            seen?: number | null;
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "PracticeAsked";
+            data: components["schemas"]["PracticeAsked"];
         };
         /**
          * ProbeRead
@@ -6562,6 +6905,12 @@ export interface components {
             data: components["schemas"]["TonersRinsed"];
         };
         /**
+         * Topic
+         * @description What can be found out before the first product: asked of the client, looked at, or tested.
+         * @enum {string}
+         */
+        Topic: "reactions" | "history" | "home_care" | "scalp" | "stretch" | "salts";
+        /**
          * WaveRinsed
          * @description Several zones were rinsed together.
          */
@@ -6752,6 +7101,693 @@ export interface components {
             instrument: string;
         };
         /**
+         * Difficulty
+         * @description What is hard about a round.
+         * @enum {string}
+         */
+        Difficulty: "even" | "banded" | "delicate" | "resistant" | "old_dye" | "stalls" | "yellow_light";
+        /**
+         * EyeOverRoundsOut
+         * @description A member's eye in one way of reading, over rounds and drills; marked as from a screen.
+         */
+        EyeOverRoundsOut: {
+            mode: components["schemas"]["ReadingMode"];
+            /** Bias */
+            bias: number;
+            /** Bias Std */
+            bias_std: number;
+            /** Spread */
+            spread: number;
+            /** Count */
+            count: number;
+        };
+        /**
+         * HeadCardOut
+         * @description An invented head to choose.
+         */
+        HeadCardOut: {
+            /** Key */
+            key: string;
+            /** Title */
+            title: string;
+            /** About */
+            about: string;
+            difficulty: components["schemas"]["Difficulty"];
+            /** From Hex */
+            from_hex: string;
+            /** To Hex */
+            to_hex: string;
+            /** Zones */
+            zones: number;
+        };
+        /**
+         * Help
+         * @description How much the board says: only clocks, painted lanes without windows and advice, or all of it.
+         * @enum {string}
+         */
+        Help: "clocks" | "lanes" | "full";
+        /**
+         * NumbersOut
+         * @description What a round came to in numbers.
+         */
+        NumbersOut: {
+            /** Lanes */
+            lanes: number;
+            /** On Target */
+            on_target: number;
+            /** Walls Kept */
+            walls_kept: number;
+            /** Minutes */
+            minutes: number;
+            /** Looks */
+            looks: number;
+            /** Advised Minutes */
+            advised_minutes: number | null;
+            /** Worst */
+            worst: number | null;
+            /** Tone Delta E */
+            tone_delta_e: number | null;
+        };
+        /**
+         * PastHeadOut
+         * @description A filed head of the studio that can be played without its name.
+         */
+        PastHeadOut: {
+            /**
+             * Service Id
+             * Format: uuid
+             */
+            service_id: string;
+            /** Label */
+            label: string;
+            /** Zones */
+            zones: number;
+        };
+        /**
+         * PracticeOut
+         * @description The practice room: heads to choose, own rounds, own progress, and that of members who share theirs.
+         */
+        PracticeOut: {
+            /** Heads */
+            heads: components["schemas"]["HeadCardOut"][];
+            /** Past */
+            past: components["schemas"]["PastHeadOut"][];
+            /** Difficulties */
+            difficulties: components["schemas"]["Difficulty"][];
+            /** Rounds */
+            rounds: components["schemas"]["RoundLineOut"][];
+            progress: components["schemas"]["ProgressOut"];
+            /** Shared */
+            shared: components["schemas"]["ProgressOut"][];
+            /** Is Shared */
+            is_shared: boolean;
+        };
+        /**
+         * ProgressOut
+         * @description A member's progress over rounds, as far as it may be seen.
+         */
+        ProgressOut: {
+            /** Member Id */
+            member_id: number;
+            /** Name */
+            name: string;
+            /** Rounds */
+            rounds: number;
+            /** Lanes */
+            lanes: number;
+            /** On Target */
+            on_target: number;
+            /** Walls Kept */
+            walls_kept: number;
+            /** Minutes Over Advice */
+            minutes_over_advice: number | null;
+            /** Eyes */
+            eyes: components["schemas"]["EyeOverRoundsOut"][];
+            /** Last */
+            last: components["schemas"]["NumbersOut"][];
+        };
+        /**
+         * RoundLineOut
+         * @description A round in a list.
+         */
+        RoundLineOut: {
+            /**
+             * Service Id
+             * Format: uuid
+             */
+            service_id: string;
+            /** Title */
+            title: string;
+            difficulty: components["schemas"]["Difficulty"];
+            help: components["schemas"]["Help"];
+            /** Seed */
+            seed: number;
+            step: components["schemas"]["Step"];
+            /**
+             * Begun At
+             * Format: date-time
+             */
+            begun_at: string;
+            /** Is Over */
+            is_over: boolean;
+            /** Played By */
+            played_by: string;
+            numbers: components["schemas"]["NumbersOut"] | null;
+        };
+        /**
+         * BegunOut
+         * @description A round that was begun.
+         */
+        BegunOut: {
+            /**
+             * Service Id
+             * Format: uuid
+             */
+            service_id: string;
+        };
+        /**
+         * RoundIn
+         * @description A calibration round: a dozen strands or swatches, looked at one way.
+         */
+        RoundIn: {
+            mode: components["schemas"]["ReadingMode"];
+            /** Pairs */
+            pairs: components["schemas"]["PairIn"][];
+        };
+        /**
+         * SharingIn
+         * @description Whether the owner may see a member's progress.
+         */
+        SharingIn: {
+            /** Is Shared */
+            is_shared: boolean;
+        };
+        /**
+         * RoundFileIn
+         * @description A round file.
+         */
+        RoundFileIn: {
+            /** Document */
+            document: {
+                [key: string]: unknown;
+            };
+        };
+        /**
+         * DrillOut
+         * @description Twelve strands.
+         */
+        DrillOut: {
+            /** Seed */
+            seed: number;
+            mode: components["schemas"]["ReadingMode"];
+            /** Seconds */
+            seconds: number;
+            /** Levels */
+            levels: number[];
+            /** Undertones */
+            undertones: components["schemas"]["Undertone"][];
+            /** Hexes */
+            hexes: string[];
+            /** Strands */
+            strands: components["schemas"]["DrillStrandOut"][];
+        };
+        /**
+         * DrillStrandOut
+         * @description One strand of a drill, with what it is: shown once it was named.
+         */
+        DrillStrandOut: {
+            /** Number */
+            number: number;
+            /** Level */
+            level: number;
+            undertone: components["schemas"]["Undertone"];
+            /** Start Level */
+            start_level: number;
+            colours: components["schemas"]["StrandColours"];
+            /** Seed */
+            seed: number;
+        };
+        /**
+         * StrandColours
+         * @description Screen colours of a strand's fibres: in shade, in the middle, in the light, and of its sheen.
+         */
+        StrandColours: {
+            /** Shade */
+            shade: string;
+            /** Body */
+            body: string;
+            /** Light */
+            light: string;
+            /** Sheen */
+            sheen: string;
+        };
+        /**
+         * DrilledOut
+         * @description What a drill says of an eye.
+         */
+        DrilledOut: {
+            /** Count */
+            count: number;
+            /** Right Undertones */
+            right_undertones: number;
+            /** Mean Error */
+            mean_error: number;
+            /** Spread */
+            spread: number;
+            /** Eyes */
+            eyes: components["schemas"]["EyeOverRoundsOut"][];
+        };
+        /**
+         * DrillAnswerIn
+         * @description What was said of one strand.
+         */
+        DrillAnswerIn: {
+            /** Number */
+            number: number;
+            /** Level */
+            level: number;
+            undertone?: components["schemas"]["Undertone"] | null;
+        };
+        /**
+         * DrillIn
+         * @description A drill as it was answered.
+         */
+        DrillIn: {
+            /** Seed */
+            seed: number;
+            /**
+             * Mode
+             * @default dry
+             * @enum {string}
+             */
+            mode: "dry" | "wiped";
+            /** Answers */
+            answers: components["schemas"]["DrillAnswerIn"][];
+        };
+        /**
+         * AskedOut
+         * @description Something that can be found out, and what it told once it was.
+         */
+        AskedOut: {
+            topic: components["schemas"]["Topic"];
+            /** Answer */
+            answer: string | null;
+        };
+        /**
+         * LaneLooks
+         * @description How a lane's hair looks by minute, to whoever opens it; and as it came, or after its rinse.
+         *
+         *     Args:
+         *         step_min: from minute 0 after its application on, one each so many minutes. seed: of how the fibres lie.
+         *         through: under product, wiped: wiped, by minute. still: dry, and wet: as it is where nothing is on it.
+         *         paste: colour of the product.
+         */
+        LaneLooks: {
+            /** Key */
+            key: string;
+            /** Seed */
+            seed: number;
+            /** Step Min */
+            step_min: number;
+            /** Through */
+            through: components["schemas"]["StrandColours"][];
+            /** Wiped */
+            wiped: components["schemas"]["StrandColours"][];
+            dry: components["schemas"]["StrandColours"] | null;
+            wet: components["schemas"]["StrandColours"] | null;
+            /** Paste */
+            paste: string;
+        };
+        /**
+         * Light
+         * @description What the hair is looked at by.
+         * @enum {string}
+         */
+        Light: "day" | "yellow";
+        /**
+         * MishapOut
+         * @description Something that goes wrong: told from its moment on, or found when its lane is opened.
+         */
+        MishapOut: {
+            /** Key */
+            key: string;
+            kind: components["schemas"]["Mishaps"];
+            /** Lane Key */
+            lane_key: string | null;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Text */
+            text: string;
+            /** Is Hidden */
+            is_hidden: boolean;
+            answer: components["schemas"]["Answer"] | null;
+            /** Takes Min */
+            takes_min: number;
+        };
+        /**
+         * Mishaps
+         * @description What can go wrong.
+         * @enum {string}
+         */
+        Mishaps: "stale" | "slipped" | "dried" | "burns" | "phone" | "shampoo";
+        /**
+         * RoundOut
+         * @description A round at the chair: its clock, what was found out, what goes wrong, and how its hair looks.
+         */
+        RoundOut: {
+            /**
+             * Service Id
+             * Format: uuid
+             */
+            service_id: string;
+            /** Title */
+            title: string;
+            difficulty: components["schemas"]["Difficulty"];
+            help: components["schemas"]["Help"];
+            light: components["schemas"]["Light"];
+            /** Seed */
+            seed: number;
+            /** Speed */
+            speed: number;
+            /**
+             * Now
+             * Format: date-time
+             */
+            now: string;
+            /** Is Over */
+            is_over: boolean;
+            /** Asked */
+            asked: components["schemas"]["AskedOut"][];
+            /** Mishaps */
+            mishaps: components["schemas"]["MishapOut"][];
+            /** Lanes */
+            lanes: components["schemas"]["LaneLooks"][];
+            /** Stills */
+            stills: components["schemas"]["StillOut"][];
+            /** Strands */
+            strands: components["schemas"]["StrandLookOut"][];
+            /** Position */
+            position: number;
+        };
+        /**
+         * StillOut
+         * @description Hair that nothing is on: as it came, or as it is kept.
+         */
+        StillOut: {
+            /** Key */
+            key: string;
+            /** Seed */
+            seed: number;
+            dry: components["schemas"]["StrandColours"];
+            wet: components["schemas"]["StrandColours"];
+        };
+        /**
+         * StrandLookOut
+         * @description How the strand of a strand test looks by minute, wiped.
+         */
+        StrandLookOut: {
+            /** Key */
+            key: string;
+            /** Seed */
+            seed: number;
+            /** Step Min */
+            step_min: number;
+            /** Wiped */
+            wiped: components["schemas"]["StrandColours"][];
+        };
+        /**
+         * ClockIn
+         * @description The moment in a round, and how many minutes go by in one; 0 stands still.
+         */
+        ClockIn: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Speed */
+            speed: number;
+        };
+        /**
+         * DebriefOut
+         * @description What a round came to.
+         */
+        DebriefOut: {
+            /**
+             * Service Id
+             * Format: uuid
+             */
+            service_id: string;
+            /** Title */
+            title: string;
+            difficulty: components["schemas"]["Difficulty"];
+            help: components["schemas"]["Help"];
+            /** Seed */
+            seed: number;
+            /** Played By */
+            played_by: string;
+            /** Worked */
+            worked: string[];
+            /** Change */
+            change: string;
+            outcome: components["schemas"]["Outcome"];
+            /** Found Out */
+            found_out: components["schemas"]["FoundOutOut"][];
+        };
+        /**
+         * EyeTold
+         * @description An eye in one way of reading over this round.
+         */
+        EyeTold: {
+            mode: components["schemas"]["ReadingMode"];
+            /** Count */
+            count: number;
+            /** Bias */
+            bias: number;
+            /** Bias Std */
+            bias_std: number;
+            /** Spread */
+            spread: number;
+        };
+        /**
+         * FoundOutOut
+         * @description One hidden thing: whether it was so, and whether it was found out.
+         */
+        FoundOutOut: {
+            topic: components["schemas"]["Topic"];
+            /** Is So */
+            is_so: boolean;
+            /** Was Asked */
+            was_asked: boolean;
+            /** Says */
+            says: string;
+        };
+        /**
+         * LaneTold
+         * @description One lane of the debrief; minutes after its application.
+         *
+         *     Args:
+         *         start_min: when its first section went on, min after the first of all; zero_min: its last.
+         *         true_start, told_start: level it really began at, and as it stood in the consultation.
+         *         minutes: until its rinse, None while it is on. true_end: level it really ended at.
+         *         believed: low, likely and high level that was believed at its rinse. read_end: as read after it, or None.
+         *         best_min, best_end: the rinse that ends nearest to the target on the true hair within the label, and its level.
+         *         advice_min, advice_end: of the board's own advice on the plan as it was taken; None without one.
+         *         truth: painted by minute; expected: as the board had it, minute by minute, before it knew better.
+         */
+        LaneTold: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Volume Strength */
+            volume_strength: number;
+            /** Target Level */
+            target_level: number;
+            /** True Start */
+            true_start: number;
+            /** Told Start */
+            told_start: number;
+            /** Start Min */
+            start_min: number;
+            /** Zero Min */
+            zero_min: number;
+            /** Wall Min */
+            wall_min: number;
+            /** Minutes */
+            minutes: number | null;
+            /** True End */
+            true_end: number;
+            /** Believed */
+            believed: [
+                number,
+                number,
+                number
+            ] | null;
+            /** Read End */
+            read_end: number | null;
+            /** Best Min */
+            best_min: number;
+            /** Best End */
+            best_end: number;
+            /** Advice Min */
+            advice_min: number | null;
+            /** Advice End */
+            advice_end: number | null;
+            /** Looks */
+            looks: number;
+            /** Early Looks */
+            early_looks: number;
+            /** Late Min */
+            late_min: number;
+            /** Is Passed Wall */
+            is_passed_wall: boolean;
+            /** Contact Volume Min */
+            contact_volume_min: number;
+            /** Truth */
+            truth: components["schemas"]["CurvePoint"][];
+            /** Expected */
+            expected: components["schemas"]["CurvePoint"][];
+        };
+        /**
+         * MishapTold
+         * @description Something that went wrong, and after how many minutes it was seen to; None when it never was.
+         */
+        MishapTold: {
+            /** Key */
+            key: string;
+            kind: components["schemas"]["Mishaps"];
+            /** Text */
+            text: string;
+            /** At Min */
+            at_min: number;
+            /** Seen To Min */
+            seen_to_min: number | null;
+        };
+        /**
+         * Outcome
+         * @description What a round came to, but for its sentences.
+         */
+        Outcome: {
+            /** Lanes */
+            lanes: components["schemas"]["LaneTold"][];
+            /** Readings */
+            readings: components["schemas"]["ReadingTold"][];
+            /** Eyes */
+            eyes: components["schemas"]["EyeTold"][];
+            /** Tones */
+            tones: components["schemas"]["ToneTold"][];
+            /** Mishaps */
+            mishaps: components["schemas"]["MishapTold"][];
+            done: components["schemas"]["Way"] | null;
+            advised: components["schemas"]["Way"] | null;
+            best: components["schemas"]["Way"] | null;
+            /** First At */
+            first_at: string | null;
+        };
+        /**
+         * ReadingTold
+         * @description One reading beside the truth.
+         *
+         *     Args:
+         *         minute: after the lane's application. level: as named; true_level: of what was looked at. error: levels that
+         *             the eye was too light, what that way of reading does to everyone left out.
+         */
+        ReadingTold: {
+            /** Event Id */
+            event_id: string;
+            /** Lane Key */
+            lane_key: string;
+            /** Minute */
+            minute: number;
+            mode: components["schemas"]["ReadingMode"];
+            foils: components["schemas"]["Foils"];
+            /** Level */
+            level: number;
+            /** True Level */
+            true_level: number;
+            /** Error */
+            error: number;
+            /** By */
+            by: string;
+        };
+        /**
+         * ToneTold
+         * @description One toned part: what it really became beside its wish.
+         */
+        ToneTold: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Wanted Hex */
+            wanted_hex: string;
+            /** Got Hex */
+            got_hex: string;
+            /** Delta E */
+            delta_e: number;
+        };
+        /**
+         * Way
+         * @description What can be done with a zone after the rinse.
+         * @enum {string}
+         */
+        Way: "tone" | "again" | "visit" | "lower";
+        /**
+         * AgainIn
+         * @description When the client comes, and for how long the diary has them; `after` is the service to start from.
+         */
+        AgainIn: {
+            /** Starts At */
+            starts_at?: string | null;
+            /** Booked Min */
+            booked_min?: number | null;
+            /** After */
+            after?: string | null;
+        };
+        /**
+         * RoundFileOut
+         * @description A round as a file.
+         */
+        RoundFileOut: {
+            /** Document */
+            document: {
+                [key: string]: unknown;
+            };
+            /** File Name */
+            file_name: string;
+        };
+        /**
+         * ClassLineOut
+         * @description One learner's round on the head of a class.
+         */
+        ClassLineOut: {
+            /** Service Id */
+            service_id: string | null;
+            /** Name */
+            name: string;
+            help: components["schemas"]["Help"];
+            numbers: components["schemas"]["NumbersOut"];
+            /** Eye Bias */
+            eye_bias: number | null;
+        };
+        /**
+         * ClassOut
+         * @description A class: who played the same head, and what it came to.
+         */
+        ClassOut: {
+            /** Title */
+            title: string;
+            /** Seed */
+            seed: number;
+            difficulty: components["schemas"]["Difficulty"];
+            /** Lines */
+            lines: components["schemas"]["ClassLineOut"][];
+        };
+        /**
          * CardOut
          * @description The studio's card.
          */
@@ -6834,15 +7870,6 @@ export interface components {
             known: number;
             /** Known Std */
             known_std?: number | null;
-        };
-        /**
-         * RoundIn
-         * @description A calibration round: a dozen strands or swatches, looked at one way.
-         */
-        RoundIn: {
-            mode: components["schemas"]["ReadingMode"];
-            /** Pairs */
-            pairs: components["schemas"]["PairIn"][];
         };
         /**
          * WishCell
@@ -7005,12 +8032,6 @@ export interface components {
              */
             server_now: string;
         };
-        /**
-         * Way
-         * @description What can be done with a zone after the rinse.
-         * @enum {string}
-         */
-        Way: "tone" | "again" | "visit" | "lower";
         /**
          * BowlCount
          * @description What so many bowls come to: how far apart parts that are to end alike end, and how far from their wishes.
@@ -8010,18 +9031,6 @@ export interface components {
              * Format: date-time
              */
             starts_at: string;
-        };
-        /**
-         * AgainIn
-         * @description When the client comes, and for how long the diary has them; `after` is the service to start from.
-         */
-        AgainIn: {
-            /** Starts At */
-            starts_at?: string | null;
-            /** Booked Min */
-            booked_min?: number | null;
-            /** After */
-            after?: string | null;
         };
         /**
          * ReminderIn
@@ -11870,71 +12879,6 @@ export interface operations {
             };
         };
     };
-    apps_services_consultation_api_start_practice: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Created */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PracticeOut"];
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Forbidden */
-            403: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
     apps_services_consultation_api_read_service: {
         parameters: {
             query?: never;
@@ -13123,6 +14067,960 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MeasuredOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_practice_api_read_practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_practice_api_begin_round: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoundIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BegunOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_practice_api_share_practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SharingIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_practice_api_bring_round: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoundFileIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BegunOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_practice_api_begin_drill: {
+        parameters: {
+            query?: {
+                mode?: "through_product" | "wiped" | "rinsed_wet" | "dry";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_practice_api_answer_drill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DrillIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrilledOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_practice_api_read_round: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_practice_api_drop_round: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_practice_api_set_clock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClockIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_practice_api_end_round: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_practice_api_read_debrief: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DebriefOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_practice_api_try_again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AgainIn"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BegunOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_practice_api_take_round_out: {
+        parameters: {
+            query?: {
+                played?: boolean;
+            };
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundFileOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_practice_api_read_class: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassOut"];
                 };
             };
             /** @description Unauthorized */

@@ -3,7 +3,17 @@
 from fervens_core.chair.advice import MISFIT_SPREADS, STRAY_SPREADS
 from fervens_core.chair.board import Board, Lane, make_board
 from fervens_core.chair.contact import lane_contact
-from fervens_core.chair.lanes import Chair, achieved_level, after, head_belief, lane_times, minutes_between
+from fervens_core.chair.lanes import (
+    Chair,
+    LaneTimes,
+    achieved_level,
+    after,
+    head_belief,
+    lane_kinetics,
+    lane_times,
+    minutes_between,
+    span_min,
+)
 from fervens_core.chair.options import LaneOption, drag_target, lane_options
 from fervens_core.chair.paint import Crossing, CurvePoint, Window, curve_points, minute_grid, paint_plan, window_of
 from fervens_core.chair.practice import LOOK_MIN, LaneEnd, follow_advice
@@ -21,6 +31,7 @@ __all__ = [
     "Lane",
     "LaneEnd",
     "LaneOption",
+    "LaneTimes",
     "Window",
     "achieved_level",
     "after",
@@ -33,6 +44,7 @@ __all__ = [
     "head_belief",
     "kept_level",
     "lane_contact",
+    "lane_kinetics",
     "lane_options",
     "lane_times",
     "make_board",
@@ -40,5 +52,6 @@ __all__ = [
     "minutes_between",
     "paint_plan",
     "practice_level",
+    "span_min",
     "window_of",
 ]

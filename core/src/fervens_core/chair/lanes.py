@@ -202,10 +202,14 @@ def _happened(lane: LaneState, zero: datetime) -> tuple[Happening, ...]:
     return tuple(Happening(minutes_between(zero, at), change) for at, change in sorted(pairs, key=lambda p: p[0]))
 
 
-def lane_kinetics(chair: Chair, lane: LaneState, times: LaneTimes) -> LaneKinetics:
-    """How a lane is expected to lift: its applications and all that happened to them."""
+def lane_kinetics(
+    chair: Chair, lane: LaneState, times: LaneTimes, more: Iterable[tuple[datetime, Change]] = ()
+) -> LaneKinetics:
+    """How a lane is expected to lift: its applications and all that happened to them, and more that the log has not."""
     zone = chair.zones[lane.key]
-    course = make_course(_applications(chair, lane, times), zone.covering, _happened(lane, times.zero))
+    unlogged = [Happening(minutes_between(times.zero, at), change) for at, change in more]
+    happened = sorted((*_happened(lane, times.zero), *unlogged), key=lambda h: h.at_min)
+    course = make_course(_applications(chair, lane, times), zone.covering, tuple(happened))
     volume = effective_volume(lane.volume_strength, has_additive=chair.has_additive)
     return LaneKinetics(zone.hair.start_level, volume, zone_factors(zone, chair.lightener_of(lane.key)), course)
 

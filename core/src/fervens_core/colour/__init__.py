@@ -21,6 +21,7 @@ from fervens_core.colour.spaces import (
     chroma,
     delta_e_2000,
     hue_deg,
+    reflectance_to_lab,
     xyz_to_lab,
 )
 
@@ -41,6 +42,7 @@ __all__ = [
     "hue_deg",
     "measured_to_eye",
     "reference_lab",
+    "reflectance_to_lab",
     "seen_hex",
     "seen_hexes",
     "undertone",

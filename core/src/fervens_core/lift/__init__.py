@@ -1,6 +1,11 @@
 """How hair lifts: kinetics, the course of a lane, what readings and strands teach, simulated heads."""
 
 from fervens_core.lift.belief import (
+    HEAD_EXTENT_STD,
+    HEAD_RATE_STD,
+    SAME_ZONE_SHARE,
+    ZONE_EXTENT_STD,
+    ZONE_RATE_STD,
     Belief,
     lane_block,
     level_ranges,
@@ -76,6 +81,8 @@ __all__ = [
     "CAPACITY_BASE",
     "CAPACITY_PER_VOLUME",
     "EYE_BIAS_STD",
+    "HEAD_EXTENT_STD",
+    "HEAD_RATE_STD",
     "HEAD_UNKNOWNS",
     "INSTRUMENT_STD",
     "LANE_UNKNOWNS",
@@ -84,6 +91,7 @@ __all__ = [
     "QUANTILES",
     "READINGS_MAX",
     "ROUND_STRANDS",
+    "SAME_ZONE_SHARE",
     "SOMEONE",
     "STRANDS_MAX",
     "SWATCH_STD",
@@ -91,6 +99,8 @@ __all__ = [
     "TRIAL",
     "TRIAL_START_LEVEL",
     "WORLDS",
+    "ZONE_EXTENT_STD",
+    "ZONE_RATE_STD",
     "Application",
     "Belief",
     "Change",

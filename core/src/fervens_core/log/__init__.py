@@ -24,6 +24,7 @@ from fervens_core.log.lift_events import (
     ServiceClosed,
     WaveRinsed,
 )
+from fervens_core.log.practice_events import Answer, FoilOpened, MishapMet, PracticeAsked, PracticeEventData, Topic
 from fervens_core.log.service import (
     ServiceState,
     Step,
@@ -61,6 +62,7 @@ from fervens_core.log.toner_state import TonerEvent, TonerState
 __all__ = [
     "KINDS",
     "SHADOW",
+    "Answer",
     "ApplicationFinished",
     "ApplicationStarted",
     "Applied",
@@ -75,6 +77,7 @@ __all__ = [
     "Event",
     "EventData",
     "EventVoided",
+    "FoilOpened",
     "Grab",
     "HairNoted",
     "HeatEnded",
@@ -82,9 +85,12 @@ __all__ = [
     "LaneState",
     "LightenerRefreshed",
     "LighteningResumed",
+    "MishapMet",
     "MixedBowl",
     "Phase",
     "PlanTaken",
+    "PracticeAsked",
+    "PracticeEventData",
     "ProbeRead",
     "ProductDragged",
     "ReadingTaken",
@@ -107,6 +113,7 @@ __all__ = [
     "TonerStrandRead",
     "TonersEmulsified",
     "TonersRinsed",
+    "Topic",
     "WaveRinsed",
     "WishSet",
     "check_addition",

@@ -9,9 +9,10 @@ from typing import Any, get_args
 
 from fervens_core.base import CoreError, LimitError, plain, read, say
 from fervens_core.log.lift_events import LiftEventData
+from fervens_core.log.practice_events import PracticeEventData
 from fervens_core.log.tone_events import ToneEventData
 
-EventData = LiftEventData | ToneEventData
+EventData = LiftEventData | ToneEventData | PracticeEventData
 KINDS: dict[str, type[EventData]] = {kind.__name__: kind for kind in get_args(EventData)}
 
 Values = dict[str, Any]

@@ -32,6 +32,7 @@ from fervens_core.log.lift_events import (
     ServiceClosed,
     WaveRinsed,
 )
+from fervens_core.log.practice_events import FoilOpened, MishapMet, PracticeAsked, PracticeEventData
 from fervens_core.log.tone_events import (
     SHADOW,
     LighteningResumed,
@@ -169,8 +170,8 @@ def _advance(state: ServiceState, event: Event) -> ServiceState:
             return replace(state, closed=data, closed_at=at)
         case ReadingTaken() if data.is_kept:
             state = _take_in(state, data.zone_key, at)
-        case EventVoided():
-            raise AssertionError(event.kind)  # voids are resolved before
+        case EventVoided() | FoilOpened() | PracticeAsked() | MishapMet():
+            raise AssertionError(event.kind)  # voids are resolved before, and practice changes nothing
         case BowlMixed():
             return _mix(state, event, data)
         case WaveRinsed():
@@ -295,6 +296,8 @@ def latest(events: Iterable[Event]) -> Event | None:
 
 
 def _take(state: ServiceState, event: Event) -> ServiceState:
+    if isinstance(event.data, PracticeEventData):
+        return state
     try:
         return replace(_advance(state, event), undoable=event)
     except CoreError as error:

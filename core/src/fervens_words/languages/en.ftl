@@ -911,6 +911,9 @@ error-unknown_shade = This shade is not on the shelf any more.
     .in_mind = The toner in mind is not on the shelf any more.
 error-unknown_zone = There is no zone '{ $key }' here.
     .kept = No part that was left as it is has the key '{ $key }'.
+error-round_over = This round is over. Look at its debrief, or try it again.
+error-round_not_over = This round is not over yet. End it first.
+error-only_in_practice = That is for practice rounds only.
 error-unlike_hair = What was measured (L* { WHOLE($l) }, a* { WHOLE($a) }, b* { WHOLE($b) }) looks like no level of this hair: wipe the strand, lay it flat and measure again, or read it by eye.
 error-value_out_of_limit = { $field }: must be { $limit }, got { $value }.
 error-volume_over_limit = { $lane }: at most { PLAIN($most) } vol ({ $limit }), got { PLAIN($volume) }.
@@ -1239,3 +1242,125 @@ eye-reads = { $mode }: { $way ->
     [1] pair
    *[other] pairs
 }
+
+## Practice
+
+event-FoilOpened = { $zone }: opened to look
+event-asked = Found out: { $topic }
+event-mishap = Seen to: { $mishap }
+event-mishap_left = Let be: { $mishap }
+difficulty-even = Even
+difficulty-banded = Banded
+difficulty-delicate = Delicate hairline
+difficulty-resistant = Resistant
+difficulty-old_dye = Old dye
+difficulty-stalls = Stalls at orange
+difficulty-yellow_light = Yellow light
+help-clocks = Only clocks
+help-lanes = Painted lanes
+help-full = The full board
+home_care-violet_shampoo = a violet shampoo
+home_care-ash_shampoo = an ash shampoo
+home_care-minerals = hard water
+home_care-heat_tools = hot irons
+topic-reactions = reactions to colour
+topic-history = what was done before
+topic-home_care = what is used at home
+topic-scalp = how the scalp is
+topic-stretch = how a wet strand stretches
+topic-salts = a salts test
+practice_head-first = Three zones
+    .about = Three even zones, 6 to 8. To learn the board by.
+practice_head-six = Six even zones
+    .about = Medium brown all over, 5 to 8.5, six zones in foil.
+practice_head-light = Nearly there
+    .about = Level 7 to 9.5: it goes fast, and the last level takes as long as the two before.
+practice_head-hairline = Fine hairline
+    .about = A medium head, 5 to 8.5, with fine hair at nape, fringe and temples.
+practice_head-band = A band in the lengths
+    .about = 7 to 9, with a darker band where an old tint ended.
+practice_head-coarse = Coarse and dark
+    .about = Level 3 to 7.5, coarse, slow to take product.
+practice_head-ends = Old ends
+    .about = 5 to 9, with porous ends at 7.5 that were lightened before.
+practice_head-tint = "Never coloured"
+    .about = 4 to copper 7. The card says virgin.
+practice_head-painted = Painted in the open
+    .about = The front painted in open air, 6 to 8: it cools and it dries.
+practice_head-stuck = Stuck at orange
+    .about = 4 to 8, and not every zone wants to go there.
+practice_head-evening = By lamplight
+    .about = 6 to 9 under a yellow lamp, where everything looks lighter and warmer.
+practice_head-whole = The whole head
+    .about = Twelve zones, 5 to icy 9, a fine hairline, one pair of hands.
+practice_head-random = A head from a seed
+    .about = Drawn from the seed, and the same for everyone with that seed.
+practice_head-past = A past head
+    .about = One of the studio's own heads as it was planned, without its name.
+practice_answer-reactions = "My scalp came up in a rash two years ago, after a colour. It itched for a week."
+practice_answer-reactions_none = "No, I never had anything from a colour."
+practice_answer-history = "Well, a brown from a box, at home. Twice, in spring."
+practice_answer-history_none = "Nothing at all but what is on your card."
+practice_answer-home_care = "I use { $uses }."
+practice_answer-home_care_none = "Just a plain shampoo."
+practice_answer-scalp = It is tender in places, though nothing is broken.
+practice_answer-scalp_none = It is sound.
+practice_answer-stretch = It stretches and comes back slowly.
+practice_answer-stretch_none = It stretches by a third and comes back.
+practice_answer-salts = The strand grows warm within a minute and small bubbles rise from it.
+practice_answer-salts_none = After half an hour nothing has happened to the strand.
+mishaps-stale = a stale bowl
+mishaps-slipped = a foil that slipped
+mishaps-dried = product that dried
+mishaps-burns = a burning scalp
+mishaps-phone = the telephone
+mishaps-shampoo = a violet shampoo
+mishap-stale = The bowl for { $lane } has thickened: it is stale.
+mishap-slipped = This foil had slipped and lay open. It is closed again now.
+mishap-dried = The product here is dry: it has stopped.
+mishap-burns = "It burns!" { $lane }.
+mishap-phone = The telephone rings. Answering it takes { WHOLE($minutes) } minutes.
+mishap-shampoo = "I should have said: I wash with a violet shampoo, yesterday too."
+debrief_worked-all_on_target = { $count ->
+    [one] The lane ended within half a level of its target.
+   *[other] All { WHOLE($count) } lanes ended within half a level of their targets.
+  }
+debrief_worked-most_on_target = { WHOLE($count) } of { WHOLE($of) } lanes ended within half a level of their targets.
+debrief_worked-some_on_target = { $count ->
+    [one] One of { WHOLE($of) } lanes ended within half a level of its target.
+   *[other] { WHOLE($count) } of { WHOLE($of) } lanes ended within half a level of their targets.
+  }
+debrief_worked-walls = No product stayed on past its label.
+debrief_worked-looks = { WHOLE($count) } looks, and hardly one before it could tell you something.
+debrief_worked-eye = Your { WHOLE($count) } readings were true: no bias worth a word.
+debrief_worked-time = From the first section to the last rinse in { WHOLE($minutes) } min, no longer than the board's own advice.
+debrief_worked-burn = It burned, and it was rinsed within { TENTHS($minutes) } min.
+debrief_worked-tone = Every toned part is close to its wish.
+debrief_worked-asked_reactions = You asked about reactions, and kept to what may go on.
+debrief_worked-asked_history = You asked what was done before: the card did not know of the old tint.
+debrief_worked-strand = You read a strand test first.
+debrief_worked-declined = The salts test was positive and you did not lighten. That was the whole task.
+debrief_change-salts = There were metallic salts on this hair, and lightener went on. Test for salts where the history is not known.
+debrief_change-reacted = This client reacts to oxidative colour, and oxidative toner went on. Ask about reactions, and write the answer down.
+debrief_change-never_asked = This client reacts to oxidative colour and you never asked. Ask everyone, every time.
+debrief_change-burn = It burned for more than three minutes before it was rinsed. Rinse at once, whatever the level.
+debrief_change-passed_wall = { $count ->
+    [one] { CAPITAL($lane) } stayed on past its label. Rinse at the wall, whatever the level.
+   *[other] { WHOLE($count) } lanes stayed on past their label, { $lane } among them. Rinse at the wall, whatever the level.
+  }
+debrief_change-unread = You rinsed { WHOLE($count) } of { WHOLE($of) } lanes without one look. Open each once before you rinse it.
+debrief_change-eye_light = You read about { TENTHS($levels) } level too light over { WHOLE($count) } looks ({ $mode }). Hold the strand beside the darker swatch first.
+debrief_change-eye_dark = You read about { TENTHS($levels) } level too dark over { WHOLE($count) } looks ({ $mode }). Hold the strand beside the lighter swatch first.
+debrief_change-too_long = { CAPITAL($lane) } went { TENTHS($levels) } level past its target. Rinse it sooner.
+debrief_change-too_soon = { CAPITAL($lane) } was rinsed { TENTHS($levels) } level short, and there was time left. Leave it longer.
+debrief_change-planned_short = { CAPITAL($lane) } could not get nearer than { TENTHS($levels) } level with this plan. Plan it for more minutes, a stronger bowl or another visit.
+debrief_change-too_many_looks = { WHOLE($count) } looks where { WHOLE($fewer) } would have done. Every opening costs warmth and a hand.
+debrief_change-late = { CAPITAL($lane) } was rinsed { WHOLE($minutes) } min after it was due.
+debrief_change-slow = The last rinse came { WHOLE($minutes) } min later than the board's own advice would have had it.
+debrief_change-slipped = A foil slipped and nobody saw it before the rinse. Look over all foils now and then.
+debrief_change-dried = Product dried out and nobody saw it. What is dry has stopped: refresh it, or rinse it.
+debrief_change-stale = A bowl was used up after it had gone stale. Mix a fresh one.
+debrief_change-history = The card said virgin, and nobody asked. There was an old tint in it.
+debrief_change-tone = The tone on { $lane } is far from the wish. Read the level and the warmth again before the bowl is mixed.
+debrief_change-not_started = Nothing was put on yet: go on, and look again.
+debrief_change-harder = Nothing weighty. Try a harder head, or the same with less help.

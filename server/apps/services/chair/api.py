@@ -5,7 +5,6 @@ from __future__ import annotations
 from uuid import UUID
 
 from django.http import HttpRequest, HttpResponse
-from django.utils import timezone
 from ninja import Router
 
 from apps.common.problems import ERRORS, Problem
@@ -59,12 +58,12 @@ def read_log(request: HttpRequest, service_id: UUID) -> LogOut:
 def read_options(request: HttpRequest, service_id: UUID, key: str) -> OptionsOut:
     """What can be done with a lane now, whether it may be, and what it would do to its curve."""
     loaded = loading.load(loading.get(member_of(request), service_id))
-    return OptionsOut(options=list(chair_queries.options(loaded, key, timezone.now())))
+    return OptionsOut(options=list(chair_queries.options(loaded, key, loaded.now)))
 
 
 @router.post("/services/{service_id}/lanes/{key}/measure", response={200: MeasuredOut, ERRORS: Problem})
 def measure_lane(request: HttpRequest, service_id: UUID, key: str) -> MeasuredOut:
     """Have the colour reader measure a lane; nothing is logged by that."""
     loaded = loading.load(loading.get(member_of(request), service_id))
-    measured, instrument = measure(loaded, key, timezone.now())
+    measured, instrument = measure(loaded, key, loaded.now)
     return chair_present.measured_out(measured, loaded.zone(key).hair.colour_start, instrument)

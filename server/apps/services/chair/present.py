@@ -10,11 +10,13 @@ from apps.services.chair.colour_reader import reader_address
 from apps.services.chair.schemas import BoardOut, LogLine, LogOut, MeasuredOut
 from apps.services.loading import Loaded
 from apps.services.plan.present import bowl_out
+from apps.services.practice.setups import help_of
 from apps.services.wording import conflicts_out, event_text, in_order, undo_of, zone_names
 from apps.shelf.adapters import lightener_value
 from fervens_core.colour import hair_lab, seen_hexes
 from fervens_core.formats import Measured
 from fervens_core.log import EventVoided
+from fervens_core.practice import with_help
 
 
 def end_of_log(loaded: Loaded) -> int:
@@ -32,7 +34,7 @@ def board_out(loaded: Loaded) -> BoardOut:
         service_id=row.pk,
         client_name=row.client.name,
         step=loaded.state.step,
-        board=there.board,
+        board=with_help(there.board, help_of(loaded.round)),
         lightener_key=lightener.key if lightener else None,
         lightener_name=lightener.name if lightener else None,
         label_max_min=lightener.label_max_min if lightener else None,
@@ -41,9 +43,10 @@ def board_out(loaded: Loaded) -> BoardOut:
         undo=undo_of(loaded),
         conflicts=conflicts_out(loaded),
         position=end_of_log(loaded),
-        has_reader=reader_address() is not None,
+        has_reader=reader_address() is not None and loaded.round is None,
+        is_practice=loaded.round is not None,
         server_now=now,
-        clock_behind_min=round((now - timezone.now()).total_seconds() / 60.0, 1),
+        clock_behind_min=0.0 if loaded.round else round((now - timezone.now()).total_seconds() / 60.0, 1),
     )
 
 

@@ -59,6 +59,7 @@ class BoardOut(Schema):
     has_reader: bool
     server_now: dt.datetime
     clock_behind_min: float = 0.0
+    is_practice: bool = False
 
 
 class LogLine(Schema):

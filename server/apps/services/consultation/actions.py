@@ -11,9 +11,7 @@ from django.db import transaction
 from django.utils import timezone
 
 from apps.clients import queries as client_queries
-from apps.clients.models import Client
 from apps.common.telling import tell
-from apps.common.words import in_words
 from apps.services import loading
 from apps.services.acts import check_revision, locked
 from apps.services.adapters import StrandRow, findings_value, strand_data, zone_row
@@ -25,7 +23,7 @@ from apps.studio.actions import audit
 from apps.studio.models import Membership, Studio
 from fervens_core.base import ConflictError, LimitError, check_level, plain, read, say
 from fervens_core.formats import lighteners_named
-from fervens_core.head import USUAL_HEAD, Hair, ServiceKind, Zone, lanes_of
+from fervens_core.head import ServiceKind, Zone, lanes_of
 from fervens_core.log import Step
 from fervens_core.planning import OrderWay, School, propose_order
 
@@ -52,29 +50,12 @@ def start_service(
         client=client,
         starts_at=starts_at or timezone.now(),
         known=known,
-        choice=_begins_with(member.studio) | ({"known_head": known} if known else {}),
+        choice=begins_with(member.studio) | ({"known_head": known} if known else {}),
         kind=kind.value,
         lightener=lightener,
         facts={k: last.facts[k] for k in LASTING_FACTS if k in last.facts} if last else {},
     )
     audit(member, "service_started", row.pk)
-    return loading.get(member, row.pk)
-
-
-PRACTICE_FROM, PRACTICE_TO = 4.0, 8.0
-
-
-@transaction.atomic
-def start_practice(member: Membership) -> Service:
-    """A head of hair on a stand, told already: every zone at level 4, wanted at 8, in the usual sections.
-
-    Its hairline is as strong as the rest: nothing of it is spared, so that a first plan is an even head's.
-    """
-    client = Client.objects.create(studio_id=member.studio_id, name=in_words(say("practice-head")), is_hair_piece=True)
-    row = start_service(member, client.pk, None)
-    hair = Hair(PRACTICE_FROM)
-    zones = [Zone(z.key, in_words(z.name), hair, PRACTICE_TO, foil_count=z.foil_count) for z in USUAL_HEAD]
-    row.zones.bulk_create([zone_row(row, z, i) for i, z in enumerate(zones)])
     return loading.get(member, row.pk)
 
 
@@ -94,7 +75,7 @@ class Consultation:
     strands: tuple[StrandRow, ...]
 
 
-def _begins_with(studio: Studio) -> dict[str, Any]:
+def begins_with(studio: Studio) -> dict[str, Any]:
     """With what a plan of a studio begins."""
     if not studio.school:
         return {}

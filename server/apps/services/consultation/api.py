@@ -18,7 +18,6 @@ from apps.services.consultation.schemas import (
     HeadOut,
     HeadZoneOut,
     PaletteOut,
-    PracticeOut,
     ServiceIn,
     ServiceOut,
 )
@@ -64,12 +63,6 @@ def start_service(request: HttpRequest, payload: ServiceIn) -> Status[ServiceOut
         member_of(request), payload.client_id, payload.starts_at, payload.kind or ServiceKind.LIGHTEN_AND_TONE
     )
     return Status(201, consultation_present.service_out(loading.load(row)))
-
-
-@router.post("/begin/practice", response={201: PracticeOut, ERRORS: Problem})
-def start_practice(request: HttpRequest) -> Status[PracticeOut]:
-    """A first head to try it all on: hair on a stand, told already."""
-    return Status(201, PracticeOut(service_id=consultation_actions.start_practice(member_of(request)).pk))
 
 
 @router.get("/services/{service_id}", response={200: ServiceOut, ERRORS: Problem})

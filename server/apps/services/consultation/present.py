@@ -6,7 +6,6 @@ from dataclasses import fields
 from typing import Any
 
 import numpy as np
-from django.utils import timezone
 
 from apps.services.adapters import StrandRow
 from apps.services.consultation import queries as consultation_queries
@@ -151,7 +150,8 @@ def service_out(loaded: Loaded) -> ServiceOut:
         lightener_key=str(row.lightener_id) if row.lightener_id else None,
         undo=undo_of(loaded),
         conflicts=conflicts_out(loaded),
-        server_now=timezone.now(),
+        is_practice=loaded.round is not None,
+        server_now=loaded.now,
     )
 
 

@@ -161,13 +161,8 @@ class ServiceOut(Schema):
     lightener_key: str | None
     undo: UndoOut | None
     conflicts: list[ConflictOut]
+    is_practice: bool
     server_now: dt.datetime
-
-
-class PracticeOut(Schema):
-    """A head of hair on a stand."""
-
-    service_id: UUID
 
 
 class ServiceIn(In):

@@ -32,13 +32,14 @@ from fervens_core.log import (
 )
 
 
-def _client(studio: Studio, file: ServiceFile, now: dt.datetime) -> Client:
+def _client(studio: Studio, file: ServiceFile, now: dt.datetime, *, is_practice: bool) -> Client:
     findings = file.findings
     placed = None
     if findings.patch_test_age_h is not None:
         placed = now - dt.timedelta(hours=findings.patch_test_age_h)
-    return Client.objects.create(
+    return Client.everyone.create(
         studio=studio,
+        is_practice=is_practice,
         name=file.client,
         birth_date=dt.date(now.year - findings.age_years - 1, 7, 1) if findings.age_years is not None else None,
         reacts_to_oxidative=findings.reacts_to_oxidative,
@@ -64,13 +65,14 @@ def take_in(
     starts_at: dt.datetime,
     lighteners: dict[str, Lightener],
     shade_keys: dict[str, str],
+    is_practice: bool = False,
 ) -> Service:
     """Make the client and the service of a file.
 
     Args:
         starts_at: the moment the file's minutes count from.
         lighteners: the file's lightener keys to the studio's rows.
-        shade_keys: the file's toner keys to the studio's.
+        shade_keys: the file's toner keys to the studio's. is_practice: of a practice round.
     Raises:
         ConflictError: the file's log does not fit together.
     """
@@ -78,9 +80,10 @@ def take_in(
     findings = file.findings
     own = {key: str(row.pk) for key, row in lighteners.items()}
     lightener_keys = {lane: own[key] for lane, key in file.plan.lighteners.items()}
-    service = Service.objects.create(
+    service = Service.everything.create(
         studio=studio,
-        client=_client(studio, file, now),
+        is_practice=is_practice,
+        client=_client(studio, file, now, is_practice=is_practice),
         starts_at=starts_at,
         wish=file.wish,
         kind=file.kind.value,
@@ -120,8 +123,8 @@ def take_in(
         rows.append(row)
     ServiceEvent.objects.bulk_create(rows)
     state = fold(events)
-    Service.objects.filter(pk=service.pk).update(step=state.step.value)
-    if state.closed_at:
+    Service.everything.filter(pk=service.pk).update(step=state.step.value)
+    if state.closed_at and not is_practice:
         service.refresh_from_db()
         Service.objects.filter(pk=service.pk).update(summary=plain(summarise(load(service), state.closed_at)))
     return service

@@ -20,13 +20,12 @@ from apps.services.loading import Loaded, load
 from apps.services.models import PlanVersion, Service
 from apps.services.plan import queries as plan_queries
 from apps.services.planned import planned
-from apps.services.policies import check_toner_idea
+from apps.services.policies import check_toner_idea, require_may_here
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
 from apps.shelf.queries import developers, lighteners
 from apps.studio.actions import audit
 from apps.studio.models import Membership
-from apps.studio.policies import require_may
 from fervens_core import head as core
 from fervens_core.base import ConflictError, LimitError, plain, say
 from fervens_core.log import PlanTaken, Step
@@ -90,7 +89,7 @@ def write_plan(
 ) -> tuple[Loaded, Plan, PlanRequest]:
     """Keep the choices of a plan. Raises ConflictError once it is at the chair, BlockedError for a barred toner."""
     loaded = locked(member, service_id)
-    require_may(member, "write_a_plan")
+    require_may_here(member, loaded, "write_a_plan")
     check_revision(loaded, revision)
     if loaded.state.step is not Step.PLAN:
         raise ConflictError("not_planning")
@@ -142,7 +141,7 @@ def _keep(member: Membership, row: Service, plan: Plan, label: str, *, is_taken:
 def keep_version(member: Membership, service_id: UUID, *, revision: int, label: str) -> list[PlanVersion]:
     """Keep the plan as it stands as a version of its own. Raises ConflictError when it was changed elsewhere."""
     loaded = locked(member, service_id)
-    require_may(member, "keep_a_plan")
+    require_may_here(member, loaded, "keep_a_plan")
     check_revision(loaded, revision)
     if len(plan_queries.versions(member, service_id)) >= plan_queries.VERSIONS_MAX:
         raise ConflictError("too_many_versions", most=plan_queries.VERSIONS_MAX)
@@ -166,7 +165,7 @@ def take_plan(member: Membership, service_id: UUID, *, event_id: UUID) -> Loaded
         rinses_min=tuple(round(z.rinse_min, 2) for z in plan.lanes),
         visits=tuple(z.visit for z in plan.lanes),
     )
-    taken = append(member, loaded, event_id=event_id, occurred_at=timezone.now(), data=data)
+    taken = append(member, loaded, event_id=event_id, occurred_at=loaded.now, data=data)
     if taken is not loaded:
         _keep(member, loaded.row, plan, "", is_taken=True)
     return taken

@@ -5,7 +5,6 @@ from __future__ import annotations
 from uuid import UUID
 
 from django.http import HttpRequest
-from django.utils import timezone
 from ninja import Router
 
 from apps.common.problems import ERRORS, Problem
@@ -47,4 +46,4 @@ def try_own_formula(request: HttpRequest, service_id: UUID, payload: FormulaIn) 
     own = tone_queries.formula(
         loaded, payload.shade_key, payload.second_key, payload.share, payload.developer_parts, payload.dilution
     )
-    return tone_queries.tried(loaded, timezone.now(), own, payload.ids)
+    return tone_queries.tried(loaded, loaded.now, own, payload.ids)

@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from django.utils import timezone
-
 from apps.services.chair.colour_reader import reader_address
 from apps.services.loading import Loaded
 from apps.services.tone import queries as tone_queries
@@ -16,7 +14,7 @@ from fervens_core.log import Phase
 
 def review_out(loaded: Loaded) -> ReviewOut:
     """The review now."""
-    row, now = loaded.row, timezone.now()
+    row, now = loaded.row, loaded.now
     names = zone_names(loaded)
     return ReviewOut(
         service_id=row.pk,
@@ -26,7 +24,7 @@ def review_out(loaded: Loaded) -> ReviewOut:
         open_zones=[names.get(x.key, x.key) for x in loaded.state.lanes if x.phase is not Phase.RINSED],
         lightener_name=row.lightener.name if row.lightener else "",
         undo=undo_of(loaded),
-        has_reader=reader_address() is not None,
+        has_reader=loaded.round is None and reader_address() is not None,
         server_now=now,
     )
 
@@ -45,6 +43,6 @@ def tone_out(loaded: Loaded, choice: ToneChoice) -> ToneOut:
         open_zones=[names.get(x.key, x.key) for x in loaded.state.lanes if x.phase is not Phase.RINSED],
         undo=undo_of(loaded),
         conflicts=conflicts_out(loaded),
-        has_reader=reader_address() is not None,
+        has_reader=loaded.round is None and reader_address() is not None,
         server_now=now,
     )

@@ -199,7 +199,8 @@ def last_filed(member: Membership, client_id: UUID) -> Service | None:
 def filed(member: Membership, service_id: UUID) -> Service:
     """A service with its parts and its client's studio. 404 for another studio's."""
     loading.get(member, service_id)
-    return loading.with_parts(loading.of_studio(member)).select_related("client__studio").get(pk=service_id)
+    rows = loading.with_parts(loading.of_studio(member)).select_related("client__studio")
+    return get_object_or_404(rows, pk=service_id)
 
 
 @transaction.atomic

@@ -1,0 +1,524 @@
+"""What a round came to: lane by lane what the hair really did, what was believed and done, and what would have been.
+
+Truth, belief and advice are the functions the chair uses; nothing here is a number of its own but the thresholds.
+docs/models/practice.md.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from datetime import datetime, timedelta
+from itertools import pairwise
+
+import numpy as np
+
+from fervens_core.base import ON_TARGET_LEVELS, CoreError, Floats, Message
+from fervens_core.basin import formula_of, read_zones, wishes_of
+from fervens_core.chair import (
+    Chair,
+    CurvePoint,
+    after,
+    curve_points,
+    follow_advice,
+    head_belief,
+    lane_contact,
+    lane_times,
+    make_board,
+    minutes_between,
+)
+from fervens_core.chair import Lane as BoardLane
+from fervens_core.colour import delta_e_2000, hair_lab, seen_hex, seen_hexes
+from fervens_core.head import Foils, ReadingMode, Tone, lanes_of, lightener_among
+from fervens_core.lift import EyePair, KnownHead, SimulatedHead, learn_eye, mode_bias, zone_factors
+from fervens_core.log import FoilOpened, LaneState, Phase, ReadingTaken, TonerState
+from fervens_core.planning import Plan, PlanChoice, PlanRequest, make_plan
+from fervens_core.practice.mishaps import FOUND_BY_LOOKING, Mishaps, answers_of
+from fervens_core.practice.rounds import Round
+from fervens_core.practice.setup import hair_truly
+from fervens_core.practice.truth import Truth, deviation_of
+from fervens_core.toning import toned_lab
+
+EARLY_LOOK_MIN = 4.0
+"""[MODEL] a look so long before the board would ask for one is one too many."""
+LATE_MIN = 4.0
+"""[MODEL] a look or a rinse so long after it was due is late."""
+ONE_LOOK_MIN = 3.0
+"""An opening and a reading of the same lane within so many minutes are one look."""
+PAST_END_MIN = 12.0
+UPTAKE_STD = 0.12
+"""[MODEL] how much more or less toner a head takes than expected, as a log."""
+
+
+@dataclass(frozen=True, slots=True)
+class ReadingTold:
+    """One reading beside the truth.
+
+    Args:
+        minute: after the lane's application. level: as named; true_level: of what was looked at. error: levels that
+            the eye was too light, what that way of reading does to everyone left out.
+    """
+
+    event_id: str
+    lane_key: str
+    minute: float
+    mode: ReadingMode
+    foils: Foils
+    level: float
+    true_level: float
+    error: float
+    by: str
+
+
+@dataclass(frozen=True, slots=True)
+class LaneTold:
+    """One lane of the debrief; minutes after its application.
+
+    Args:
+        start_min: when its first section went on, min after the first of all; zero_min: its last.
+        true_start, told_start: level it really began at, and as it stood in the consultation.
+        minutes: until its rinse, None while it is on. true_end: level it really ended at.
+        believed: low, likely and high level that was believed at its rinse. read_end: as read after it, or None.
+        best_min, best_end: the rinse that ends nearest to the target on the true hair within the label, and its level.
+        advice_min, advice_end: of the board's own advice on the plan as it was taken; None without one.
+        truth: painted by minute; expected: as the board had it, minute by minute, before it knew better.
+    """
+
+    key: str
+    name: Message | str
+    volume_strength: float
+    target_level: float
+    true_start: float
+    told_start: float
+    start_min: float
+    zero_min: float
+    wall_min: float
+    minutes: float | None
+    true_end: float
+    believed: tuple[float, float, float] | None
+    read_end: float | None
+    best_min: float
+    best_end: float
+    advice_min: float | None
+    advice_end: float | None
+    looks: int
+    early_looks: int
+    late_min: float
+    is_passed_wall: bool
+    contact_volume_min: float
+    truth: tuple[CurvePoint, ...]
+    expected: tuple[CurvePoint, ...]
+
+    @property
+    def miss(self) -> float:
+        """Levels it ended past its target; negative when short."""
+        return self.true_end - self.target_level
+
+
+@dataclass(frozen=True, slots=True)
+class ToneTold:
+    """One toned part: what it really became beside its wish."""
+
+    key: str
+    name: Message | str
+    wanted_hex: str
+    got_hex: str
+    delta_e: float
+
+
+@dataclass(frozen=True, slots=True)
+class EyeTold:
+    """An eye in one way of reading over this round."""
+
+    mode: ReadingMode
+    count: int
+    bias: float
+    bias_std: float
+    spread: float
+
+
+@dataclass(frozen=True, slots=True)
+class Way:
+    """How a head ends in some way of working it: on target of all lanes, minutes, openings, worst miss in levels."""
+
+    on_target: int
+    lanes: int
+    minutes: float
+    looks: int
+    worst: float
+    trips: int
+
+
+@dataclass(frozen=True, slots=True)
+class MishapTold:
+    """Something that went wrong, and after how many minutes it was seen to; None when it never was."""
+
+    key: str
+    kind: Mishaps
+    text: Message
+    at_min: float
+    seen_to_min: float | None
+
+
+@dataclass(frozen=True, slots=True)
+class Outcome:
+    """What a round came to, but for its sentences."""
+
+    lanes: tuple[LaneTold, ...]
+    readings: tuple[ReadingTold, ...]
+    eyes: tuple[EyeTold, ...]
+    tones: tuple[ToneTold, ...]
+    mishaps: tuple[MishapTold, ...]
+    done: Way | None
+    advised: Way | None
+    best: Way | None
+    first_at: datetime | None
+
+
+def outcome_of(played: Round) -> Outcome:
+    """What a round came to. Without a plan that was taken there is nothing to tell of lanes."""
+    chair = played.chair
+    if chair is None or not chair.state.lanes:
+        return Outcome((), (), (), (), (), None, None, None, None)
+    truth = played.truth
+    first = min((x.started_at for x in chair.state.lanes if x.started_at), default=chair.now)
+    readings = _readings(played, truth)
+    looks = _looks(played)
+    advised_ends = _advised(played)
+    expected = _expected(played, chair)
+    lanes = tuple(
+        _lane(played, truth, lane, i, first, looks, advised_ends, expected)
+        for i, lane in enumerate(chair.state.lanes)
+        if lane.started_at is not None
+    )
+    return Outcome(
+        lanes=lanes,
+        readings=readings,
+        eyes=_eyes(readings),
+        tones=_tones(played, truth),
+        mishaps=_mishaps(played, truth, first),
+        done=_done(chair, lanes, first, len(looks)),
+        advised=_way_advised(played, advised_ends),
+        best=_best(played),
+        first_at=first,
+    )
+
+
+def _readings(played: Round, truth: Truth) -> tuple[ReadingTold, ...]:
+    found = []
+    for event in played.live:
+        data = event.data
+        if not isinstance(data, ReadingTaken) or data.is_kept or data.instrument or data.lab:
+            continue
+        lane = next((x for x in truth.chair.state.lanes if x.key == data.zone_key), None)
+        if lane is None or lane.finished_at is None:
+            continue
+        level = truth.level_at(lane, event.occurred_at, is_first=data.foils is Foils.FIRST)
+        error = data.level - mode_bias(data.mode) - level
+        if data.level >= 10.0:  # 10 is "10 or more", 1 is "1 or less"
+            error = min(error, 0.0)
+        if data.level <= 1.0:
+            error = max(error, 0.0)
+        minute = minutes_between(truth.times[lane.key].zero, event.occurred_at)
+        told = ReadingTold(event.event_id, lane.key, minute, data.mode, data.foils, data.level, level, error, event.by)
+        found.append(told)
+    return tuple(found)
+
+
+def _eyes(readings: Sequence[ReadingTold]) -> tuple[EyeTold, ...]:
+    found = []
+    for mode in ReadingMode:
+        own = [r for r in readings if r.mode is mode]
+        if own:
+            eye = learn_eye(mode, [EyePair(mode, r.level, float(np.clip(r.true_level, 1.0, 10.0))) for r in own])
+            found.append(EyeTold(mode, len(own), eye.bias, eye.bias_std, eye.spread))
+    return tuple(found)
+
+
+@dataclass(frozen=True, slots=True)
+class _Look:
+    lane_key: str
+    at: datetime
+    is_early: bool
+
+
+def _looks(played: Round) -> list[_Look]:
+    """Every look at a lane that was on, and whether the board would have asked for it only later."""
+    found: list[_Look] = []
+    last: dict[str, datetime] = {}
+    for event in played.live:
+        data = event.data
+        if not isinstance(data, ReadingTaken | FoilOpened) or data.mode is ReadingMode.DRY:
+            continue
+        before = last.get(data.zone_key)
+        last[data.zone_key] = event.occurred_at
+        if before is not None and minutes_between(before, event.occurred_at) < ONE_LOOK_MIN:
+            continue
+        lane = _board_lane(played, data.zone_key, event.occurred_at)
+        if lane is None or lane.phase is not Phase.PROCESSING:
+            continue
+        advice, on_min = lane.advice, minutes_between(lane.zero_at, event.occurred_at)
+        is_early = advice is not None and advice.due_min > on_min + EARLY_LOOK_MIN
+        found.append(_Look(data.zone_key, event.occurred_at, is_early))
+    return found
+
+
+def _board_lane(played: Round, key: str, at: datetime) -> BoardLane | None:
+    """A lane as the full board had it just before a moment."""
+    board = make_board(played.at(at - timedelta(seconds=1)))
+    return next((x for x in board.lanes if x.key == key), None)
+
+
+def _expected(played: Round, chair: Chair) -> dict[str, list[tuple[float, float]]]:
+    """Of each lane (minute, level) as it was believed at that minute, belief by belief."""
+    moments = sorted({e.occurred_at for e in played.live if isinstance(e.data, ReadingTaken)})
+    begins = min((x.started_at for x in chair.state.lanes if x.started_at), default=chair.now)
+    edges = [begins, *[m for m in moments if m > begins], chair.now + timedelta(hours=12)]
+    found: dict[str, list[tuple[float, float]]] = {x.key: [] for x in chair.state.lanes}
+    final = dict(zip([x.key for x in chair.state.lanes], lane_times(chair), strict=True))
+    for since, until in pairwise(edges):
+        there = played.at(since)
+        belief = head_belief(there)
+        for i, lane in enumerate(there.state.lanes):
+            zero, at_end = final[lane.key].zero, chair.state.lane(lane.key)
+            if at_end.started_at is None:
+                continue
+            end = at_end.rinsed_at or chair.now
+            low = max(minutes_between(zero, since), 0.0)
+            high = min(minutes_between(zero, until), minutes_between(zero, end) + PAST_END_MIN)
+            minutes = np.arange(np.ceil(low), high, 1.0)
+            if minutes.size:
+                likely = belief.outlook(i).level_bands(minutes)[1]
+                found[lane.key] += [(float(m), float(x)) for m, x in zip(minutes, likely, strict=True)]
+    return found
+
+
+def _lane(
+    played: Round,
+    truth: Truth,
+    lane: LaneState,
+    index: int,
+    first: datetime,
+    looks: Sequence[_Look],
+    advised: dict[str, tuple[float, float]],
+    expected: dict[str, list[tuple[float, float]]],
+) -> LaneTold:
+    chair = truth.chair
+    zone, times = chair.zones[lane.key], truth.times[lane.key]
+    assert lane.started_at is not None
+    ended = lane.rinsed_at or chair.now
+    minutes = minutes_between(times.zero, ended)
+    wall = _wall(chair, lane, times.zero)
+    grid = np.arange(0.0, max(wall, minutes) + PAST_END_MIN, 1.0)
+    levels = truth.levels(lane, grid)
+    in_time = grid <= max(wall, 0.0) + 1e-6
+    off = np.abs(levels - zone.target_level) + 0.002 * grid
+    best = int(np.argmin(np.where(in_time, off, np.inf)))
+    own = [x for x in looks if x.lane_key == lane.key]
+    read = [r for r in lane.readings if lane.rinsed_at and r.at >= lane.rinsed_at]
+    at_rinse = _board_lane(played, lane.key, ended)
+    late = 0.0
+    if at_rinse and at_rinse.advice and lane.rinsed_at:
+        late = max(minutes - at_rinse.advice.due_min, 0.0)
+    from_level = truth.hair(lane.key).colour_start
+    told = expected.get(lane.key, [])
+    return LaneTold(
+        key=lane.key,
+        name=zone.label,
+        volume_strength=lane.volume_strength,
+        target_level=zone.target_level,
+        true_start=truth.start_level(lane),
+        told_start=zone.hair.start_level,
+        start_min=minutes_between(first, lane.started_at),
+        zero_min=minutes_between(first, times.zero),
+        wall_min=wall,
+        minutes=minutes if lane.rinsed_at else None,
+        true_end=truth.level_at(lane, ended),
+        believed=(at_rinse.level_now.slow, at_rinse.level_now.likely, at_rinse.level_now.fast) if at_rinse else None,
+        read_end=read[-1].level if read else None,
+        best_min=float(grid[best]),
+        best_end=float(levels[best]),
+        advice_min=advised[lane.key][0] if lane.key in advised else None,
+        advice_end=advised[lane.key][1] if lane.key in advised else None,
+        looks=len(own),
+        early_looks=sum(x.is_early for x in own),
+        late_min=late,
+        is_passed_wall=minutes > wall + 0.5,
+        contact_volume_min=lane_contact(chair, lane).volume_minutes,
+        truth=_painted(from_level, grid, levels),
+        expected=_painted(zone.hair.colour_start, np.array([m for m, _ in told]), np.array([x for _, x in told])),
+    )
+
+
+def _wall(chair: Chair, lane: LaneState, zero: datetime) -> float:
+    """The label's time of what was on last, min after the lane's application."""
+    lightener = chair.lightener_of(lane.key)
+    latest = lane.applications[-1]
+    start = (latest.finished_at or zero) if lightener.counts_from_end else latest.started_at
+    return minutes_between(zero, after(start, lightener.label_max_min))
+
+
+def _painted(from_level: float, minutes: Floats, levels: Floats) -> tuple[CurvePoint, ...]:
+    if not minutes.size:
+        return ()
+    hexes = seen_hexes(hair_lab(from_level, levels))
+    return curve_points(minutes, np.vstack([levels, levels, levels]), hexes)
+
+
+def _done(chair: Chair, lanes: Sequence[LaneTold], first: datetime, looks: int) -> Way | None:
+    if not lanes:
+        return None
+    ended = [x.rinsed_at or chair.now for x in chair.state.lanes if x.started_at]
+    trips = sorted(ended)
+    count = sum(1 for i, at in enumerate(trips) if i == 0 or minutes_between(trips[i - 1], at) > 3.0)
+    worst = max(abs(x.miss) for x in lanes)
+    on_target = sum(abs(x.miss) <= ON_TARGET_LEVELS + 1e-9 for x in lanes)
+    return Way(on_target, len(lanes), minutes_between(first, max(ended)), looks, worst, count)
+
+
+def _plan_of(played: Round) -> Plan | None:
+    if played.request is None or played.taken is None:
+        return None
+    try:
+        return make_plan(played.request)
+    except CoreError:
+        return None
+
+
+def _head_of(played: Round, plan: Plan, request: PlanRequest) -> SimulatedHead:
+    """The true hair under a plan that was made for hair as it was read."""
+    setup = played.setup
+    true_lanes = {z.key: z for z in lanes_of(setup.zones)}
+    extent, rate, start, ceiling = [], [], [], []
+    kinetics = plan.belief.lanes[: len(plan.lanes)]
+    for lane, told in zip(plan.lanes, kinetics, strict=True):
+        zone = lane.zone
+        hair = hair_truly(setup, zone, true_lanes)
+        product = lightener_among(zone.lightener, request.lightener, request.others)
+        truly = zone_factors(replace(zone, hair=hair), product)
+        off = deviation_of(setup, zone.zone_key, zone.key, hair)
+        extent.append(float(np.log(truly.extent / told.factors.extent)) + off.log_extent)
+        rate.append(float(np.log(truly.rate / told.factors.rate)) + off.log_rate)
+        start.append(hair.start_level - told.start_level)
+        ceiling.append(min(off.ceiling, truly.ceiling))
+    return SimulatedHead(kinetics, np.array(extent), np.array(rate), np.array(start), np.array(ceiling))
+
+
+def _advised(played: Round) -> dict[str, tuple[float, float]]:
+    """Minutes and true level of each lane's end when all advice is followed on the plan as it was taken."""
+    plan = _plan_of(played)
+    if plan is None or played.request is None or not plan.lanes:
+        return {}
+    head = _head_of(played, plan, played.request)
+    ends = follow_advice(plan, head, played.setup.random("advice"))
+    return {
+        x.zone.key: (end.minutes, head.level(i, end.minutes))
+        for i, (x, end) in enumerate(zip(plan.lanes, ends, strict=True))
+    }
+
+
+def _way_advised(played: Round, ends: dict[str, tuple[float, float]]) -> Way | None:
+    plan = _plan_of(played)
+    if plan is None or played.request is None or not ends:
+        return None
+    head = _head_of(played, plan, played.request)
+    told = follow_advice(plan, head, played.setup.random("advice"))
+    off = [abs(ends[x.zone.key][1] - x.zone.target_level) for x in plan.lanes]
+    last = max(x.end_min + ends[x.zone.key][0] for x in plan.lanes)
+    on_target = sum(o <= ON_TARGET_LEVELS for o in off)
+    return Way(on_target, len(off), last, sum(e.looks for e in told), max(off), len(plan.visits))
+
+
+def _best(played: Round) -> Way | None:
+    """What the planner proposes for the head as it really is, each lane rinsed at its true best within its label."""
+    request = played.request
+    if request is None or played.taken is None:
+        return None
+    setup = played.setup
+    lanes = lanes_of(setup.zones)
+    off = [deviation_of(setup, z.zone_key, z.key, z.hair) for z in lanes]
+    if not off:
+        return None
+    known = KnownHead(
+        float(np.clip(np.mean([o.log_extent for o in off]), -0.9, 0.9)),
+        float(np.clip(np.mean([o.log_rate for o in off]), -0.9, 0.9)),
+        0.01,
+        0.01,
+        1,
+    )
+    chosen = request.choice
+    choice = PlanChoice(
+        has_additive=chosen.has_additive,
+        aim=chosen.aim,
+        step=chosen.step,
+        bowl_style=chosen.bowl_style,
+        delicate_way=chosen.delicate_way,
+        hands=chosen.hands,
+        known_head=known,
+    )
+    truly = replace(request, zones=setup.zones, strands=(), choice=choice)
+    try:
+        plan = make_plan(truly)
+    except CoreError:
+        return None
+    if not plan.lanes:
+        return None
+    head = _head_of(played, plan, truly)
+    misses, last = [], 0.0
+    for i, x in enumerate(plan.lanes):
+        wall = x.wall_min - x.end_min
+        grid = np.arange(0.0, max(wall, 1.0), 1.0)
+        levels = np.array([head.level(i, float(m)) for m in grid])
+        best = int(np.argmin(np.abs(levels - x.zone.target_level) + 0.002 * grid))
+        misses.append(abs(float(levels[best]) - x.zone.target_level))
+        last = max(last, x.end_min + float(grid[best]))
+    on_target = sum(m <= ON_TARGET_LEVELS for m in misses)
+    return Way(on_target, len(misses), last, 0, max(misses), len(plan.visits))
+
+
+def _tones(played: Round, truth: Truth) -> tuple[ToneTold, ...]:
+    """Toned parts, from their true level and what the head really takes up."""
+    chair = truth.chair
+    shades = {s.key: s for s in played.shades}
+    reads = read_zones(chair)
+    tone = played.setup.tone if played.setup.tone is not Tone.PASTEL else Tone.NEUTRAL
+    wishes = wishes_of(chair, reads, tone)
+    more = float(np.exp(UPTAKE_STD * played.setup.random("uptake").standard_normal()))
+    found = []
+    for read in reads:
+        toner: TonerState | None = read.lane.toner
+        formula = formula_of(toner.applied, shades) if toner else None
+        if toner is None or formula is None or read.lane.key not in wishes:
+            continue
+        on_min = minutes_between(toner.applied_at, toner.rinsed_at or chair.now)
+        lane = chair.state.lane(read.lane.key)
+        level = truth.level_at(lane, chair.now) if not read.is_kept else read.result.level
+        result = replace(read.result, level=float(np.clip(level, read.result.start_level, 10.0)))
+        got, wish = toned_lab(result, formula, on_min, more), wishes[read.lane.key]
+        distance = float(delta_e_2000(np.asarray(got), wish.wanted))
+        found.append(ToneTold(read.lane.key, read.zone.label, wish.hex, seen_hex(np.asarray(got)), distance))
+    return tuple(found)
+
+
+def _mishaps(played: Round, truth: Truth, first: datetime) -> tuple[MishapTold, ...]:
+    chair, answers = truth.chair, answers_of(played.live)
+    found = []
+    for mishap in truth.mishaps:
+        if mishap.at > chair.now:
+            continue
+        seen_to: datetime | None = truth.met.get(mishap.key)
+        if mishap.lane_key is not None:
+            lane = chair.state.lane(mishap.lane_key)
+            looked = [r.at for r in lane.readings if r.at > mishap.at]
+            looked += [at for at in truth.looks.get(lane.key, ()) if at > mishap.at]
+            ends = [lane.rinsed_at] if lane.rinsed_at and mishap.kind is Mishaps.BURNS else []
+            if mishap.kind in FOUND_BY_LOOKING:
+                ends += looked
+            if mishap.kind is Mishaps.STALE:
+                ends += [b.at for b in lane.bowls if b.at >= mishap.at]
+            seen_to = min([*ends, *([seen_to] if seen_to and mishap.kind is not Mishaps.BURNS else [])], default=None)
+        elif mishap.key in answers:
+            seen_to = seen_to or mishap.at
+        after_min = minutes_between(mishap.at, seen_to) if seen_to else None
+        found.append(MishapTold(mishap.key, mishap.kind, mishap.text, minutes_between(first, mishap.at), after_min))
+    return tuple(found)

@@ -1,0 +1,77 @@
+"""Practice rounds: a member's own, what they came to, and who else played the same head."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+from typing import Any
+
+from django.db.models import QuerySet
+
+from apps.services import loading
+from apps.services.loading import Loaded, plan_request
+from apps.services.models import PracticeRound
+from apps.services.practice.setups import setup_value
+from apps.shelf.queries import toners
+from apps.studio.models import Membership
+from fervens_core.base import CoreError
+from fervens_core.planning import PlanRequest
+from fervens_core.practice import Outcome, Round, Sentences, outcome_of, sentences_of
+
+ROUNDS_SHOWN = 60
+
+
+def rounds_of(member: Membership) -> QuerySet[PracticeRound]:
+    """A member's own rounds, the newest first."""
+    rows = PracticeRound.objects.filter(user_id=member.user_id, service__studio_id=member.studio_id)
+    return rows.select_related("service")
+
+
+def _request(loaded: Loaded) -> PlanRequest | None:
+    try:
+        return plan_request(loaded)
+    except CoreError:
+        return None
+
+
+def played(loaded: Loaded) -> Round:
+    """A round as it was played so far."""
+    assert loaded.round is not None
+    return Round(
+        setup=setup_value(loaded.round),
+        chair=loading.chair(loaded, loaded.now),
+        events=tuple(loaded.events),
+        zones=loaded.zones,
+        request=_request(loaded),
+        findings=loaded.findings,
+        shades=tuple(toners(loaded.row.studio_id)),
+    )
+
+
+def come_to(round_played: Round) -> tuple[Outcome, Sentences]:
+    """What a round came to, and its three sentences."""
+    outcome = outcome_of(round_played)
+    return outcome, sentences_of(round_played, outcome)
+
+
+def numbers_of(outcome: Outcome) -> dict[str, Any]:
+    """What is kept of a round for the progress over rounds: numbers only."""
+    done = outcome.done
+    tones = [t.delta_e for t in outcome.tones]
+    return {
+        "lanes": done.lanes if done else 0,
+        "on_target": done.on_target if done else 0,
+        "walls_kept": sum(not x.is_passed_wall for x in outcome.lanes),
+        "minutes": done.minutes if done else 0.0,
+        "looks": done.looks if done else 0,
+        "advised_minutes": outcome.advised.minutes if outcome.advised else None,
+        "worst": done.worst if done else None,
+        "tone_delta_e": max(tones) if tones else None,
+        "eyes": [{"mode": e.mode.value, "count": e.count, "bias": e.bias, "spread": e.spread} for e in outcome.eyes],
+    }
+
+
+def at_end(loaded: Loaded, round_played: Round) -> Round:
+    """A round with its chair at the moment it was ended."""
+    if round_played.chair is None:
+        return round_played
+    return replace(round_played, chair=replace(round_played.chair, now=loaded.now))
