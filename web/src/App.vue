@@ -60,6 +60,7 @@ watch(
 )
 const places = [
   { name: 'day', text: 'Day' },
+  { name: 'practice', text: 'Practice' },
   { name: 'shelf', text: 'Shelf' },
   { name: 'numbers', text: 'Numbers' },
   { name: 'studio', text: 'Studio' },

@@ -21,7 +21,7 @@ const client = new QueryClient({
 /** Kept on the device for a spell without the server: who is signed in, the chairs last seen, and the colours to read by. */
 const isNobody = (data: unknown) =>
   typeof data === 'object' && data !== null && 'member_name' in data && data.member_name === null
-const KEPT = ['session', 'board', 'palette']
+const KEPT = ['session', 'board', 'palette', 'round']
 const [, restored] = persistQueryClient({
   queryClient: client as never,
   persister: createSyncStoragePersister({ storage: window.localStorage, key: 'fervens.kept', throttleTime: 500 }),

@@ -6,6 +6,24 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'day', component: () => import('./views/Day.vue'), meta: { title: 'Day' } },
     { path: '/clients/:id', name: 'client', component: () => import('./views/Client.vue'), meta: { title: 'Client' } },
+    {
+      path: '/practice',
+      name: 'practice',
+      component: () => import('./views/Practice.vue'),
+      meta: { title: 'Practice' },
+    },
+    {
+      path: '/practice/drill',
+      name: 'drill',
+      component: () => import('./views/EyeDrill.vue'),
+      meta: { title: 'Eye drill' },
+    },
+    {
+      path: '/practice/:id',
+      name: 'debrief',
+      component: () => import('./views/Debrief.vue'),
+      meta: { title: 'Debrief' },
+    },
     { path: '/shelf', name: 'shelf', component: () => import('./views/Shelf.vue'), meta: { title: 'Shelf' } },
     { path: '/numbers', name: 'numbers', component: () => import('./views/Numbers.vue'), meta: { title: 'Numbers' } },
     {

@@ -12,5 +12,4 @@ export const begins = {
   steps: () =>
     queryOptions({ queryKey: ['begin-steps'], queryFn: async () => data(await api.GET('/api/begin/steps')) }),
 }
-export const practise = async () => data(await api.POST('/api/begin/practice'))
 export const begin = async (body: Schemas['BeginIn']) => data(await api.POST('/api/begin', { body }))

@@ -7266,13 +7266,24 @@ export interface components {
             service_id: string;
         };
         /**
-         * RoundIn
-         * @description A calibration round: a dozen strands or swatches, looked at one way.
+         * PracticeRoundIn
+         * @description A round to begin: a head, what is hard about it, and how much help there is; one seed is one head.
          */
-        RoundIn: {
-            mode: components["schemas"]["ReadingMode"];
-            /** Pairs */
-            pairs: components["schemas"]["PairIn"][];
+        PracticeRoundIn: {
+            /** Head */
+            head: string;
+            difficulty?: components["schemas"]["Difficulty"] | null;
+            /** Seed */
+            seed?: number | null;
+            /** @default full */
+            help: components["schemas"]["Help"];
+            /**
+             * Has Mishaps
+             * @default true
+             */
+            has_mishaps: boolean;
+            /** Service Id */
+            service_id?: string | null;
         };
         /**
          * SharingIn
@@ -7621,12 +7632,7 @@ export interface components {
             minutes: number | null;
             /** True End */
             true_end: number;
-            /** Believed */
-            believed: [
-                number,
-                number,
-                number
-            ] | null;
+            believed: components["schemas"]["LevelBand"] | null;
             /** Read End */
             read_end: number | null;
             /** Best Min */
@@ -7682,9 +7688,9 @@ export interface components {
             tones: components["schemas"]["ToneTold"][];
             /** Mishaps */
             mishaps: components["schemas"]["MishapTold"][];
-            done: components["schemas"]["Way"] | null;
-            advised: components["schemas"]["Way"] | null;
-            best: components["schemas"]["Way"] | null;
+            done: components["schemas"]["WayWorked"] | null;
+            advised: components["schemas"]["WayWorked"] | null;
+            best: components["schemas"]["WayWorked"] | null;
             /** First At */
             first_at: string | null;
         };
@@ -7731,11 +7737,23 @@ export interface components {
             delta_e: number;
         };
         /**
-         * Way
-         * @description What can be done with a zone after the rinse.
-         * @enum {string}
+         * WayWorked
+         * @description How a head ends in some way of working it: on target of all lanes, minutes, openings, worst miss in levels.
          */
-        Way: "tone" | "again" | "visit" | "lower";
+        WayWorked: {
+            /** On Target */
+            on_target: number;
+            /** Lanes */
+            lanes: number;
+            /** Minutes */
+            minutes: number;
+            /** Looks */
+            looks: number;
+            /** Worst */
+            worst: number;
+            /** Trips */
+            trips: number;
+        };
         /**
          * AgainIn
          * @description When the client comes, and for how long the diary has them; `after` is the service to start from.
@@ -7870,6 +7888,15 @@ export interface components {
             known: number;
             /** Known Std */
             known_std?: number | null;
+        };
+        /**
+         * RoundIn
+         * @description A calibration round: a dozen strands or swatches, looked at one way.
+         */
+        RoundIn: {
+            mode: components["schemas"]["ReadingMode"];
+            /** Pairs */
+            pairs: components["schemas"]["PairIn"][];
         };
         /**
          * WishCell
@@ -8032,6 +8059,12 @@ export interface components {
              */
             server_now: string;
         };
+        /**
+         * Way
+         * @description What can be done with a zone after the rinse.
+         * @enum {string}
+         */
+        Way: "tone" | "again" | "visit" | "lower";
         /**
          * BowlCount
          * @description What so many bowls come to: how far apart parts that are to end alike end, and how far from their wishes.
@@ -14190,7 +14223,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RoundIn"];
+                "application/json": components["schemas"]["PracticeRoundIn"];
             };
         };
         responses: {

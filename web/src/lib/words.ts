@@ -196,3 +196,26 @@ export const reactions = [
 /** A wish in a few words. */
 export const wishName = (wish: { tone: string; level: number; lab?: readonly number[] | null; hue_deg?: number }) =>
   `${wish.lab ? 'a colour of its own' : wish.tone.replace('_', '-')} ${wish.level % 1 ? wish.level.toFixed(1) : wish.level.toFixed(0)}`
+
+export const difficulties = {
+  even: 'Even',
+  banded: 'Banded',
+  delicate: 'Delicate hairline',
+  resistant: 'Resistant',
+  old_dye: 'Old dye',
+  stalls: 'Stalls at orange',
+  yellow_light: 'Yellow light',
+} as const
+export const helps = {
+  clocks: 'Only clocks',
+  lanes: 'Painted lanes',
+  full: 'The full board',
+} as const
+export const topics = {
+  reactions: { title: 'Has a colour ever caused a reaction?', verb: 'Ask' },
+  history: { title: 'What was done to this hair before?', verb: 'Ask' },
+  home_care: { title: 'What is used at home?', verb: 'Ask' },
+  scalp: { title: 'The scalp', verb: 'Look' },
+  stretch: { title: 'A wet strand, stretched', verb: 'Test' },
+  salts: { title: 'A strand in the salts test', verb: 'Test' },
+} as const

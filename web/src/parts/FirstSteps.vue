@@ -2,7 +2,8 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
-import { begins, practise } from '../api/begin'
+import { begins } from '../api/begin'
+import { beginRound } from '../api/practice'
 import { useNotices } from '../stores/notices'
 
 /** What a new studio has still to do: a quarter of an hour, in any order; gone when a service has begun. */
@@ -23,18 +24,18 @@ const said = {
   },
   service: {
     title: 'A first head',
-    why: 'New service, up here; or a head of hair on a stand, told already, to try it all on.',
+    why: 'New service, up here; or a head to practise on, told already, that is of nobody.',
     to: null,
   },
 } as const
 const router = useRouter()
 const notices = useNotices()
 const isBusy = ref(false)
-/** A head of hair on a stand, told already: what a plan comes to, without anyone waiting. */
+/** A simulated head, told already: what a plan comes to, without anyone waiting. */
 const practice = async () => {
   isBusy.value = true
   try {
-    const { service_id } = await practise()
+    const { service_id } = await beginRound({ head: 'six', help: 'full', has_mishaps: false })
     await router.push({ name: 'consultation', params: { id: service_id } })
   } catch (error) {
     notices.fail(error)

@@ -32,6 +32,7 @@ import {
   type Zone,
 } from '../stores/zones'
 import Choice from './Choice.vue'
+import HairStrand from './HairStrand.vue'
 import MoreHair from './MoreHair.vue'
 import Stepper from './Stepper.vue'
 import StrandBar from './StrandBar.vue'
@@ -44,10 +45,17 @@ const props = defineProps<{
   head: Schemas['HeadOut']
   natural: Schemas['PaletteOut']
   serviceKind?: Schemas['ServiceKind']
+  /** In practice: how the hair lies. */
+  stills?: readonly Schemas['StillOut'][] | null
 }>()
 const emit = defineEmits<{ edit: [change: (zone: Zone) => void]; leaveOut: [] }>()
 type Part = Kind | StrandPart
 
+/** In practice the hair of the chosen zone is looked at; one zone at a time. */
+const lies = computed(() => {
+  const zone = props.zones.length === 1 ? props.zones[0] : undefined
+  return zone && isZone.value ? props.stills?.find((s) => s.key === zone.key) : undefined
+})
 const kind = ref<KindName>('rest')
 const slot = ref<Slot>('lengths')
 const lightens = computed(() => (props.serviceKind ?? 'lighten_and_tone') === 'lighten_and_tone')
@@ -251,8 +259,10 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
       <button type="button" class="underline underline-offset-4" @click="slot = 'lengths'">To the lengths</button>
     </p>
     <template v-if="isReady">
+      <HairStrand v-if="lies" :colours="lies.dry" :seed="lies.seed" :label="`The hair of ${first?.name}, dry`" />
+      <p v-else-if="props.stills && props.zones.length > 1" class="text-soft">Choose one zone to look at its hair.</p>
       <SwatchScale
-        legend="Level now"
+        :legend="props.stills ? 'Level now, as you see it' : 'Level now'"
         :levels="props.natural.levels"
         :hexes="props.natural.hexes"
         :model-value="same('start_level')"

@@ -17,7 +17,7 @@ export function useActs(serviceId: string) {
   const outbox = useOutbox()
   const isBusy = ref(false)
 
-  const refresh = async (keys = ['service', 'plan', 'review', 'tone', 'record', 'log']) => {
+  const refresh = async (keys = ['service', 'plan', 'review', 'tone', 'record', 'log', 'round']) => {
     await Promise.all(keys.map((key) => client.invalidateQueries({ queryKey: [key, serviceId] })))
     void client.invalidateQueries({ queryKey: ['day'] })
   }
@@ -51,7 +51,7 @@ export function useActs(serviceId: string) {
       if (said) notices.say(said, undone ? () => void undoOf(undone) : undefined)
       const before = client.getQueryData<Schemas['ServiceOut']>(['service', serviceId])
       const isSameStep = before?.step === sent.board.step && AT_THE_CHAIR.includes(sent.board.step)
-      void refresh(isSameStep ? ['review', 'tone', 'record', 'log'] : undefined)
+      void refresh(isSameStep ? ['review', 'tone', 'record', 'log', 'round'] : undefined)
       return true
     } finally {
       isBusy.value = false

@@ -1,8 +1,17 @@
 import { useIntervalFn, useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
+
+export interface Run {
+  /** The moment it was at, ms. */
+  at: number
+  /** When that was, by the device's counter. */
+  from: number
+  speed: number
+}
 
 const TICK_MS = 500
+const QUICK_TICK_MS = 100
 /** A change that is larger is told: lanes are timed by it. */
 const TOLD_MS = 60_000
 /** Smaller ones are how answers travel. */
@@ -17,6 +26,9 @@ export const useClock = defineStore('clock', () => {
   let hasLearnt = false
   let wall = Date.now()
   let counter = performance.now()
+  /** A practice round has a clock of its own; null while there is none. */
+  const run = ref<Run | null>(null)
+  const runsTo = (r: Run) => r.at + (performance.now() - r.from) * r.speed
   const tick = () => {
     const [atWall, atCounter] = [Date.now(), performance.now()]
     const off = atWall - wall - (atCounter - counter)
@@ -24,7 +36,7 @@ export const useClock = defineStore('clock', () => {
     // it may just have slept, and its clock is right; if not, the server says so in a few seconds.
     if (off < -CHANCE_MS) offsetMs.value -= off
     ;[wall, counter] = [atWall, atCounter]
-    now.value = atWall + offsetMs.value
+    now.value = run.value ? runsTo(run.value) : atWall + offsetMs.value
   }
   const learn = (serverNow: string) => {
     tick()
@@ -37,6 +49,19 @@ export const useClock = defineStore('clock', () => {
   const seen = () => {
     changedMs.value = 0
   }
-  useIntervalFn(tick, TICK_MS)
-  return { now, changedMs, learn, seen, moment: () => new Date(Date.now() + offsetMs.value) }
+  /** Runs a practice round's clock from a moment, so many minutes in one; 0 stands still. */
+  const runFrom = (at: number, speed: number) => {
+    run.value = { at, speed, from: performance.now() }
+    tick()
+  }
+  const endRun = () => {
+    run.value = null
+    tick()
+  }
+  const moment = () => new Date(run.value ? runsTo(run.value) : Date.now() + offsetMs.value)
+  useIntervalFn(
+    tick,
+    computed(() => (run.value && run.value.speed > 5 ? QUICK_TICK_MS : TICK_MS)),
+  )
+  return { now, changedMs, learn, seen, moment, run, runFrom, endRun }
 })

@@ -13,6 +13,7 @@ import SwatchScale from '../parts/SwatchScale.vue'
 import TestsPanel from '../parts/TestsPanel.vue'
 import VerdictCard from '../parts/VerdictCard.vue'
 import { useActs } from '../stores/acts'
+import { usePractice } from '../stores/practice'
 import { useConsultation } from '../stores/consultation'
 
 const props = defineProps<{
@@ -23,6 +24,7 @@ const props = defineProps<{
 const router = useRouter()
 const form = useConsultation(props.service)
 const acts = useActs(props.service.id)
+const practice = usePractice()
 const isLocked = computed(() => !['consultation', 'plan', 'strands'].includes(props.service.step))
 const selected = ref<string[]>([])
 const view = ref<'now' | 'wanted'>('now')
@@ -318,6 +320,7 @@ const shown = (zone: Zone) =>
           />
         </div>
         <HairPanel
+          :stills="practice.of(service.id)?.stills ?? null"
           v-if="areAllRead"
           :zones="chosen"
           :head="head"

@@ -9,9 +9,11 @@ import { feels, modeName, modes, stretches } from '../lib/words'
 import CameraRead from '../parts/CameraRead.vue'
 import Choice from '../parts/Choice.vue'
 import LaneOptions from '../parts/LaneOptions.vue'
+import PracticeLook from '../parts/PracticeLook.vue'
 import ReaderRead from '../parts/ReaderRead.vue'
 import Sheet from '../parts/Sheet.vue'
 import SwatchScale from '../parts/SwatchScale.vue'
+import { usePractice } from '../stores/practice'
 
 /** One zone opened: what can be done with it now, largest first. */
 const props = defineProps<{
@@ -37,6 +39,9 @@ const emit = defineEmits<{
   rinse: [isWiped: boolean]
   apply: [code: string]
 }>()
+const practice = usePractice()
+/** In practice the hair itself is looked at, and the board may say less. */
+const round = computed(() => practice.of(props.serviceId))
 const mode = ref<Schemas['ReadingMode']>('wiped')
 const foils = ref<Schemas['Foils']>('last')
 const shown = ref<Schemas['Lane'] | null>(null)
@@ -131,7 +136,7 @@ const learnt = computed(() => {
             { value: 'last', name: 'Last on' },
           ]"
         />
-        <p v-if="looks" class="text-lg">
+        <p v-if="looks && (!round || round.help === 'full')" class="text-lg">
           Should look like
           <span class="swatch inline-block h-6 w-12 rounded-[3px] align-[-5px]" :style="{ background: looks.hex }" />
           <strong class="num ml-2 text-xl">{{ looks.level.likely.toFixed(1) }}</strong><template v-if="!looks.isFirst"
@@ -142,6 +147,17 @@ const learnt = computed(() => {
           >
         </p>
         <Choice v-model="mode" legend="How it is read" :options="modes" />
+        <PracticeLook
+          v-if="round"
+          :key="shown.key"
+          :service-id="serviceId"
+          :lane-key="shown.key"
+          :mode="mode"
+          :longer-min="hasFirst && foils === 'first' ? shown.span_min : 0"
+          :zero-at="shown.zero_at"
+          :is-on="shown.phase === 'processing'"
+          :applications="shown.application_count"
+        />
         <p v-if="mode === 'through_product'" class="rounded-[5px] border-l-[8px] border-ink bg-raised p-3">
           {{
             isDark
@@ -167,6 +183,7 @@ const learnt = computed(() => {
           @note="(level, lab, instrument) => emit('read', level, mode, lab, instrument, hasFirst ? foils : 'last')"
         />
         <CameraRead
+          v-if="!round"
           :service-id="serviceId"
           :lane-key="shown.key"
           :is-busy="isBusy"

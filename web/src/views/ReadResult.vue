@@ -6,9 +6,11 @@ import { queries } from '../api/queries'
 import { feels, restAmounts, rests, stretches, warmths } from '../lib/words'
 import CameraRead from '../parts/CameraRead.vue'
 import Choice from '../parts/Choice.vue'
+import PracticeLook from '../parts/PracticeLook.vue'
 import ReaderRead from '../parts/ReaderRead.vue'
 import Sheet from '../parts/Sheet.vue'
 import SwatchScale from '../parts/SwatchScale.vue'
+import { usePractice } from '../stores/practice'
 
 /** Reading what a rinsed zone became: beside its own painted scale, with what else shows on it. */
 export interface ZoneToRead {
@@ -25,6 +27,8 @@ const emit = defineEmits<{
   read: [values: Read]
   note: [values: Noted]
 }>()
+const practice = usePractice()
+const round = computed(() => practice.of(props.serviceId))
 const shown = ref<ZoneToRead | null>(null)
 const mode = ref<'rinsed_wet' | 'dry'>('dry')
 const warmth = ref<'-1' | '0' | '1'>('0')
@@ -75,6 +79,14 @@ const send = (level: number, lab: readonly number[] = [], instrument = '', level
   >
     <div v-if="shown" class="flex flex-col gap-5">
       <Choice v-model="mode" legend="The hair is" :options="dampOrDry" />
+      <PracticeLook
+        v-if="round"
+        :key="shown.key"
+        :service-id="serviceId"
+        :lane-key="shown.key"
+        :mode="mode"
+        :is-on="false"
+      />
       <Choice v-model="warmth" legend="Beside the swatch it looks" :options="warmths" />
       <Choice v-model="rest" legend="A rest of old dye shows" :options="rests" />
       <Choice v-if="rest" v-model="amount" legend="How much of it" :options="restAmounts" />
@@ -97,6 +109,7 @@ const send = (level: number, lab: readonly number[] = [], instrument = '', level
         @note="(level, lab, instrument) => send(level, lab, instrument)"
       />
       <CameraRead
+        v-if="!round"
         :service-id="serviceId"
         :lane-key="shown.key"
         :is-busy="isBusy"

@@ -5,8 +5,10 @@ import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { queries } from '../api/queries'
 import { levelText } from '../lib/time'
 import StepStrand from '../parts/StepStrand.vue'
+import PracticeBar from '../parts/PracticeBar.vue'
 import Wait from '../parts/Wait.vue'
 import { useLine } from '../stores/line'
+import { usePractice } from '../stores/practice'
 
 /** Frame of every step of one service: who, from where to where, and the steps as a strand. */
 const route = useRoute()
@@ -14,14 +16,20 @@ const id = computed(() => String(route.params.id))
 const query = useQuery(computed(() => queries.service(id.value)))
 const line = useLine()
 watch(id, (now) => line.follow(now), { immediate: true })
-onBeforeUnmount(() => line.follow(null))
+const practice = usePractice()
+onBeforeUnmount(() => {
+  line.follow(null)
+  practice.follow(null)
+})
 const board = useQuery(computed(() => ({ ...queries.board(id.value), enabled: query.failureCount.value > 0 })))
+const isPractice = computed(() => query.data.value?.is_practice ?? board.data.value?.is_practice ?? false)
+watch([id, isPractice], ([now, is]) => practice.follow(is ? now : null), { immediate: true })
 /** What the frame shows; without an answer from the server it is taken from the chair last seen. */
 const frame = computed(() => {
   const service = query.data.value
   if (service)
     return {
-      client_id: service.client_id,
+      client_id: service.is_practice ? null : service.client_id,
       client_name: service.client_name,
       step: service.step,
       from_hex: service.zones[0]?.start_hex,
@@ -83,6 +91,7 @@ const span = computed(() => {
         :to-hex="frame.to_hex ?? 'var(--line-strong)'"
       />
     </section>
+    <PracticeBar v-if="isPractice" :key="id" :service-id="id" />
     <RouterView :key="route.fullPath" />
   </template>
 </template>

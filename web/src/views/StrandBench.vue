@@ -10,11 +10,13 @@ import { modes } from '../lib/words'
 import Choice from '../parts/Choice.vue'
 import Sheet from '../parts/Sheet.vue'
 import Stepper from '../parts/Stepper.vue'
+import HairStrand from '../parts/HairStrand.vue'
 import StrandCard from '../parts/StrandCard.vue'
 import SwatchScale from '../parts/SwatchScale.vue'
 import { useClock } from '../stores/clock'
 import { useConsultation } from '../stores/consultation'
 import { useNotices } from '../stores/notices'
+import { usePractice } from '../stores/practice'
 
 const props = defineProps<{
   service: Schemas['ServiceOut']
@@ -86,7 +88,15 @@ const palette = useQuery(
     enabled: readStrand.value !== null,
   })),
 )
+const practice = usePractice()
+/** In practice the strand itself is looked at, as it is at that minute. */
+const lies = computed(() => {
+  const found = practice.of(props.service.id)?.strands.find((s) => s.key === reading.value)
+  const colours = found?.wiped[Math.min(Math.round(minute.value / found.step_min), found.wiped.length - 1)]
+  return found && colours ? { colours, seed: found.seed } : null
+})
 const openReading = (key: string) => {
+  if (practice.round) void form.settle().then(() => practice.renew())
   const strand = strands.value.find((s) => s.key === key)
   const to = strand?.ended_at ? new Date(strand.ended_at).getTime() : clock.now
   const last = strand?.readings?.[strand.readings.length - 1]?.minutes ?? 0
@@ -190,6 +200,7 @@ onBeforeUnmount(() => {
   </div>
   <Sheet :is-open="reading !== null" :title="`Read strand ${reading ?? ''}`" @close="reading = null">
     <div class="flex flex-col gap-4">
+      <HairStrand v-if="lies" :colours="lies.colours" :seed="lies.seed" is-wet :label="`Strand ${reading}, wiped`" />
       <SwatchScale
         v-if="palette.data.value"
         legend="Tap the swatch that matches"

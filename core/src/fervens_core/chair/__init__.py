@@ -15,7 +15,16 @@ from fervens_core.chair.lanes import (
     span_min,
 )
 from fervens_core.chair.options import LaneOption, drag_target, lane_options
-from fervens_core.chair.paint import Crossing, CurvePoint, Window, curve_points, minute_grid, paint_plan, window_of
+from fervens_core.chair.paint import (
+    Crossing,
+    CurvePoint,
+    LevelBand,
+    Window,
+    curve_points,
+    minute_grid,
+    paint_plan,
+    window_of,
+)
 from fervens_core.chair.practice import LOOK_MIN, LaneEnd, follow_advice
 from fervens_core.chair.practice_hair import as_lab, as_reflectance, kept_level, practice_level
 from fervens_core.chair.replan import bowls_to_mix
@@ -32,6 +41,7 @@ __all__ = [
     "LaneEnd",
     "LaneOption",
     "LaneTimes",
+    "LevelBand",
     "Window",
     "achieved_level",
     "after",

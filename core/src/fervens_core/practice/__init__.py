@@ -7,7 +7,7 @@ from fervens_core.practice.debrief import (
     Outcome,
     ReadingTold,
     ToneTold,
-    Way,
+    WayWorked,
     outcome_of,
 )
 from fervens_core.practice.eye_drill import (
@@ -91,7 +91,7 @@ __all__ = [
     "StrandColours",
     "ToneTold",
     "Truth",
-    "Way",
+    "WayWorked",
     "answer_of",
     "answers_of",
     "drill",

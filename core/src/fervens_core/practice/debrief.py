@@ -18,6 +18,7 @@ from fervens_core.basin import formula_of, read_zones, wishes_of
 from fervens_core.chair import (
     Chair,
     CurvePoint,
+    LevelBand,
     after,
     curve_points,
     follow_advice,
@@ -95,7 +96,7 @@ class LaneTold:
     wall_min: float
     minutes: float | None
     true_end: float
-    believed: tuple[float, float, float] | None
+    believed: LevelBand | None
     read_end: float | None
     best_min: float
     best_end: float
@@ -138,7 +139,7 @@ class EyeTold:
 
 
 @dataclass(frozen=True, slots=True)
-class Way:
+class WayWorked:
     """How a head ends in some way of working it: on target of all lanes, minutes, openings, worst miss in levels."""
 
     on_target: int
@@ -169,9 +170,9 @@ class Outcome:
     eyes: tuple[EyeTold, ...]
     tones: tuple[ToneTold, ...]
     mishaps: tuple[MishapTold, ...]
-    done: Way | None
-    advised: Way | None
-    best: Way | None
+    done: WayWorked | None
+    advised: WayWorked | None
+    best: WayWorked | None
     first_at: datetime | None
 
 
@@ -334,7 +335,7 @@ def _lane(
         wall_min=wall,
         minutes=minutes if lane.rinsed_at else None,
         true_end=truth.level_at(lane, ended),
-        believed=(at_rinse.level_now.slow, at_rinse.level_now.likely, at_rinse.level_now.fast) if at_rinse else None,
+        believed=at_rinse.level_now if at_rinse else None,
         read_end=read[-1].level if read else None,
         best_min=float(grid[best]),
         best_end=float(levels[best]),
@@ -365,7 +366,7 @@ def _painted(from_level: float, minutes: Floats, levels: Floats) -> tuple[CurveP
     return curve_points(minutes, np.vstack([levels, levels, levels]), hexes)
 
 
-def _done(chair: Chair, lanes: Sequence[LaneTold], first: datetime, looks: int) -> Way | None:
+def _done(chair: Chair, lanes: Sequence[LaneTold], first: datetime, looks: int) -> WayWorked | None:
     if not lanes:
         return None
     ended = [x.rinsed_at or chair.now for x in chair.state.lanes if x.started_at]
@@ -373,7 +374,7 @@ def _done(chair: Chair, lanes: Sequence[LaneTold], first: datetime, looks: int) 
     count = sum(1 for i, at in enumerate(trips) if i == 0 or minutes_between(trips[i - 1], at) > 3.0)
     worst = max(abs(x.miss) for x in lanes)
     on_target = sum(abs(x.miss) <= ON_TARGET_LEVELS + 1e-9 for x in lanes)
-    return Way(on_target, len(lanes), minutes_between(first, max(ended)), looks, worst, count)
+    return WayWorked(on_target, len(lanes), minutes_between(first, max(ended)), looks, worst, count)
 
 
 def _plan_of(played: Round) -> Plan | None:
@@ -417,7 +418,7 @@ def _advised(played: Round) -> dict[str, tuple[float, float]]:
     }
 
 
-def _way_advised(played: Round, ends: dict[str, tuple[float, float]]) -> Way | None:
+def _way_advised(played: Round, ends: dict[str, tuple[float, float]]) -> WayWorked | None:
     plan = _plan_of(played)
     if plan is None or played.request is None or not ends:
         return None
@@ -426,10 +427,10 @@ def _way_advised(played: Round, ends: dict[str, tuple[float, float]]) -> Way | N
     off = [abs(ends[x.zone.key][1] - x.zone.target_level) for x in plan.lanes]
     last = max(x.end_min + ends[x.zone.key][0] for x in plan.lanes)
     on_target = sum(o <= ON_TARGET_LEVELS for o in off)
-    return Way(on_target, len(off), last, sum(e.looks for e in told), max(off), len(plan.visits))
+    return WayWorked(on_target, len(off), last, sum(e.looks for e in told), max(off), len(plan.visits))
 
 
-def _best(played: Round) -> Way | None:
+def _best(played: Round) -> WayWorked | None:
     """What the planner proposes for the head as it really is, each lane rinsed at its true best within its label."""
     request = played.request
     if request is None or played.taken is None:
@@ -473,7 +474,7 @@ def _best(played: Round) -> Way | None:
         misses.append(abs(float(levels[best]) - x.zone.target_level))
         last = max(last, x.end_min + float(grid[best]))
     on_target = sum(m <= ON_TARGET_LEVELS for m in misses)
-    return Way(on_target, len(misses), last, 0, max(misses), len(plan.visits))
+    return WayWorked(on_target, len(misses), last, 0, max(misses), len(plan.visits))
 
 
 def _tones(played: Round, truth: Truth) -> tuple[ToneTold, ...]:

@@ -28,9 +28,9 @@ from apps.services.practice.schemas import (
     DrillOut,
     DrillStrandOut,
     PracticeOut,
+    PracticeRoundIn,
     RoundFileIn,
     RoundFileOut,
-    RoundIn,
     RoundOut,
     SharingIn,
 )
@@ -51,7 +51,7 @@ def read_practice(request: HttpRequest) -> PracticeOut:
 
 
 @router.post("/practice", response={201: BegunOut, ERRORS: Problem})
-def begin_round(request: HttpRequest, payload: RoundIn) -> Status[BegunOut]:
+def begin_round(request: HttpRequest, payload: PracticeRoundIn) -> Status[BegunOut]:
     """Begin a round. The same head, difficulty and seed are the same hair for everyone."""
     member = member_of(request)
     setup = actions.setup_for(member, **payload.dict())

@@ -110,7 +110,7 @@ class PracticeOut(Schema):
     is_shared: bool
 
 
-class RoundIn(In):
+class PracticeRoundIn(In):
     """A round to begin: a head, what is hard about it, and how much help there is; one seed is one head."""
 
     head: str = Field(min_length=1, max_length=40)

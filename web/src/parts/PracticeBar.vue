@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { endRound } from '../api/practice'
+import type { Schemas } from '../api/client'
+import { clock as clockText } from '../lib/time'
+import { difficulties, helps, topics } from '../lib/words'
+import { useActs } from '../stores/acts'
+import { useClock } from '../stores/clock'
+import { useNotices } from '../stores/notices'
+import { SPEEDS, usePractice } from '../stores/practice'
+import Sheet from './Sheet.vue'
+
+/** Over every step of a practice round: its clock, what the client says, what goes wrong, and the way out. */
+const props = defineProps<{ serviceId: string }>()
+const practice = usePractice()
+const clock = useClock()
+const acts = useActs(props.serviceId)
+const notices = useNotices()
+const router = useRouter()
+const round = computed(() => practice.round)
+const isAsking = ref(false)
+const isEnding = ref(false)
+const asked = computed(() => round.value?.asked.filter((a) => a.answer).length ?? 0)
+/** What goes wrong now and is told of: it stays until something was done about it. */
+const wrong = computed(() =>
+  (round.value?.mishaps ?? []).filter(
+    (m) => !m.is_hidden && m.answer === null && new Date(m.at).getTime() <= clock.now,
+  ),
+)
+const ask = async (topic: Schemas['Topic']) => {
+  if (await acts.act('PracticeAsked', { topic })) await practice.renew()
+}
+const meet = async (mishap: Schemas['MishapOut'], answer: Schemas['Answer']) => {
+  if (answer === 'seen_to' && mishap.takes_min) practice.forward(mishap.takes_min)
+  if (await acts.act('MishapMet', { mishap: mishap.key, answer })) await practice.renew()
+}
+const end = async () => {
+  isEnding.value = true
+  try {
+    await practice.tell()
+    await endRound(props.serviceId)
+    practice.follow(null)
+    await router.push({ name: 'debrief', params: { id: props.serviceId } })
+  } catch (error) {
+    notices.fail(error)
+  } finally {
+    isEnding.value = false
+  }
+}
+const seenTo: Record<string, string> = {
+  phone: 'Answer it',
+  burns: 'Rinse it now',
+  stale: 'Seen',
+  shampoo: 'Noted',
+}
+</script>
+
+<template>
+  <section
+    v-if="round"
+    class="no-print mx-4 mb-2 rounded-[7px] border-2 border-dashed border-strong bg-panel sm:mx-6"
+    aria-label="Practice"
+  >
+    <div class="flex flex-wrap items-center gap-x-4 gap-y-2 px-3 py-2">
+      <p class="min-w-0 leading-tight">
+        <b>Practice</b> · {{ difficulties[round.difficulty] }}
+        <span class="block text-sm text-soft">{{ helps[round.help] }} · seed {{ round.seed }}</span>
+      </p>
+      <p class="num text-[30px] leading-none" aria-label="The clock of this round">
+        {{ clockText(new Date(clock.now)) }}
+      </p>
+      <div
+        v-if="!round.is_over"
+        class="flex flex-wrap items-center gap-1"
+        role="group"
+        aria-label="How fast time goes by"
+      >
+        <button
+          type="button"
+          class="btn w-28"
+          :class="{ 'btn-act': practice.isHeld }"
+          @click="practice.isHeld = !practice.isHeld"
+        >
+          {{ practice.isHeld ? 'Run' : 'Hold' }}
+        </button>
+        <button
+          v-for="s in SPEEDS"
+          :key="s"
+          type="button"
+          class="btn num w-14 !px-0"
+          :class="{ 'btn-act': practice.speed === s && !practice.isHeld }"
+          :aria-pressed="practice.speed === s"
+          @click="
+            () => {
+              practice.speed = s
+              practice.isHeld = false
+            }
+          "
+        >
+          ×{{ s }}
+        </button>
+      </div>
+      <span class="hidden text-sm text-soft xl:inline">{{
+        round.is_over ? 'This round is over.' : practice.isHeld ? 'Time stands still.' : ''
+      }}</span>
+      <div class="ml-auto flex flex-wrap gap-2">
+        <button v-if="!round.is_over" type="button" class="btn" @click="isAsking = true">
+          Find out<span class="num font-normal text-soft">{{ asked }} of {{ round.asked.length }}</span>
+        </button>
+        <button v-if="!round.is_over" type="button" class="btn" :disabled="isEnding" @click="end">
+          {{ isEnding ? 'Adding it up …' : 'End and debrief' }}
+        </button>
+        <RouterLink v-else class="btn btn-act" :to="{ name: 'debrief', params: { id: serviceId } }">Debrief</RouterLink>
+      </div>
+    </div>
+    <div
+      v-for="m in wrong"
+      :key="m.key"
+      class="flex flex-wrap items-center gap-3 border-t-2 border-line px-3 py-2"
+      :class="m.kind === 'burns' ? 'bg-stop text-stop-ink' : 'border-l-[8px] border-l-signal'"
+      role="alert"
+    >
+      <p class="grow text-lg font-semibold">{{ m.text }}</p>
+      <button type="button" class="btn text-ink" :disabled="acts.isBusy.value" @click="meet(m, 'seen_to')">
+        {{ m.kind === 'burns' ? 'I rinse it' : seenTo[m.kind] }}
+      </button>
+      <button
+        v-if="m.kind === 'phone'"
+        type="button"
+        class="btn text-ink"
+        :disabled="acts.isBusy.value"
+        @click="meet(m, 'let_be')"
+      >
+        Let it ring
+      </button>
+    </div>
+    <Sheet
+      :is-open="isAsking"
+      title="Find out"
+      subtitle="Ask, look and test; what it tells has to be written down where it belongs."
+      @close="isAsking = false"
+    >
+      <ul>
+        <li v-for="a in round.asked" :key="a.topic" class="border-t border-line py-3">
+          <div class="flex items-center gap-3">
+            <h3 class="grow text-lg">{{ topics[a.topic].title }}</h3>
+            <button
+              v-if="a.answer === null"
+              type="button"
+              class="btn"
+              :disabled="acts.isBusy.value"
+              @click="ask(a.topic)"
+            >
+              {{ topics[a.topic].verb }}
+            </button>
+          </div>
+          <p v-if="a.answer" class="mt-1 text-lg">{{ a.answer }}</p>
+        </li>
+      </ul>
+    </Sheet>
+  </section>
+</template>

@@ -1,0 +1,81 @@
+import { useQuery, useQueryClient } from '@tanstack/vue-query'
+import { useEventListener, useIntervalFn } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed, ref, watch } from 'vue'
+import type { Schemas } from '../api/client'
+import { practice, setClock } from '../api/practice'
+import { useClock } from './clock'
+import { useNotices } from './notices'
+
+/** The server's clock of a round stops when it is not told; it is told well before. */
+const TELL_MS = 8_000
+export const SPEEDS = [1, 5, 20, 60] as const
+
+/** The practice round that is open: its own clock, what was asked, what goes wrong, and how its hair looks. */
+export const usePractice = defineStore('practice', () => {
+  const client = useQueryClient()
+  const clock = useClock()
+  const notices = useNotices()
+  const id = ref<string | null>(null)
+  const query = useQuery(computed(() => ({ ...practice.round(id.value ?? ''), enabled: id.value !== null })))
+  const round = computed(() => (id.value && query.data.value?.service_id === id.value ? query.data.value : null))
+  const speed = ref<number>(SPEEDS[0])
+  /** The learner let it stand; a sheet that is open lets it stand as well, while one thinks. */
+  const isHeld = ref(true)
+  const isThinking = computed(() => notices.sheets.length > 0)
+  const isRunning = computed(() => round.value !== null && !round.value.is_over && !isHeld.value && !isThinking.value)
+  let isKnown = false
+
+  const tell = async () => {
+    if (!id.value || round.value?.is_over) return
+    const of = id.value
+    try {
+      await setClock(of, { at: clock.moment().toISOString(), speed: isRunning.value ? speed.value : 0 })
+    } catch {
+      // without a line it runs on here, and the acts bring it along
+    }
+  }
+  const run = () => {
+    if (!round.value) return
+    clock.runFrom(
+      isKnown ? clock.moment().getTime() : new Date(round.value.now).getTime(),
+      isRunning.value ? speed.value : 0,
+    )
+    isKnown = true
+  }
+  watch([round, isRunning, speed], ([now], [before]) => {
+    if (!now) return
+    const isFirst = now.service_id !== before?.service_id
+    if (isFirst || clock.run?.speed !== (isRunning.value ? speed.value : 0)) {
+      run()
+      if (!isFirst) void tell()
+    }
+  })
+  useIntervalFn(() => void (isRunning.value && tell()), TELL_MS)
+  useEventListener(document, 'visibilitychange', () => {
+    if (document.hidden && isRunning.value) isHeld.value = true
+  })
+
+  /** Opens a round; null leaves it, and the clock on the wall is back. */
+  const follow = (service: string | null) => {
+    if (service === id.value) return
+    if (id.value && isKnown) {
+      isHeld.value = true
+      void tell()
+    }
+    id.value = service
+    isKnown = false
+    isHeld.value = true
+    if (service === null) clock.endRun()
+  }
+  /** Time that goes by at once: a telephone, a test that is waited out. */
+  const forward = (minutes: number) => {
+    clock.runFrom(clock.moment().getTime() + minutes * 60_000, isRunning.value ? speed.value : 0)
+    void tell()
+  }
+  const renew = () => client.invalidateQueries({ queryKey: ['round', id.value] })
+  /** The round of a service, if that is the one which is open. */
+  const of = (service: string) => (round.value?.service_id === service ? round.value : null)
+  const help = computed<Schemas['Help']>(() => round.value?.help ?? 'full')
+  return { id, round, of, help, speed, isHeld, isThinking, isRunning, follow, forward, renew, tell }
+})
