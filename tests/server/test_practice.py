@@ -171,6 +171,21 @@ def test_an_act_of_the_round_takes_its_clock_along(technician):
     assert dt.datetime.fromisoformat(board["server_now"]) >= learner.start + dt.timedelta(minutes=50)
 
 
+def test_acts_while_the_clock_stands_keep_the_order_of_the_hand(technician):
+    learner = Learner(technician)
+    learner.to_chair()
+    for kind, data in (
+        ("BowlMixed", {"volume_strength": 20, "product_g": 20, "developer_g": 30}),
+        ("ApplicationStarted", {"volume_strength": 20}),
+        ("ApplicationFinished", {}),
+        ("Rinsed", {}),
+    ):
+        board = learner.act(0, kind, zone_key="crown", **data)
+    lane = next(x for x in board["board"]["lanes"] if x["key"] == "crown")
+    assert lane["phase"] == "rinsed"
+    assert board["conflicts"] == []
+
+
 # help
 
 

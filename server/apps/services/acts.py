@@ -44,6 +44,9 @@ FUTURE_MAX = dt.timedelta(minutes=2)
 PAST_MAX = dt.timedelta(days=2)
 
 
+ONE_AFTER_ANOTHER = dt.timedelta(milliseconds=1)
+
+
 LINES_MAX = 20_000
 """Lines of one service's log: a day of work has some two hundred."""
 
@@ -130,6 +133,8 @@ def append(
         raise ConflictError("round_over")
     now, behind = timezone.now() if practice is None else loaded.now, loaded.clock_behind
     occurred_at = moment("occurred_at", occurred_at)
+    if practice is not None and loaded.log:  # its clock may stand still: acts keep the order of the hand all the same
+        occurred_at = max(occurred_at, max(e.occurred_at for e in loaded.log) + ONE_AFTER_ANOTHER)
     if behind > loading.CLOCK_SLACK:  # it was set back: this did not happen before what is logged already
         log.warning("clock_behind_s=%.0f", behind.total_seconds())
         is_now = abs(now - occurred_at) < FUTURE_MAX

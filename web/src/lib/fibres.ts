@@ -7,8 +7,8 @@ export interface FibreColours {
   sheen: string
 }
 export interface Fibre {
-  /** Across the strand, 0 to 1, at its top, middle and end. */
-  x: readonly [number, number, number]
+  /** Across the strand, 0 to 1, at five places from the scalp to its end. */
+  x: readonly [number, number, number, number, number]
   width: number
   colour: keyof FibreColours
 }
@@ -29,7 +29,7 @@ export const chance = (seed: number) => {
 export function fibres(seed: number, count: number, isWet: boolean): Fibre[] {
   const next = chance(seed)
   const locks = isWet ? 7 : 16
-  const bend = (next() - 0.5) * 0.06
+  const bend = 0.05 + next() * 0.05
   const found: Fibre[] = []
   const kinds: [keyof FibreColours, number][] = [
     ['shade', 0.26],
@@ -43,10 +43,11 @@ export function fibres(seed: number, count: number, isWet: boolean): Fibre[] {
       // wet hair hangs together in locks
       const lock = (Math.floor(x * locks) + 0.5) / locks
       const drawn = x + (lock - x) * (isWet ? 0.55 : 0.12)
-      const sway = (next() - 0.5) * 0.05 + bend
+      const sway = bend + (next() - 0.5) * 0.07
+      const away = (next() - 0.5) * 0.1
       found.push({
-        x: [x, drawn + sway, drawn + sway * 0.4],
-        width: 0.006 + next() * (colour === 'sheen' ? 0.005 : 0.014),
+        x: [x, x + sway * 0.7, drawn + sway, drawn - sway * 0.3 + away * 0.5, drawn - sway + away],
+        width: 0.005 + next() * (colour === 'sheen' ? 0.004 : 0.012),
         colour,
       })
     }

@@ -147,7 +147,7 @@ const label = computed(
 
 <style>
 .lane-strip {
-  height: clamp(40px, calc((100dvh - 424px) / var(--lanes, 8)), 76px);
+  height: clamp(40px, calc((100dvh - var(--above, 424px)) / var(--lanes, 8)), 76px);
 }
 @media (max-width: 767px) {
   .lane-strip {

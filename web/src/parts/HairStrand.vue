@@ -25,29 +25,33 @@ const draw = () => {
   context.fillStyle = props.colours.shade
   context.fillRect(0, 0, width, height)
   context.lineCap = 'round'
-  const line = (from: [number, number], by: [number, number], to: [number, number]) => {
+  /** A soft line through places evenly spread from one end to the other. */
+  const line = (from: number, to: number, across: readonly number[]) => {
+    const step = (to - from) / (across.length - 1)
+    const at = (i: number): [number, number] => [(from + step * i) * width, across[i]! * height]
     context.beginPath()
-    context.moveTo(...from)
-    context.quadraticCurveTo(...by, ...to)
+    context.moveTo(...at(0))
+    for (let i = 1; i < across.length - 1; i++) {
+      const [x, y] = at(i)
+      const [nextX, nextY] = at(i + 1)
+      context.quadraticCurveTo(x, y, (x + nextX) / 2, (y + nextY) / 2)
+    }
+    context.lineTo(...at(across.length - 1))
     context.stroke()
   }
   // the strand lies across: from the scalp on the left to its end on the right
-  for (const f of fibres(props.seed, 300, props.isWet ?? false)) {
+  for (const f of fibres(props.seed, 420, props.isWet ?? false)) {
     context.strokeStyle = props.colours[f.colour]
     context.lineWidth = Math.max(f.width * height, 1)
-    context.globalAlpha = f.colour === 'sheen' ? 0.55 : 0.8
-    line([0, f.x[0] * height], [width * 0.5, f.x[1] * height * 1.0], [width, f.x[2] * height])
+    context.globalAlpha = f.colour === 'sheen' ? 0.4 : 0.75
+    line(0, 1, f.x)
   }
   if (props.paste) {
     context.strokeStyle = props.paste
     context.globalAlpha = 0.62
     for (const s of film(props.seed)) {
       context.lineWidth = s.width * height * 1.6
-      line(
-        [s.from * width, s.x * height],
-        [((s.from + s.to) / 2) * width, s.x * height + 4],
-        [s.to * width, s.x * height],
-      )
+      line(s.from, s.to, [s.x, s.x + 0.03, s.x])
     }
   }
   context.globalAlpha = 1

@@ -59,7 +59,7 @@ const seenTo: Record<string, string> = {
 <template>
   <section
     v-if="round"
-    class="no-print mx-4 mb-2 rounded-[7px] border-2 border-dashed border-strong bg-panel sm:mx-6"
+    class="no-print mx-4 mt-2 mb-2 rounded-[7px] border-2 border-dashed border-strong bg-panel sm:mx-6"
     aria-label="Practice"
   >
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2 px-3 py-2">
@@ -161,3 +161,9 @@ const seenTo: Record<string, string> = {
     </Sheet>
   </section>
 </template>
+
+<style>
+.has-bar ~ main {
+  --above: 516px;
+}
+</style>

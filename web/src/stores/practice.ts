@@ -73,9 +73,20 @@ export const usePractice = defineStore('practice', () => {
     clock.runFrom(clock.moment().getTime() + minutes * 60_000, isRunning.value ? speed.value : 0)
     void tell()
   }
+  /** Hands are busy until a moment: time goes by to there, or to what goes wrong before. Whether it got there. */
+  const passUntil = (moment: number) => {
+    const now = clock.moment().getTime()
+    const wrong = (round.value?.mishaps ?? [])
+      .filter((m) => !m.is_hidden && m.answer === null)
+      .map((m) => new Date(m.at).getTime())
+      .filter((at) => at > now && at < moment)
+    const to = Math.min(moment, ...wrong)
+    if (to > now) forward((to - now) / 60_000)
+    return to >= moment
+  }
   const renew = () => client.invalidateQueries({ queryKey: ['round', id.value] })
   /** The round of a service, if that is the one which is open. */
   const of = (service: string) => (round.value?.service_id === service ? round.value : null)
   const help = computed<Schemas['Help']>(() => round.value?.help ?? 'full')
-  return { id, round, of, help, speed, isHeld, isThinking, isRunning, follow, forward, renew, tell }
+  return { id, round, of, help, speed, isHeld, isThinking, isRunning, follow, forward, passUntil, renew, tell }
 })

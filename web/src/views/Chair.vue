@@ -20,6 +20,7 @@ import { useAttention } from '../stores/attention'
 import { useClock } from '../stores/clock'
 import { useLine } from '../stores/line'
 import { useOutbox } from '../stores/outbox'
+import { usePractice } from '../stores/practice'
 import LaneSheet from './LaneSheet.vue'
 import LogSheet from './LogSheet.vue'
 import ToneBoard from './ToneBoard.vue'
@@ -31,6 +32,7 @@ const id = String(route.params.id)
 const clock = useClock()
 const query = useQuery(queries.board(id))
 const acts = useActs(id)
+const practice = usePractice()
 const outbox = useOutbox()
 const client = useQueryClient()
 const line = useLine()
@@ -166,6 +168,8 @@ const doLane = async (code: string, lane: Schemas['Lane']) => {
       `${lane.name}: label's time runs.`,
     )
   } else if (code === 'finish') {
+    // in practice as well putting product on takes the time it takes
+    if (practice.of(id) && !practice.passUntil(new Date(lane.zero_at).getTime())) return
     await acts.act('ApplicationFinished', { zone_key }, `${lane.name}: clock started.`)
   } else if (code === 'rinse' || code === 'stop' || code === 'wipe') {
     await off(lane, code === 'wipe')

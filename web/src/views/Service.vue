@@ -91,7 +91,7 @@ const span = computed(() => {
         :to-hex="frame.to_hex ?? 'var(--line-strong)'"
       />
     </section>
-    <PracticeBar v-if="isPractice" :key="id" :service-id="id" />
+    <PracticeBar v-if="isPractice" class="has-bar" :key="id" :service-id="id" />
     <RouterView :key="route.fullPath" />
   </template>
 </template>
