@@ -1,23 +1,35 @@
-"""Writes demo/services/*.json: the theatre's cast before opening night, with logs made on simulated heads.
+"""Writes demo/services/*.json and demo/practice/*.json: the theatre's cast before opening night, with logs made on simulated heads.
 
 Run from the project's root: PYTHONPATH=core/src .local/venv/bin/python demo/generate.py
 """
 
 from __future__ import annotations
 
+import datetime as dt
 import json
+from dataclasses import replace
 from pathlib import Path
 from typing import Any
 
 import numpy as np
 
 from fervens_core.basin import tone_step
-from fervens_core.formats import FORMAT, VERSION, read_service_file
+from fervens_core.formats import FORMAT, VERSION, FileEvent, read_service_file
 from fervens_core.formats.answers import chair_of
 from fervens_core.head import USUAL_HEAD
 from fervens_core.lift import SimulatedHead
 from fervens_core.log import data_from_json
 from fervens_core.planning import Plan, make_plan
+from fervens_core.practice import (
+    RoundFile,
+    follows_advice,
+    head_called,
+    looks_every,
+    play,
+    setup_of,
+    told_zones,
+    write_round_file,
+)
 from fervens_words import tell
 
 EYE_STD = 0.15
@@ -381,5 +393,25 @@ def earlier(back: tuple[str, ...]) -> None:
           "Wipe before every look: the charcoal hides it.", 24, extent=1.06)  # fmt: skip
 
 
+def practice() -> None:
+    """Two practice rounds that are over, as a member plays them: an eye that is off, and looks too many."""
+    begins = dt.datetime(2026, 3, 2, 9, 0, tzinfo=dt.UTC)
+    for name, head, seed, does, eye_off in (
+        ("hairline-eye-off", "hairline", 12, follows_advice, 0.4),
+        ("six-many-looks", "six", 5, looks_every(5.0), 0.0),
+    ):
+        setup = setup_of(head_called(head), seed, has_mishaps=head == "hairline")
+        document = service("Practice", "", setup.tone.value, [], TESTED | {"age_years": 30})
+        file = replace(read_service_file(document), zones=told_zones(setup), toners=(), wanted_level=setup.wanted_level)
+        played = play(setup, file.plan_request(), does, begins=begins, eye_off=eye_off)
+        events = tuple(
+            FileEvent((e.occurred_at - begins).total_seconds() / 60.0, "Maren Okoye", e.data) for e in played.events
+        )
+        told = write_round_file(RoundFile(setup, replace(file, events=events)))
+        text = json.dumps(told, indent=1, ensure_ascii=False) + "\n"
+        (HERE / "practice" / f"{name}.json").write_text(text)
+
+
 if __name__ == "__main__":
     main()
+    practice()

@@ -58,21 +58,11 @@ def _zones(page: Page) -> None:
     page.evaluate("window.scrollTo(0, 0)")
 
 
-def _parts(page: Page) -> None:
-    for zone in ("Crown", "Left side", "Right side"):
-        page.get_by_role("group", name="Zones").get_by_role("button", name=zone).click()
-    page.get_by_role("tab", name=re.compile("^Root")).first.click()
-    page.get_by_label("Regrowth", exact=True).wait_for()
-    page.evaluate("window.scrollTo(0, 0)")
-
-
-def _weigh(page: Page) -> None:
-    page.get_by_role("button", name="Weigh bowl 1", exact=True).click()
-    pours = page.get_by_role("button", name="Pour", exact=True)
-    for i in range(pours.count()):
-        pours.nth(i).click()
-        page.wait_for_timeout(1500)
-    page.get_by_text("vol, 1 :").wait_for()
+def _debrief(page: Page) -> None:
+    round_over = page.get_by_role("listitem").filter(has_text="Fine hairline")
+    round_over.get_by_role("link", name="Debrief").click()
+    page.get_by_role("region", name="Three sentences").wait_for()
+    page.get_by_role("slider").fill("44")
 
 
 def _to_the_tone(page: Page) -> None:
@@ -89,10 +79,8 @@ def _strand(page: Page) -> None:
 SHOTS: dict[str, tuple[str | None, str, dict[str, int], str, Callable[[Page], None] | None]] = {
     "day": (None, "", DESK, "light", None),
     "consultation": ("Casimir Holt", "consultation", DESK, "light", _zones),
-    "consultation-parts": ("Odile Brandt", "consultation", DESK, "light", _parts),
     "strands": ("Casimir Holt", "strands", DESK, "light", None),
     "plan": ("Wren Adair", "plan", DESK, "light", None),
-    "plan-weighing": ("Wren Adair", "plan", DESK, "dark", _weigh),
     "chair": ("Ilse Varga", "chair", DESK, "light", None),
     "chair-reading": ("Ilse Varga", "chair", DESK, "light", _sheet),
     "chair-tablet": ("Ilse Varga", "chair", TABLET, "light", None),
@@ -103,6 +91,8 @@ SHOTS: dict[str, tuple[str | None, str, dict[str, int], str, Callable[[Page], No
     "tone-strand": ("Tobias Renn", "tone", DESK, "dark", _strand),
     "record": ("Noor Castell", "record", DESK, "light", None),
     "client": ("Odile Brandt", "client", DESK, "light", None),
+    "practice": (None, "practice", DESK, "light", None),
+    "debrief": (None, "practice", DESK, "light", _debrief),
     "shelf": (None, "shelf", DESK, "light", None),
     "numbers": (None, "numbers", DESK, "light", None),
     "studio": (None, "studio", DESK, "light", None),

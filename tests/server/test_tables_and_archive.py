@@ -105,7 +105,7 @@ def empty(db):
     """A studio with nothing in it, in an installation that was emptied first."""
 
     def make():
-        Service.objects.all().delete()
+        Service.everything.all().delete()
         Studio.objects.all().delete()
         Membership._meta.get_field("user").related_model.objects.all().delete()
         return Actor(make_member(Studio.objects.create(name="Nothing yet"), "owner"))

@@ -121,6 +121,9 @@ def computed(name: str, work: Callable[..., T], *arguments: Any, about: str = ""
     Raises:
         BusyError: too much waits, or it takes too long.
     """
+    module = getattr(work, "func", work).__module__
+    if module.startswith("apps."):
+        raise TypeError(module)  # a helper has the core, and no Django
     if not settings.SERVING:
         return work(*arguments)
     if not connection.in_atomic_block:

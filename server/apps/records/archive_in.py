@@ -33,7 +33,7 @@ from apps.services.chair.present import board_out
 from apps.services.consultation.present import service_out
 from apps.services.day.present import day_service
 from apps.services.eyes import eyes_out
-from apps.services.loading import get, load
+from apps.services.loading import check_lanes, get, load
 from apps.services.models import Addendum, Photo, PlanVersion, Service, ServiceEvent, StockUse, Zone
 from apps.services.plan.present import version_out
 from apps.shelf.models import Developer, Lightener, Toner
@@ -172,6 +172,7 @@ def _take_service(
         raise LimitError(f"{where}.step", say("limit-step_of_log", step=state.step.value), service.step)
     with _as_kept(where, service.pk):  # as the pages will show it
         loaded = load(get(member, service.pk))
+        check_lanes(loaded)
         service_out(loaded)
         if state.step is not Step.RECORD:
             day_service(service, timezone.now())

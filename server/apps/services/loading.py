@@ -184,6 +184,14 @@ def load(row: Service) -> Loaded:
     )
 
 
+def check_lanes(loaded: Loaded) -> None:
+    """Whether everything the log put product on is a lane of the zones. Raises ConflictError naming the first."""
+    known = {z.key for z in loaded.lanes}
+    for lane in loaded.state.toned:
+        if lane.key not in known:
+            raise ConflictError("unknown_zone", key=lane.key)
+
+
 def weakest_volumes(studio: Studio) -> WeakestVolumes:
     """The weakest developers the studio proposes to lighten with."""
     return WeakestVolumes(studio.weakest_natural, studio.weakest_worn, studio.weakest_old_dye)

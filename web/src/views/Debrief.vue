@@ -132,7 +132,7 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
             <input
               id="moment"
               type="range"
-              class="h-12 w-full"
+              class="-mx-[8px] h-12 w-[calc(100%+16px)]"
               min="0"
               :max="Math.round(end)"
               step="1"
@@ -264,7 +264,8 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
                 >rinsed after {{ lane.minutes === null ? '–' : lane.minutes.toFixed(0) }} min · best
                 <b class="text-ink">{{ lane.best_min.toFixed(0) }}</b><template v-if="lane.advice_min !== null">
                   · advice {{ lane.advice_min.toFixed(0) }}</template
-                ><template v-if="lane.early_looks"> · {{ lane.early_looks }} looks too many</template
+                ><template v-if="lane.early_looks">
+                  · {{ lane.early_looks }} {{ lane.early_looks === 1 ? 'look' : 'looks' }} too many</template
                 ><template v-if="lane.is_passed_wall"> · <b class="text-stop">past its label</b></template></span
               >
             </li>
@@ -275,8 +276,8 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
             <h2 id="read" class="mb-2 text-xl">What you read</h2>
             <div class="panel">
               <p v-for="e in told.outcome.eyes" :key="e.mode" class="text-lg">
-                Your eye, {{ modeName(e.mode) }}: <b>{{ eyeText(e.bias) }}</b>
-                <span class="text-soft">± {{ e.bias_std.toFixed(2) }}, {{ e.count }} readings</span>
+                Your eye, {{ modeName(e.mode) }}: <b>{{ eyeText(e.bias) }}</b>{{ ' '
+                }}<span class="text-soft">± {{ e.bias_std.toFixed(2) }}, {{ e.count }} readings</span>
               </p>
               <ul class="mt-2 grid gap-x-6 sm:grid-cols-2">
                 <li

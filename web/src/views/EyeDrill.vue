@@ -124,8 +124,8 @@ const off = (n: number) =>
         </li>
       </ul>
       <p v-for="e in result.eyes" :key="e.mode" class="mb-1 text-lg">
-        Your eye on a screen, {{ modeName(e.mode) }}: <b>{{ off(e.bias) }}</b>
-        <span class="text-soft">± {{ e.bias_std.toFixed(2) }}, {{ e.count }} answers</span>
+        Your eye on a screen, {{ modeName(e.mode) }}: <b>{{ off(e.bias) }}</b>{{ ' '
+        }}<span class="text-soft">± {{ e.bias_std.toFixed(2) }}, {{ e.count }} answers</span>
       </p>
       <div class="mt-4 flex flex-wrap gap-2">
         <button type="button" class="btn btn-act" :disabled="isBusy" @click="begin">Once more</button>

@@ -258,8 +258,8 @@ const way = (bias: number) =>
           </dl>
           <ul v-if="room.progress.eyes.length" class="mt-3">
             <li v-for="e in room.progress.eyes" :key="e.mode" class="border-t border-line py-1.5">
-              <b>Eye, {{ modeName(e.mode) }}:</b> {{ way(e.bias) }}
-              <span class="text-soft">(± {{ e.bias_std.toFixed(2) }}, {{ e.count }} answers on a screen)</span>
+              <b>Eye, {{ modeName(e.mode) }}:</b> {{ way(e.bias) }}{{ ' '
+              }}<span class="text-soft">(± {{ e.bias_std.toFixed(2) }}, {{ e.count }} answers on a screen)</span>
             </li>
           </ul>
           <div v-if="room.progress.last.length > 1" class="mt-3 flex h-16 items-end gap-1" aria-hidden="true">

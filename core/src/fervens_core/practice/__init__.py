@@ -43,7 +43,7 @@ from fervens_core.practice.learners import follows_advice, looks_every, play, ri
 from fervens_core.practice.mishaps import PHONE_MIN, RINGS_MIN, Mishap, Mishaps, answers_of, mishaps_of
 from fervens_core.practice.person import answer_of
 from fervens_core.practice.rounds import Round, truth_at
-from fervens_core.practice.sentences import FoundOut, Sentences, found_out, sentences_of
+from fervens_core.practice.sentences import FoundOut, Sentences, debrief_of, found_out, sentences_of
 from fervens_core.practice.setup import SEED_MAX, Difficulty, Help, Person, Setup, person_of, told_zones
 from fervens_core.practice.strand import (
     LaneLooks,
@@ -94,6 +94,7 @@ __all__ = [
     "WayWorked",
     "answer_of",
     "answers_of",
+    "debrief_of",
     "drill",
     "drill_eye",
     "drill_pairs",

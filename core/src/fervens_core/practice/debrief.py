@@ -185,10 +185,10 @@ def outcome_of(played: Round) -> Outcome:
     first = min((x.started_at for x in chair.state.lanes if x.started_at), default=chair.now)
     readings = _readings(played, truth)
     looks = _looks(played)
-    advised_ends = _advised(played)
+    advised = _advised(played)
     expected = _expected(played, chair)
     lanes = tuple(
-        _lane(played, truth, lane, i, first, looks, advised_ends, expected)
+        _lane(played, truth, lane, i, first, looks, advised.ends, expected)
         for i, lane in enumerate(chair.state.lanes)
         if lane.started_at is not None
     )
@@ -199,7 +199,7 @@ def outcome_of(played: Round) -> Outcome:
         tones=_tones(played, truth),
         mishaps=_mishaps(played, truth, first),
         done=_done(chair, lanes, first, len(looks)),
-        advised=_way_advised(played, advised_ends),
+        advised=advised.way,
         best=_best(played),
         first_at=first,
     )
@@ -405,29 +405,29 @@ def _head_of(played: Round, plan: Plan, request: PlanRequest) -> SimulatedHead:
     return SimulatedHead(kinetics, np.array(extent), np.array(rate), np.array(start), np.array(ceiling))
 
 
-def _advised(played: Round) -> dict[str, tuple[float, float]]:
-    """Minutes and true level of each lane's end when all advice is followed on the plan as it was taken."""
-    plan = _plan_of(played)
-    if plan is None or played.request is None or not plan.lanes:
-        return {}
-    head = _head_of(played, plan, played.request)
-    ends = follow_advice(plan, head, played.setup.random("advice"))
-    return {
-        x.zone.key: (end.minutes, head.level(i, end.minutes))
-        for i, (x, end) in enumerate(zip(plan.lanes, ends, strict=True))
-    }
+@dataclass(frozen=True, slots=True)
+class _Advised:
+    """What all advice followed on the plan as it was taken comes to: minutes and true level of each lane's end."""
+
+    ends: dict[str, tuple[float, float]]
+    way: WayWorked | None
 
 
-def _way_advised(played: Round, ends: dict[str, tuple[float, float]]) -> WayWorked | None:
-    plan = _plan_of(played)
-    if plan is None or played.request is None or not ends:
-        return None
-    head = _head_of(played, plan, played.request)
+def _advised(played: Round) -> _Advised:
+    plan, request = _plan_of(played), played.request
+    if plan is None or request is None or not plan.lanes:
+        return _Advised({}, None)
+    head = _head_of(played, plan, request)
     told = follow_advice(plan, head, played.setup.random("advice"))
+    ends = {
+        x.zone.key: (end.minutes, head.level(i, end.minutes))
+        for i, (x, end) in enumerate(zip(plan.lanes, told, strict=True))
+    }
     off = [abs(ends[x.zone.key][1] - x.zone.target_level) for x in plan.lanes]
     last = max(x.end_min + ends[x.zone.key][0] for x in plan.lanes)
     on_target = sum(o <= ON_TARGET_LEVELS for o in off)
-    return WayWorked(on_target, len(off), last, sum(e.looks for e in told), max(off), len(plan.visits))
+    way = WayWorked(on_target, len(off), last, sum(e.looks for e in told), max(off), len(plan.visits))
+    return _Advised(ends, way)
 
 
 def _best(played: Round) -> WayWorked | None:

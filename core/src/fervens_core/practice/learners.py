@@ -101,7 +101,8 @@ class _Hands:
     ids: count[int] = field(default_factory=lambda: count(1))
 
     def act(self, data: EventData) -> None:
-        """One event more, now."""
+        """One event more, now; a moment later than the one before, so that the order of the hand is kept."""
+        self.now = after(self.now, 1.0 / 60_000.0)
         self.events.append(Event(f"e{next(self.ids)}", self.now, self.now, "learner", data))
 
     def chair(self) -> Chair:

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from fervens_core.base import Message, say
 from fervens_core.head import ReadingMode, TestResult
 from fervens_core.log import ApplicationStarted, PracticeAsked, ToneBowlApplied, TonerApplied, Topic
-from fervens_core.practice.debrief import LATE_MIN, Outcome
+from fervens_core.practice.debrief import LATE_MIN, Outcome, outcome_of
 from fervens_core.practice.mishaps import Mishaps
 from fervens_core.practice.rounds import Round
 from fervens_core.practice.setup import Person, person_of
@@ -51,6 +51,12 @@ def found_out(played: Round) -> tuple[FoundOut, ...]:
         Topic.SALTS: person.has_salts,
     }
     return tuple(FoundOut(topic, is_so[topic], topic in asked) for topic in Topic)
+
+
+def debrief_of(played: Round) -> tuple[Outcome, Sentences]:
+    """What a round came to, and its three sentences."""
+    outcome = outcome_of(played)
+    return outcome, sentences_of(played, outcome)
 
 
 Weighed = list[tuple[float, Message]]

@@ -11,7 +11,7 @@ from django.utils import timezone
 
 from apps.clients.models import Client
 from apps.services.adapters import FACTS, StrandRow, event_value, strand_data, zone_row
-from apps.services.loading import load
+from apps.services.loading import check_lanes, load
 from apps.services.models import Service, ServiceEvent
 from apps.services.summary import summarise
 from apps.shelf.adapters import lightener_value
@@ -105,14 +105,14 @@ def take_in(
     service.zones.bulk_create([zone_row(service, z, i) for i, z in enumerate(zones)])
     events: list[Event] = []
     rows = []
-    for entry in file.events:
+    for place, entry in enumerate(file.events):
         at = starts_at + dt.timedelta(minutes=entry.at_min)
         row = ServiceEvent(
             service=service,
             event_id=uuid4(),
             kind=type(entry.data).__name__,
             occurred_at=at,
-            recorded_at=at,
+            recorded_at=at + dt.timedelta(microseconds=place),  # of one moment: in the order of the file
             by_name=entry.by,
             schema_version=version_of(type(entry.data).__name__),
             data=_own_keys(entry.data, shade_keys),
@@ -123,6 +123,7 @@ def take_in(
         rows.append(row)
     ServiceEvent.objects.bulk_create(rows)
     state = fold(events)
+    check_lanes(load(Service.everything.get(pk=service.pk)))
     Service.everything.filter(pk=service.pk).update(step=state.step.value)
     if state.closed_at and not is_practice:
         service.refresh_from_db()

@@ -28,6 +28,7 @@ from apps.services.round_clock import SPEED_MOST, told
 from apps.shelf.intake import match_shelf
 from apps.shelf.models import Lightener
 from apps.studio.models import Membership
+from apps.studio.policies import require_may
 from fervens_core.base import ConflictError, LimitError, check_range, plain, say
 from fervens_core.formats import FileEvent
 from fervens_core.head import Tone
@@ -278,7 +279,8 @@ def take_out(member: Membership, service_id: UUID, *, is_played: bool) -> RoundF
         for e in sorted(loaded.events, key=lambda e: (e.occurred_at, e.recorded_at))
         if e.event_id in {x.event_id for x in queries.played(loaded).live}
     )
-    return RoundFile(setup, replace(file, events=events))
+    used = {key for e in events for key in (getattr(e.data, "shade_key", ""), getattr(e.data, "second_key", "")) if key}
+    return RoundFile(setup, replace(file, events=events, toners=tuple(t for t in file.toners if t.key in used)))
 
 
 @transaction.atomic
@@ -293,6 +295,8 @@ def bring_in(member: Membership, document: object) -> Service:
         return begin(member, file.setup)
     _make_room(member)
     shelf = match_shelf(member.studio, file.service)
+    if shelf.added:
+        require_may(member, "change_the_shelf")
     at = timezone.now()
     by = next((e.by for e in file.service.events), "")
     service = take_in(

@@ -38,7 +38,7 @@ from apps.studio.auth import member_of
 from fervens_core.base import ConflictError, LimitError, check_level, say
 from fervens_core.colour import Undertone, hair_hex
 from fervens_core.head import ReadingMode
-from fervens_core.practice import DRILL_SECONDS, SEED_MAX, drill, drill_score, write_round_file
+from fervens_core.practice import DRILL_SECONDS, SEED_MAX, debrief_of, drill, drill_score, write_round_file
 
 router = Router(tags=["practice"])
 LEVELS = [x / 2.0 for x in range(6, 21)]
@@ -172,7 +172,7 @@ def _debrief(request: HttpRequest, service_id: UUID) -> DebriefOut:
     cache: Any = caches["plans"]
     found = cache.get(name)
     if found is None:
-        found = computed(name, queries.come_to, played)
+        found = computed(name, debrief_of, played)
         cache.set(name, found)
     outcome, sentences = found
     actions.keep_numbers(row, queries.numbers_of(outcome))

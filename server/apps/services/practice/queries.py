@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import replace
 from typing import Any
 
 from django.db.models import QuerySet
@@ -15,7 +14,7 @@ from apps.shelf.queries import toners
 from apps.studio.models import Membership
 from fervens_core.base import CoreError
 from fervens_core.planning import PlanRequest
-from fervens_core.practice import Outcome, Round, Sentences, outcome_of, sentences_of
+from fervens_core.practice import Outcome, Round
 
 ROUNDS_SHOWN = 60
 
@@ -47,12 +46,6 @@ def played(loaded: Loaded) -> Round:
     )
 
 
-def come_to(round_played: Round) -> tuple[Outcome, Sentences]:
-    """What a round came to, and its three sentences."""
-    outcome = outcome_of(round_played)
-    return outcome, sentences_of(round_played, outcome)
-
-
 def numbers_of(outcome: Outcome) -> dict[str, Any]:
     """What is kept of a round for the progress over rounds: numbers only."""
     done = outcome.done
@@ -68,10 +61,3 @@ def numbers_of(outcome: Outcome) -> dict[str, Any]:
         "tone_delta_e": max(tones) if tones else None,
         "eyes": [{"mode": e.mode.value, "count": e.count, "bias": e.bias, "spread": e.spread} for e in outcome.eyes],
     }
-
-
-def at_end(loaded: Loaded, round_played: Round) -> Round:
-    """A round with its chair at the moment it was ended."""
-    if round_played.chair is None:
-        return round_played
-    return replace(round_played, chair=replace(round_played.chair, now=loaded.now))

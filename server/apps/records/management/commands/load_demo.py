@@ -18,7 +18,8 @@ from apps.clients.models import Client
 from apps.services.adapters import event_value
 from apps.services.exchange.intake import take_in
 from apps.services.eyes import keep_round
-from apps.services.models import Service
+from apps.services.models import PracticeRound, Service
+from apps.services.practice.actions import bring_in
 from apps.services.stock import book
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.studio.models import Membership, Studio
@@ -102,4 +103,8 @@ class Command(BaseCommand):
             before.delete()
             for row in service.events.all():
                 book(service, row, event_value(row).data)
+        owner = Membership.objects.get(studio=studio, role="owner")
+        for path in sorted((DEMO / "practice").glob("*.json")):
+            played = bring_in(owner, json.loads(path.read_text(encoding="utf-8")))
+            PracticeRound.objects.filter(service=played).update(played_by="")
         self.stdout.write(f"Loaded {len(day)} services.")
