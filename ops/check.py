@@ -61,7 +61,7 @@ def _schema_drift(env: dict[str, str], node: dict[str, str]) -> None:
             cwd=WEB, env=node, check=True, capture_output=True,
         )  # fmt: skip
         subprocess.run([str(PYTHON), "ops/file_schema.py", folder], cwd=ROOT, env=env, check=True)
-        for name in ("service-file.schema.json", "answers.schema.json"):
+        for name in ("service-file.schema.json", "answers.schema.json", "round-file.schema.json"):
             if (Path(folder) / name).read_text() != (ROOT / "docs" / "format" / name).read_text():
                 raise SetupError(f"{name} has drifted: run bin/schema and commit what it writes.")
         if fresh.read_text().strip() != kept.read_text().strip() or fresh_types.read_text() != typed.read_text():

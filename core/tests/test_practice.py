@@ -288,6 +288,22 @@ def test_a_scripted_learner_meets_what_goes_wrong_and_rinses_a_burn():
     assert all(m.seen_to_min is not None and m.seen_to_min <= 1.0 for m in burns)
 
 
+def test_a_violet_shampoo_shows_on_the_rinsed_hair():
+    def dry(setup):
+        lane = lanes_of(setup.zones)[0].key
+        played = _on(setup, [(30.0, Rinsed(lane))])
+        return lane_looks(played.truth, played.chair.state.lanes[0]).dry.body
+
+    uses = [s for s in range(60) if HomeCare.VIOLET_SHAMPOO in person_of(_setup("first", s)).home_care]
+    plain = [s for s in range(60) if s not in uses]
+
+    def warmth(seed):
+        body = dry(_setup("first", seed))
+        return int(body[1:3], 16) - int(body[5:], 16)
+
+    assert np.mean([warmth(s) for s in uses[:8]]) < np.mean([warmth(s) for s in plain[:8]]) - 5
+
+
 def test_nothing_goes_wrong_where_nothing_shall():
     assert _on(_setup("six", 7)).truth.mishaps == ()
 

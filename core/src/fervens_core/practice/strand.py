@@ -21,11 +21,12 @@ from fervens_core.colour import (
     reflectance_to_lab,
     seen_hexes,
 )
-from fervens_core.head import ReadingMode, Zone, kept_parts_of, lanes_of
+from fervens_core.head import DyeHue, ReadingMode, Zone, kept_parts_of, lanes_of
 from fervens_core.lift import Strand, mode_bias
 from fervens_core.log import LaneState, Phase
 from fervens_core.practice.setup import Difficulty, Setup, hair_truly
-from fervens_core.practice.truth import Truth, strand_hair, strand_level
+from fervens_core.practice.truth import VIOLET_REST, Truth, strand_hair, strand_level
+from fervens_core.toning import Result
 
 SHADE, LIGHT = 0.5, 1.25
 """[MODEL] of the light a fibre sends back, what is left between fibres, and what a fibre on top has more."""
@@ -78,7 +79,11 @@ def strand_colours(
     Args:
         start_level, levels: 1 to 10. is_wet: wet hair scatters less and shines more.
     """
-    absorption = hair_absorption(start_level, np.asarray(levels, dtype=float))
+    return _of_absorption(hair_absorption(start_level, np.asarray(levels, dtype=float)), is_wet=is_wet, light=light)
+
+
+def _of_absorption(absorption: Floats, *, is_wet: bool, light: Light) -> tuple[StrandColours, ...]:
+    """Strands with these absorption spectra, shape (n, 81)."""
     body = (1.0 - SURFACE_REFLECTION) * np.exp(-ALBEDO_FACTOR * np.sqrt(absorption))
     kinds = [
         SURFACE_REFLECTION + body * SHADE,
@@ -134,11 +139,22 @@ def lane_looks(truth: Truth, lane: LaneState) -> LaneLooks:
         wiped = strand_colours(from_level, as_seen(levels, ReadingMode.WIPED), is_wet=True, light=light)
     else:
         level = np.array([truth.level_at(lane, chair.now)])
-        (dry,) = strand_colours(from_level, level, light=light)
-        (wet,) = strand_colours(from_level, as_seen(level, ReadingMode.RINSED_WET), is_wet=True, light=light)
+        dry = _with_rest(truth, lane, from_level, level, is_wet=False)
+        wet = _with_rest(truth, lane, from_level, as_seen(level, ReadingMode.RINSED_WET), is_wet=True)
     return LaneLooks(
         lane.key, _seed(setup, lane.key), STEP_MIN, through, wiped, dry, wet, paste_hex(is_dark=is_dark, light=light)
     )
+
+
+def _with_rest(truth: Truth, lane: LaneState, from_level: float, level: Floats, *, is_wet: bool) -> StrandColours:
+    """A strand that nothing is on, with the violet that a shampoo left on it."""
+    light = light_of(truth.setup)
+    if lane.rinsed_at is None or not truth.holds_violet:
+        return strand_colours(from_level, level, is_wet=is_wet, light=light)[0]
+    seen = Result(
+        lane.key, lane.key, from_level, max(float(level[0]), from_level), rest=DyeHue.VIOLET, rest_amount=VIOLET_REST
+    )
+    return _of_absorption(seen.absorption[None], is_wet=is_wet, light=light)[0]
 
 
 def _seed(setup: Setup, key: str) -> int:

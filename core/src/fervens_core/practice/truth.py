@@ -14,7 +14,7 @@ import numpy as np
 
 from fervens_core.base import Floats
 from fervens_core.chair import Chair, LaneTimes, lane_kinetics, lane_times, minutes_between, span_min
-from fervens_core.head import Covering, Hair, ReadingMode, Thickness, Zone, lanes_of, without_row
+from fervens_core.head import Covering, Hair, HomeCare, ReadingMode, Thickness, Zone, lanes_of, without_row
 from fervens_core.lift import (
     HEAD_EXTENT_STD,
     HEAD_RATE_STD,
@@ -28,7 +28,7 @@ from fervens_core.lift import (
 )
 from fervens_core.log import Event, FoilOpened, LaneState
 from fervens_core.practice.mishaps import Mishap, Mishaps, met_of, mishaps_of, seen_to_at
-from fervens_core.practice.setup import Difficulty, Setup, hair_truly
+from fervens_core.practice.setup import Difficulty, Setup, hair_truly, person_of
 
 RESISTANT_EXTENT, RESISTANT_RATE = -0.10, -0.25
 """[MODEL] resistant hair lifts by a tenth less far and by a fifth slower than hair that looks like it."""
@@ -36,6 +36,8 @@ DELICATE_RATE = 0.25
 """[MODEL] fine hair at the hairline lifts faster still than expected."""
 STALL_SHARE, STALL_LEVEL, STALL_STD = 0.6, 6.6, 0.3
 """[MODEL] of a head that stalls, the share of zones that do, and about where: orange."""
+VIOLET_REST = 0.25
+"""[MODEL] how much of a rest a violet shampoo leaves, 0 to 1."""
 STALE_LOSS = 0.12
 """[MODEL] what a bowl that has gone stale lifts less far."""
 
@@ -91,6 +93,12 @@ class Truth:
     mishaps: tuple[Mishap, ...]
     looks: dict[str, tuple[datetime, ...]]
     met: dict[str, datetime]
+
+    @property
+    def holds_violet(self) -> bool:
+        """Whether a violet shampoo left its rest on this hair: used at home, or told of only now."""
+        told = any(m.kind is Mishaps.SHAMPOO and m.at <= self.chair.now for m in self.mishaps)
+        return told or HomeCare.VIOLET_SHAMPOO in person_of(self.setup).home_care
 
     def hair(self, key: str) -> Hair:
         """The hair that really lies in a lane before today."""

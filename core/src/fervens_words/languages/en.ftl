@@ -1156,7 +1156,6 @@ history-strands = { WHOLE($count) } { $count ->
 hair_kind = { $history }, { $thickness }, porosity { $porosity }
 
 request-form = request form
-practice-head = Practice head
 request-photo = sent by the client
 request-notes = Asked for a visit on { DAY($on) }. Reach: { $reach }.
     Told: { $past }
@@ -1249,16 +1248,6 @@ event-FoilOpened = { $zone }: opened to look
 event-asked = Found out: { $topic }
 event-mishap = Seen to: { $mishap }
 event-mishap_left = Let be: { $mishap }
-difficulty-even = Even
-difficulty-banded = Banded
-difficulty-delicate = Delicate hairline
-difficulty-resistant = Resistant
-difficulty-old_dye = Old dye
-difficulty-stalls = Stalls at orange
-difficulty-yellow_light = Yellow light
-help-clocks = Only clocks
-help-lanes = Painted lanes
-help-full = The full board
 home_care-violet_shampoo = a violet shampoo
 home_care-ash_shampoo = an ash shampoo
 home_care-minerals = hard water
