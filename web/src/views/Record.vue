@@ -17,10 +17,14 @@ import Swatch from '../parts/Swatch.vue'
 import Wait from '../parts/Wait.vue'
 import { useActs } from '../stores/acts'
 import { useNotices } from '../stores/notices'
+import { usePractice } from '../stores/practice'
 
 const route = useRoute()
 const id = String(route.params.id)
-const query = useQuery(queries.record(id))
+const practice = usePractice()
+/** A practice round is filed nowhere: it ends with its debrief. */
+const isPractice = computed(() => practice.id === id)
+const query = useQuery(computed(() => ({ ...queries.record(id), enabled: !isPractice.value })))
 const acts = useActs(id)
 const worked = ref('')
 const change = ref('')
@@ -92,8 +96,14 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
 
 <template>
   <main id="main" class="mx-auto w-full max-w-[1180px] px-4 pt-3 pb-16 sm:px-6">
+    <section v-if="isPractice" class="panel mx-auto mt-6 max-w-xl">
+      <h1 class="mb-1 text-2xl">Nothing is filed in practice</h1>
+      <p class="text-soft">
+        End the round, up here, for its debrief: what the hair did, what you read, and what to change.
+      </p>
+    </section>
     <Wait
-      v-if="!record"
+      v-else-if="!record"
       :is-loading="query.isLoading.value"
       :error="query.error.value"
       what="The record"
