@@ -1,4 +1,4 @@
-"""Writes the JSON Schemas of the service file, the round file and the answers, as the core has them: file_schema.py FOLDER"""
+"""Writes the JSON Schemas of service and round file and of the answers, as the core has them: file_schema.py FOLDER"""
 
 from __future__ import annotations
 

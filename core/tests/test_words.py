@@ -91,7 +91,8 @@ def calls() -> Iterator[tuple[str, set[str], bool, str]]:
 
 BUILT_IN = {"list-and", "list-semicolons", "list-sentences"}
 CHOSEN = re.compile(r"^(undertone|dye_family|dye_hue|covering|history|tone|thickness|porosity|elasticity|reading_mode|"
-                    r"grab|part|audit|hue|problem|topic|home_care|mishaps|error-(value_out_of_limit|refused_at))")  # fmt: skip
+                    r"grab|part|audit|hue|problem|topic|home_care|mishaps|"
+                    r"error-(value_out_of_limit|refused_at))")  # fmt: skip
 """Codes that are made from a word of an enumeration, of the audit trail or of an error's kind."""
 
 

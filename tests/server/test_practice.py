@@ -1,4 +1,4 @@
-"""Practice rounds: apart from clients, numbers, stock and learning; the same hair from the same file; safe as a chair."""
+"""Practice rounds: apart from clients, numbers, stock and learning; the same hair from the same file; safe."""
 
 from __future__ import annotations
 
