@@ -93,7 +93,7 @@ const leave = async () => {
     >
     <header class="no-print flex flex-wrap items-center gap-x-3 px-4 pt-2 sm:flex-nowrap sm:px-6">
       <RouterLink to="/" class="flex min-h-12 items-center gap-2.5 text-lg font-bold" aria-label="Fervens, to the day">
-        <Logo /><span class="hidden sm:inline" style="font-stretch: 118%">Fervens</span>
+        <Logo /><span class="hidden lg:inline" style="font-stretch: 118%">Fervens</span>
       </RouterLink>
       <nav
         class="order-last -mx-2 w-full items-center sm:order-none sm:mx-0 sm:flex sm:w-auto"
@@ -116,7 +116,7 @@ const leave = async () => {
       <span class="grow lg:hidden" />
       <button
         type="button"
-        class="btn btn-quiet px-1.5 text-sm sm:px-3"
+        class="btn btn-quiet px-1.5 text-sm whitespace-nowrap sm:px-2 lg:px-3"
         :aria-pressed="prefs.isMuted"
         @click="prefs.isMuted = !prefs.isMuted"
       >
@@ -124,20 +124,20 @@ const leave = async () => {
       </button>
       <button
         type="button"
-        class="btn btn-quiet px-1.5 text-sm sm:px-3"
+        class="btn btn-quiet px-1.5 text-sm whitespace-nowrap sm:px-2 lg:px-3"
         @click="prefs.theme = prefs.theme === 'dark' ? 'light' : 'dark'"
       >
         {{ prefs.theme === 'dark' ? 'Light' : 'Dark' }}
       </button>
       <RouterLink
         :to="{ name: 'account' }"
-        class="btn btn-quiet px-1.5 text-sm sm:px-3"
+        class="btn btn-quiet px-1.5 text-sm whitespace-nowrap sm:px-2 lg:px-3"
         :class="{ underline: route.name === 'account' }"
         :aria-label="`Your account, ${session.data.value.member_name}`"
         ><span class="hidden sm:inline">{{ session.data.value.member_name }}</span
         ><span class="sm:hidden">You</span></RouterLink
       >
-      <button type="button" class="btn btn-quiet px-1.5 text-sm sm:px-3" @click="leave">Sign out</button>
+      <button type="button" class="btn btn-quiet px-1.5 text-sm whitespace-nowrap sm:px-2 lg:px-3" @click="leave">Sign out</button>
     </header>
     <p
       v-if="lineText"
@@ -194,6 +194,6 @@ const leave = async () => {
     </p>
     <Account v-if="session.data.value.owes" />
     <RouterView v-else />
-    <Notices v-if="notices.sheets.length === 0" />
+    <Notices v-if="notices.sheets.length === 0 && notices.bars === 0" />
   </div>
 </template>

@@ -1,25 +1,35 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { useNotices } from '../stores/notices'
 
 /** What just happened, with its undo: at the foot of the page, or at the foot of the sheet that is open over it. */
-defineProps<{ isInSheet?: boolean }>()
+const props = defineProps<{ isInSheet?: boolean; isInBar?: boolean }>()
 const notices = useNotices()
+/** In a bar there is room for one: what failed before what was done. */
+const shown = computed(() => {
+  if (!props.isInBar) return notices.list
+  const last = notices.list.findLast((n) => n.isError) ?? notices.list.at(-1)
+  return last ? [last] : []
+})
 </script>
 
 <template>
   <div
-    class="no-print pointer-events-none z-50 flex flex-col items-center gap-2"
-    :class="isInSheet ? 'sticky bottom-0 mt-3' : 'fixed inset-x-0 bottom-20 p-4'"
+    class="no-print pointer-events-none z-50 flex min-w-0 flex-col items-center gap-2"
+    :class="isInBar ? '' : isInSheet ? 'sticky bottom-0 mt-3' : 'fixed inset-x-0 bottom-0 p-4'"
     role="status"
     aria-live="polite"
   >
     <div
-      v-for="notice in notices.list"
+      v-for="notice in shown"
       :key="notice.id"
-      class="pointer-events-auto flex max-w-[40rem] items-center gap-3 rounded-[7px] py-2 pr-2 pl-4 shadow-lg"
-      :class="notice.isError ? 'bg-stop text-stop-ink' : 'bg-act text-act-ink'"
+      class="pointer-events-auto flex max-w-[40rem] items-center gap-3 rounded-[7px] pl-4"
+      :class="[
+        notice.isError ? 'bg-stop text-stop-ink' : 'bg-act text-act-ink',
+        isInBar ? 'min-h-12 w-full max-w-none justify-between' : 'py-2 pr-2 shadow-lg',
+      ]"
     >
-      <span class="py-2">{{ notice.text }}</span>
+      <span :class="isInBar ? 'line-clamp-2 py-1 leading-tight' : 'py-2'" :title="notice.text">{{ notice.text }}</span>
       <button
         v-if="notice.undo"
         type="button"

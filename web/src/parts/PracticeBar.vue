@@ -65,9 +65,11 @@ const seenTo: Record<string, string> = {
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2 px-3 py-2">
       <p class="min-w-0 leading-tight">
         <b>Practice</b> · {{ difficulties[round.difficulty] }}
-        <span class="block text-sm text-soft">{{ helps[round.help] }} · seed {{ round.seed }}</span>
+        <span class="block text-sm text-soft"
+          >{{ helps[round.help] }}<span class="max-sm:hidden"> · seed {{ round.seed }}</span></span
+        >
       </p>
-      <p class="num text-[30px] leading-none" aria-label="The clock of this round">
+      <p class="num text-[30px] leading-none max-sm:ml-auto" aria-label="The clock of this round">
         {{ clockText(new Date(clock.now)) }}
       </p>
       <div
@@ -78,7 +80,7 @@ const seenTo: Record<string, string> = {
       >
         <button
           type="button"
-          class="btn w-28"
+          class="btn w-20 !px-2 sm:w-28"
           :class="{ 'btn-act': practice.isHeld }"
           @click="practice.isHeld = !practice.isHeld"
         >
@@ -88,7 +90,7 @@ const seenTo: Record<string, string> = {
           v-for="s in SPEEDS"
           :key="s"
           type="button"
-          class="btn num w-14 !px-0"
+          class="btn num w-12 !px-0 sm:w-14"
           :class="{ 'btn-act': practice.speed === s && !practice.isHeld }"
           :aria-pressed="practice.speed === s"
           @click="
@@ -104,7 +106,7 @@ const seenTo: Record<string, string> = {
       <span class="hidden text-sm text-soft xl:inline">{{
         round.is_over ? 'This round is over.' : practice.isHeld ? 'Time stands still.' : ''
       }}</span>
-      <div class="ml-auto flex flex-wrap gap-2">
+      <div class="flex gap-2 max-sm:w-full max-sm:*:grow sm:ml-auto">
         <button v-if="!round.is_over" type="button" class="btn" @click="isAsking = true">
           Find out<span class="num font-normal text-soft">{{ asked }} of {{ round.asked.length }}</span>
         </button>

@@ -31,6 +31,14 @@ export const useNotices = defineStore('notices', () => {
     return id
   }
   const closeSheet = (id: number) => (sheets.value = sheets.value.filter((s) => s !== id))
+  /** Steps with a bar at their foot say what happened there. */
+  const bars = ref(0)
+  const openBar = () => {
+    bars.value += 1
+    return () => {
+      bars.value -= 1
+    }
+  }
   const say = (text: string, undo?: () => void) => add(text, { undo })
   const fail = (error: unknown) => {
     const text =
@@ -42,5 +50,5 @@ export const useNotices = defineStore('notices', () => {
     if (!(error instanceof ApiError || error instanceof FileError)) console.error(error)
     add(text, { isError: true })
   }
-  return { list, sheets, openSheet, closeSheet, say, fail, drop }
+  return { list, sheets, bars, openBar, openSheet, closeSheet, say, fail, drop }
 })

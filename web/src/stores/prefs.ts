@@ -12,10 +12,13 @@ export const usePrefs = defineStore('prefs', () => {
   })
   const muted = useLocalStorage<'1' | '0'>('fervens.muted', '0')
   const isMuted = computed({ get: () => muted.value === '1', set: (is) => (muted.value = is ? '1' : '0') })
+  const keys = useLocalStorage<'1' | '0'>('fervens.keys', '1')
+  /** Single keys act at the chair. */
+  const hasKeys = computed({ get: () => keys.value === '1', set: (is) => (keys.value = is ? '1' : '0') })
   const studios = useLocalStorage<'1' | '0'>('fervens.studios', '0')
   const isStudios = computed({ get: () => studios.value === '1', set: (is) => (studios.value = is ? '1' : '0') })
   watchEffect(() => {
     document.documentElement.dataset.theme = theme.value
   })
-  return { theme, isMuted, isStudios }
+  return { theme, isMuted, isStudios, hasKeys }
 })

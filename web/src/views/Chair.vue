@@ -11,6 +11,7 @@ import { keepList, keptList } from '../lib/kept'
 import { clock as clockText, levelText, minutesUntil } from '../lib/time'
 import { type BoardLike, waitingKeys, withWaiting } from '../api/waiting'
 import BowlStrip from '../parts/BowlStrip.vue'
+import FootBar from '../parts/FootBar.vue'
 import ChairNext from '../parts/ChairNext.vue'
 import ChairLanes from '../parts/ChairLanes.vue'
 import Wait from '../parts/Wait.vue'
@@ -21,11 +22,14 @@ import { useClock } from '../stores/clock'
 import { useLine } from '../stores/line'
 import { useOutbox } from '../stores/outbox'
 import { usePractice } from '../stores/practice'
+import { usePrefs } from '../stores/prefs'
 import LaneSheet from './LaneSheet.vue'
 import LogSheet from './LogSheet.vue'
 import ToneBoard from './ToneBoard.vue'
 
 const KEPT_BOARD_MS = 1_100
+/** A second digit of a zone's number is waited for so long. */
+const DIGITS_MS = 600
 const route = useRoute()
 const router = useRouter()
 const id = String(route.params.id)
@@ -33,6 +37,7 @@ const clock = useClock()
 const query = useQuery(queries.board(id))
 const acts = useActs(id)
 const practice = usePractice()
+const prefs = usePrefs()
 const outbox = useOutbox()
 const client = useQueryClient()
 const line = useLine()
@@ -234,23 +239,39 @@ const rinse = async (lane: Schemas['Lane'], isWiped: boolean) => {
   if (await off(lane, isWiped)) opened.value = null
 }
 const undone = computed(() => acts.undoNow(query.data.value?.undo))
+/** Digits of a zone's number that were typed: past nine zones the second is waited for. */
+let typed = ''
+let typing: number | undefined
+const openTyped = () => {
+  window.clearTimeout(typing)
+  const lane = lanes.value[Number(typed) - 1]
+  typed = ''
+  if (lane) opened.value = lane.key
+}
+const onDigit = (digit: string) => {
+  window.clearTimeout(typing)
+  typed += digit
+  if (Number(typed) * 10 > lanes.value.length || typed.length > 1) openTyped()
+  else typing = window.setTimeout(openTyped, DIGITS_MS)
+}
+const TYPED_INTO = ['INPUT', 'TEXTAREA', 'SELECT']
 const onKey = (event: KeyboardEvent) => {
-  if (event.repeat) return
+  if (event.repeat || !prefs.hasKeys) return
   if (opened.value || weighing.value || isLogOpen.value || event.ctrlKey || event.metaKey || event.altKey) return
-  if (
-    event.target instanceof HTMLElement &&
-    ['INPUT', 'TEXTAREA', 'SELECT', 'BUTTON', 'A'].includes(event.target.tagName)
-  )
-    return
-  const number = Number(event.key)
-  if (number >= 1 && number <= 9 && lanes.value[number - 1]) opened.value = lanes.value[number - 1]!.key
+  const target = event.target instanceof HTMLElement ? event.target : null
+  if (target && (TYPED_INTO.includes(target.tagName) || target.isContentEditable)) return
+  if (/^\d$/.test(event.key) && (typed || event.key !== '0')) onDigit(event.key)
   else if (event.key === ' ' && first.value && isDue.value && !acts.isBusy.value) {
+    if (target && ['BUTTON', 'A', 'SUMMARY'].includes(target.tagName)) return // what has the focus is meant
     event.preventDefault()
     void doAct(first.value)
   } else if (event.key.toLowerCase() === 'u' && undone.value) void acts.undo(undone.value)
 }
 useEventListener(window, 'keydown', onKey)
-onBeforeUnmount(() => window.clearTimeout(renewing))
+onBeforeUnmount(() => {
+  window.clearTimeout(renewing)
+  window.clearTimeout(typing)
+})
 </script>
 
 <template>
@@ -357,10 +378,7 @@ onBeforeUnmount(() => window.clearTimeout(renewing))
         :waiting-zones="waitingZones"
         @open="(key) => (opened = key)"
       />
-      <div class="mt-4 flex flex-wrap items-center gap-3">
-        <button type="button" class="btn" :disabled="!undone || acts.isBusy.value" @click="undone && acts.undo(undone)">
-          Undo<span v-if="undone" class="max-w-72 truncate font-normal text-soft">{{ undone.text }}</span>
-        </button>
+      <div class="mt-3 mb-20 flex flex-wrap items-center gap-3">
         <button type="button" class="btn" @click="isLogOpen = true">Who did what</button>
         <button
           v-for="w in openVisits"
@@ -373,14 +391,44 @@ onBeforeUnmount(() => window.clearTimeout(renewing))
           Rinse {{ openVisits.length > 1 ? `trip ${w.visit}` : 'all that is on' }}
           <span class="num font-normal text-soft">{{ w.keys.length }} zones</span>
         </button>
-        <p class="hidden grow text-sm text-soft md:block">Keys: 1–9 open a zone, space does what is due, U undoes.</p>
+      </div>
+      <FootBar>
+        <template #undo>
+          <button
+            type="button"
+            class="btn"
+            :disabled="!undone || acts.isBusy.value"
+            @click="undone && acts.undo(undone)"
+          >
+            Undo<span v-if="undone" class="hidden max-w-72 truncate font-normal text-soft sm:inline">{{
+              undone.text
+            }}</span>
+          </button>
+        </template>
+        <template #says>
+          <p class="hidden text-sm text-soft md:block">
+            {{
+              prefs.hasKeys
+                ? `Keys: ${lanes.length > 9 ? `1–${lanes.length}` : '1–9'} open a zone, space does what is due, U undoes.`
+                : 'Keys are off.'
+            }}
+          </p>
+          <button
+            type="button"
+            class="hidden min-h-12 px-2 text-sm underline underline-offset-4 md:block"
+            :aria-pressed="prefs.hasKeys"
+            @click="prefs.hasKeys = !prefs.hasKeys"
+          >
+            {{ prefs.hasKeys ? 'Keys off' : 'Keys on' }}
+          </button>
+        </template>
         <RouterLink
           v-if="lanes.some((l) => l.phase === 'rinsed')"
           class="btn ml-auto"
           :to="{ name: 'tone', params: { id } }"
           >Tone what is rinsed</RouterLink
         >
-      </div>
+      </FootBar>
       <LaneSheet
         :lane="openLane"
         :service-id="id"

@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { levelText } from '../lib/time'
 import { areasOf, copyToMirror, fillOf, merge, newZone, split, type Zone } from '../stores/zones'
+import FootBar from '../parts/FootBar.vue'
 import CautionList from '../parts/CautionList.vue'
 import HairPanel from '../parts/HairPanel.vue'
 import HeadMap from '../parts/HeadMap.vue'
@@ -353,11 +354,13 @@ const shown = (zone: Zone) =>
     </div>
   </div>
 
-  <div class="no-print fixed inset-x-0 bottom-0 z-20 border-t border-line bg-ground px-4 py-3 sm:px-6">
-    <div class="mx-auto flex max-w-[1320px] flex-wrap items-center gap-3">
-      <button type="button" class="btn" :disabled="!form.canUndo.value" @click="form.undo()">Undo</button>
-      <button type="button" class="btn" :disabled="!form.canRedo.value" @click="form.redo()">Redo</button>
-      <span class="text-sm text-soft" role="status">{{
+  <FootBar>
+    <template #undo
+      ><button type="button" class="btn" :disabled="!form.canUndo.value" @click="form.undo()">Undo</button>
+      <button type="button" class="btn" :disabled="!form.canRedo.value" @click="form.redo()">Redo</button></template
+    >
+    <template #says
+      ><span class="text-sm text-soft" role="status">{{
         {
           kept: 'Kept',
           waiting: 'Keeping …',
@@ -378,16 +381,16 @@ const shown = (zone: Zone) =>
           {{ next }}
         </button>
         <template v-else>{{ next }}</template>
-      </span>
-      <button
-        v-if="!isLocked"
-        type="button"
-        class="btn btn-act ml-auto px-8 text-lg whitespace-nowrap"
-        :disabled="next !== '' || acts.isBusy.value"
-        @click="finish"
-      >
-        {{ GO_ON[kind] }}
-      </button>
-    </div>
-  </div>
+      </span></template
+    >
+    <button
+      v-if="!isLocked"
+      type="button"
+      class="btn btn-act ml-auto px-8 text-lg whitespace-nowrap"
+      :disabled="next !== '' || acts.isBusy.value"
+      @click="finish"
+    >
+      {{ GO_ON[kind] }}
+    </button>
+  </FootBar>
 </template>

@@ -6,6 +6,7 @@ import type { Schemas } from '../api/client'
 import { compareAims, keepVersion, queries, readFile, takePlan } from '../api/queries'
 import { saveText } from '../lib/files'
 import { dayName, duration, levelText } from '../lib/time'
+import FootBar from '../parts/FootBar.vue'
 import AimCards from '../parts/AimCards.vue'
 import MixingList from '../parts/MixingList.vue'
 import PlanLanes from '../parts/PlanLanes.vue'
@@ -416,33 +417,37 @@ const print = () => window.print()
         Times count from the first product on hair. The label and the strand outrank the plan: gloves, fresh air, powder
         folded in without dust.
       </p>
-      <div class="no-print fixed inset-x-0 bottom-0 z-20 border-t border-line bg-ground px-4 py-3 sm:px-6">
-        <div class="mx-auto flex max-w-[1320px] items-center gap-4">
-          <button type="button" class="btn" :disabled="!plan.canUndo.value" @click="plan.undo()">Undo</button>
-          <p class="hidden grow text-soft sm:block">
+      <FootBar>
+        <template #undo
+          ><button type="button" class="btn" :disabled="!plan.canUndo.value" @click="plan.undo()">
+            Undo
+          </button></template
+        >
+        <template #says
+          ><p class="hidden grow text-soft sm:block">
             {{
               short.length
                 ? `${short.length} of ${lanes.length} stop short of the wish`
                 : 'Everything is planned to its level; the brackets show how sure that is'
             }}
-          </p>
-          <button
-            v-if="!isLocked"
-            type="button"
-            class="btn btn-act ml-auto px-8 text-lg whitespace-nowrap"
-            :disabled="isBusy || lanes.length === 0"
-            @click="take"
-          >
-            To the chair
-          </button>
-          <RouterLink
-            v-else
-            class="btn btn-act ml-auto px-8 text-lg whitespace-nowrap"
-            :to="{ name: 'service', params: { id } }"
-            >Where it stands now</RouterLink
-          >
-        </div>
-      </div>
+          </p></template
+        >
+        <button
+          v-if="!isLocked"
+          type="button"
+          class="btn btn-act ml-auto px-8 text-lg whitespace-nowrap"
+          :disabled="isBusy || lanes.length === 0"
+          @click="take"
+        >
+          To the chair
+        </button>
+        <RouterLink
+          v-else
+          class="btn btn-act ml-auto px-8 text-lg whitespace-nowrap"
+          :to="{ name: 'service', params: { id } }"
+          >Where it stands now</RouterLink
+        >
+      </FootBar>
     </template>
   </main>
 </template>

@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive, ref } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { queries } from '../api/queries'
+import FootBar from '../parts/FootBar.vue'
 import HeadMap from '../parts/HeadMap.vue'
 import ReviewRow from '../parts/ReviewRow.vue'
 import Tick from '../parts/Tick.vue'
@@ -178,9 +179,9 @@ const goOn = async () => {
       <p v-if="query.data.value.open_zones.length" class="mt-3 font-semibold">
         Still lifting: {{ query.data.value.open_zones.join(', ') }}
       </p>
-      <div class="no-print fixed inset-x-0 bottom-0 z-20 border-t border-line bg-ground px-4 py-3 sm:px-6">
-        <div class="mx-auto flex max-w-[1320px] flex-wrap items-center gap-3">
-          <button
+      <FootBar>
+        <template #undo
+          ><button
             type="button"
             class="btn"
             :disabled="!undone || acts.isBusy.value"
@@ -189,37 +190,37 @@ const goOn = async () => {
             Undo<span v-if="undone" class="hidden max-w-64 truncate font-normal text-soft sm:inline">{{
               undone.text
             }}</span>
-          </button>
-          <template v-if="!isLocked">
-            <Tick v-if="asksLabel" v-model="isLabelRead"
-              ><span class="text-[15px]"
-                >The label of {{ query.data.value.lightener_name }} allows another application: I read it</span
-              ></Tick
-            >
-            <button
-              type="button"
-              class="btn ml-auto px-6 text-lg"
-              :class="{ 'btn-act': again.length && !unread.length }"
-              :disabled="again.length === 0 || unread.length > 0 || acts.isBusy.value || (asksLabel && !isLabelRead)"
-              @click="lightenAgain"
-            >
-              Lighten again<span v-if="again.length" class="num"> {{ again.length }}</span>
-            </button>
-            <button
-              type="button"
-              class="btn px-6 text-lg"
-              :class="{ 'btn-act': !again.length || unread.length }"
-              :disabled="query.data.value.open_zones.length > 0 || acts.isBusy.value"
-              @click="goOn"
-            >
-              To the tone
-            </button>
-          </template>
-          <RouterLink v-else class="btn btn-act ml-auto px-8 text-lg" :to="{ name: 'tone', params: { id } }"
-            >To the tone</RouterLink
+          </button></template
+        >
+        <template v-if="!isLocked">
+          <Tick v-if="asksLabel" v-model="isLabelRead"
+            ><span class="text-[15px]"
+              >The label of {{ query.data.value.lightener_name }} allows another application: I read it</span
+            ></Tick
           >
-        </div>
-      </div>
+          <button
+            type="button"
+            class="btn ml-auto px-6 text-lg"
+            :class="{ 'btn-act': again.length && !unread.length }"
+            :disabled="again.length === 0 || unread.length > 0 || acts.isBusy.value || (asksLabel && !isLabelRead)"
+            @click="lightenAgain"
+          >
+            Lighten again<span v-if="again.length" class="num"> {{ again.length }}</span>
+          </button>
+          <button
+            type="button"
+            class="btn px-6 text-lg"
+            :class="{ 'btn-act': !again.length || unread.length }"
+            :disabled="query.data.value.open_zones.length > 0 || acts.isBusy.value"
+            @click="goOn"
+          >
+            To the tone
+          </button>
+        </template>
+        <RouterLink v-else class="btn btn-act ml-auto px-8 text-lg" :to="{ name: 'tone', params: { id } }"
+          >To the tone</RouterLink
+        >
+      </FootBar>
       <ReadResult
         :zone="toRead"
         :service-id="id"

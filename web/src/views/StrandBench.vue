@@ -7,6 +7,7 @@ import type { Schemas } from '../api/client'
 import { queries, readStrandCsv, writeStrandCsv } from '../api/queries'
 import { readText, saveText } from '../lib/files'
 import { modes } from '../lib/words'
+import FootBar from '../parts/FootBar.vue'
 import Choice from '../parts/Choice.vue'
 import Sheet from '../parts/Sheet.vue'
 import Stepper from '../parts/Stepper.vue'
@@ -217,16 +218,18 @@ onBeforeUnmount(() => {
       </div>
     </div>
   </Sheet>
-  <div class="no-print fixed inset-x-0 bottom-0 z-20 border-t border-line bg-ground px-4 py-3 sm:px-6">
-    <div class="mx-auto flex max-w-[1320px] items-center gap-3">
-      <button type="button" class="btn" :disabled="!form.canUndo.value" @click="form.undo()">Undo</button>
-      <button type="button" class="btn" :disabled="!form.canRedo.value" @click="form.redo()">Redo</button>
-      <span class="grow text-sm text-soft" role="status">{{
+  <FootBar>
+    <template #undo
+      ><button type="button" class="btn" :disabled="!form.canUndo.value" @click="form.undo()">Undo</button>
+      <button type="button" class="btn" :disabled="!form.canRedo.value" @click="form.redo()">Redo</button></template
+    >
+    <template #says
+      ><span class="grow text-sm text-soft" role="status">{{
         { kept: 'Kept', waiting: 'Keeping …', keeping: 'Keeping …', failed: 'Not kept yet' }[form.state.value]
-      }}</span>
-      <RouterLink class="btn btn-act px-8 text-lg" :to="{ name: onward.step, params: { id: service.id } }">{{
-        onward.name
-      }}</RouterLink>
-    </div>
-  </div>
+      }}</span></template
+    >
+    <RouterLink class="btn btn-act px-8 text-lg" :to="{ name: onward.step, params: { id: service.id } }">{{
+      onward.name
+    }}</RouterLink>
+  </FootBar>
 </template>

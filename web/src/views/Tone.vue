@@ -6,6 +6,7 @@ import { RouterLink, useRoute } from 'vue-router'
 import { queries, wantToOrder } from '../api/queries'
 import { dueAtBasin } from '../lib/basin'
 import { wishName } from '../lib/words'
+import FootBar from '../parts/FootBar.vue'
 import Tick from '../parts/Tick.vue'
 import ToneBowls from '../parts/ToneBowls.vue'
 import Wait from '../parts/Wait.vue'
@@ -157,9 +158,9 @@ const useOwn = async (values: EventData<'ToneFormulaSet'>, said: string) => {
         head: rinse one low strand and look. No cap, no heat on a toner: it makes a stain that later refuses to lift.
         Follow the label; patch test 48 h before oxidative toner, as it says.
       </p>
-      <div class="no-print fixed inset-x-0 bottom-0 z-20 border-t border-line bg-ground px-4 py-3 sm:px-6">
-        <div class="mx-auto flex max-w-[1320px] items-center gap-3">
-          <button
+      <FootBar>
+        <template #undo
+          ><button
             type="button"
             class="btn"
             :disabled="!undone || acts.isBusy.value"
@@ -168,18 +169,20 @@ const useOwn = async (values: EventData<'ToneFormulaSet'>, said: string) => {
             Undo<span v-if="undone" class="hidden max-w-72 truncate font-normal text-soft sm:inline">{{
               undone.text
             }}</span>
-          </button>
-          <p class="hidden grow text-right text-soft sm:block">
+          </button></template
+        >
+        <template #says
+          ><p class="hidden grow text-right text-soft sm:block">
             {{ onHair.length ? `Toner on ${onHair.length} of ${lanes.length}` : '' }}
-          </p>
-          <RouterLink
-            class="btn ml-auto px-8 text-lg whitespace-nowrap"
-            :class="{ 'btn-act': !step.acts.length }"
-            :to="{ name: 'record', params: { id } }"
-            >To the record</RouterLink
-          >
-        </div>
-      </div>
+          </p></template
+        >
+        <RouterLink
+          class="btn ml-auto px-8 text-lg whitespace-nowrap"
+          :class="{ 'btn-act': !step.acts.length }"
+          :to="{ name: 'record', params: { id } }"
+          >To the record</RouterLink
+        >
+      </FootBar>
       <WishSheet
         :is-open="sheet === 'wish'"
         :step="step"
