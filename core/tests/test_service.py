@@ -222,7 +222,8 @@ def test_bad_events_are_named(kind, values, message):
 
 def test_every_kind_of_event_is_folded_in_these_tests():
     kinds = {e.kind for log in (whole_log(), worked_log(), toned_log()) for e in log}
-    assert kinds | {"EventVoided"} == set(KINDS)
+    practice = {"FoilOpened", "PracticeAsked", "MishapMet"}  # they change nothing: test_practice.py
+    assert kinds | {"EventVoided"} | practice == set(KINDS)
 
 
 def toned_log():

@@ -24,7 +24,7 @@ def test_go_today():
     assert all(line.sign is not Sign.STOP for line in found.lines)
     assert told(found.reach[0].text) == "all to 7.5"  # what is promised, where 8 is likely
     assert found.promised_level < 8.0 - 0.25 <= found.likely_level
-    assert "240 min is booked" in " ".join(told(x.text) for x in found.lines)
+    assert "4 h is booked" in " ".join(told(x.text) for x in found.lines)
 
 
 def test_two_visits_with_what_each_reaches():
@@ -67,7 +67,17 @@ def test_too_little_time_asks_for_another_visit():
     zones = [zone(f"z{i}", 5, 8, foil_count=6) for i in range(6)]
     found = verdict(*zones, time_min=90.0)
     assert (found.kind, told(found.title), found.reach) == (VerdictKind.VISITS, "More time, or two visits", ())
-    assert any("90 min the client has" in told(line.text) for line in found.lines)
+    assert any("1 h 30 the client has" in told(line.text) for line in found.lines)
+
+
+def test_a_long_day_is_flagged_whatever_time_there_is():
+    long = [zone(f"z{i}", 3, 9, foil_count=14) for i in range(12)]
+    for more in ({}, {"time_min": 900.0}):
+        found = verdict(*long, **more)
+        (line,) = [x for x in found.lines if "a long day" in told(x.text)]
+        assert line.sign is Sign.CARE
+        assert found.needed_min > 300.0
+    assert not any("a long day" in told(x.text) for x in verdict(zone("a", 5, 8)).lines)
 
 
 def test_an_undertone_of_another_level_is_named():

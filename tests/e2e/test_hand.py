@@ -16,10 +16,6 @@ from .test_walk import pick_level
 SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}
 
 
-def foot(page):
-    return page.locator("main div.fixed.bottom-0").filter(has=page.get_by_role("button", name=re.compile("^Undo")))
-
-
 @pytest.mark.parametrize("size", SIZES)
 def test_what_is_said_never_lies_over_a_lane(signed_in, size):
     page = signed_in
@@ -108,3 +104,11 @@ def test_zones_past_nine_are_opened_by_two_digits(signed_in):
     expect(page.get_by_role("dialog")).to_have_count(0)
     page.keyboard.press("1")
     expect(page.get_by_role("heading", name=names[0], exact=True)).to_be_visible()
+
+
+def test_a_new_service_opens_on_the_name(signed_in):
+    page = signed_in
+    page.get_by_role("button", name="New service").click()
+    expect(page.get_by_label("Name", exact=True)).to_be_focused()
+    page.keyboard.type("Hedda")
+    expect(page.get_by_role("button", name="Add “Hedda” and start")).to_be_visible()

@@ -137,7 +137,9 @@ const leave = async () => {
         ><span class="hidden sm:inline">{{ session.data.value.member_name }}</span
         ><span class="sm:hidden">You</span></RouterLink
       >
-      <button type="button" class="btn btn-quiet px-1.5 text-sm whitespace-nowrap sm:px-2 lg:px-3" @click="leave">Sign out</button>
+      <button type="button" class="btn btn-quiet px-1.5 text-sm whitespace-nowrap sm:px-2 lg:px-3" @click="leave">
+        Sign out
+      </button>
     </header>
     <p
       v-if="lineText"

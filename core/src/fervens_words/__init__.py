@@ -41,12 +41,18 @@ def _functions(locale: Locale) -> dict[str, Callable[[Any], str]]:
         shape = parse_pattern(pattern)
         return lambda value: shape.apply(float(value), locale)
 
+    def span(minutes: Any) -> str:
+        """Minutes as a person says them: 45 min, 2 h 40."""
+        hours, rest = divmod(round(float(minutes)), 60)
+        return f"{hours} h {rest:02d}" if hours and rest else f"{hours} h" if hours else f"{rest} min"
+
     return {
         "WHOLE": number("0"),
         "TENTHS": number("0.0"),
         "HUNDREDTHS": number("0.00"),
         "PLAIN": number("0.######"),
         "PERCENT": number("0%"),
+        "SPAN": span,
         "CAPITAL": lambda text: str(text)[:1].upper() + str(text)[1:],
         "LOWER": lambda text: str(text).lower(),
         "DAY": lambda day: str(format_date(day, "long", locale)),

@@ -22,6 +22,9 @@ watch(
   { immediate: true },
 )
 onBeforeUnmount(leave)
+/** What is typed into first has the focus when it opens, not the way out. */
+const panel = ref<HTMLElement | null>(null)
+const first = () => panel.value?.parentElement?.querySelector<HTMLElement>('[data-first]')?.focus()
 const isTop = computed(() => id.value !== null && notices.sheets.at(-1) === id.value)
 </script>
 
@@ -44,11 +47,12 @@ const isTop = computed(() => id.value !== null && notices.sheets.at(-1) === id.v
           enter-from="translate-y-full sm:translate-y-0 sm:translate-x-full"
           leave="transition-transform duration-150"
           leave-to="translate-y-full sm:translate-y-0 sm:translate-x-full"
+          @after-enter="first"
         >
           <DialogPanel
             class="flex max-h-[92dvh] w-full flex-col overflow-y-auto rounded-t-[12px] bg-panel p-5 sm:max-h-none sm:w-[34rem] sm:rounded-none"
           >
-            <div class="mb-4 flex items-start gap-4">
+            <div ref="panel" class="mb-4 flex items-start gap-4">
               <div class="grow">
                 <DialogTitle as="h2" class="text-2xl">{{ title }}</DialogTitle>
                 <p v-if="subtitle" class="text-soft">{{ subtitle }}</p>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../api/client'
+import { duration } from '../lib/time'
 
 /** What the consultation comes to, and why, line by line. */
 const props = defineProps<{ verdict: Schemas['Verdict'] }>()
@@ -40,7 +41,7 @@ const isOpen = computed(() => props.verdict.kind === 'unread')
     </ol>
     <details v-if="verdict.chair.length" class="mt-2 text-[15px]">
       <summary class="flex min-h-11 cursor-pointer items-center font-semibold">
-        {{ verdict.needed_min.toFixed(0) }} min in the chair
+        {{ duration(verdict.needed_min) }} in the chair
       </summary>
       <ul>
         <li v-for="item in verdict.chair.filter((c) => c.minutes >= 0.5)" :key="item.name" class="flex">

@@ -52,7 +52,7 @@ const addAndStart = async () => {
     @close="emit('close')"
   >
     <label class="label" for="client-search">Name</label>
-    <input id="client-search" v-model="search" class="field" autocomplete="off" placeholder="Type a name" />
+    <input id="client-search" v-model="search" data-first class="field" autocomplete="off" placeholder="Type a name" />
     <Tick v-if="search.trim().length > 1" v-model="isPiece" class="mt-2">A hair piece or wig, not a person</Tick>
     <button
       v-if="search.trim().length > 1"

@@ -150,17 +150,25 @@ def _again_line(again: Plan) -> VerdictLine:
     return VerdictLine(Sign.VISITS, say("verdict-two_rounds", lanes=_told([x.zone for x in again.lanes]), level=level))
 
 
+LONG_DAY_MIN = 300.0
+"""[MODEL] longer than this is a long day for whoever sits and whoever stands: a full white service takes 3 to 4 h (common
+practice, no source)."""
+
+
 def _time_line(needed: float, findings: Findings) -> VerdictLine | None:
     limits = [
         (minutes, what)
         for minutes, what in ((findings.time_min, "has"), (findings.booked_min, "booked"))
         if minutes is not None
     ]
+    if limits and needed > min(limits)[0]:
+        least, what = min(limits)
+        return VerdictLine(Sign.VISITS, say("verdict-time_over", needed=needed, limit=least, of=what))
+    if needed > LONG_DAY_MIN:
+        return VerdictLine(Sign.CARE, say("verdict-time_long", needed=needed))
     if not limits:
         return VerdictLine(Sign.GOOD, say("verdict-time", needed=needed))
     least, what = min(limits)
-    if needed > least:
-        return VerdictLine(Sign.VISITS, say("verdict-time_over", needed=needed, limit=least, of=what))
     return VerdictLine(Sign.GOOD, say("verdict-time_within", needed=needed, limit=least, of=what))
 
 

@@ -36,7 +36,7 @@ from fervens_core.practice.setup import Setup
 from fervens_core.practice.truth import truth_of
 
 LOOK_MIN = 0.5
-STEP_MIN = 0.5
+STEP_MIN = 1.0
 LONGEST_MIN = 600.0
 
 
@@ -201,6 +201,8 @@ def _watch(hands: _Hands, does: Does, rinsed: set[str], *, is_heedful: bool) -> 
         if key not in rinsed:
             hands.act(Rinsed(key))
             off.add(key)
+    if not any(x.phase is Phase.PROCESSING for x in chair.state.lanes):
+        return off
     board = make_board(chair)
     for lane in board.lanes:
         if lane.key in rinsed | off or lane.phase is not Phase.PROCESSING:

@@ -291,14 +291,15 @@ verdict-more_visits = { $lane }, { PLAIN($start) } to { PLAIN($target) }: promis
 verdict-two_rounds = Two rounds today, where the label allows: { $lanes } once more after the rinse, to about { TENTHS($level) }.
 verdict-every_zone = Every zone comes to its level today, inside the label's time.
 verdict-unsure = { $lane }: promise { TENTHS($sure) }, hope for { TENTHS($likely) }. A strand test narrows this.
-verdict-time = About { WHOLE($needed) } min in the chair.
-verdict-time_within = About { WHOLE($needed) } min in the chair; { $of ->
-        [booked] { WHOLE($limit) } min is booked
-       *[has] { WHOLE($limit) } min the client has
+verdict-time = About { SPAN($needed) } in the chair.
+verdict-time_long = About { SPAN($needed) } in the chair: a long day for both. Fewer zones, two visits, or a second pair of hands.
+verdict-time_within = About { SPAN($needed) } in the chair; { $of ->
+        [booked] { SPAN($limit) } is booked
+       *[has] { SPAN($limit) } the client has
     }.
-verdict-time_over = About { WHOLE($needed) } min in the chair, { $of ->
-        [booked] { WHOLE($limit) } min is booked
-       *[has] { WHOLE($limit) } min the client has
+verdict-time_over = About { SPAN($needed) } in the chair, { $of ->
+        [booked] { SPAN($limit) } is booked
+       *[has] { SPAN($limit) } the client has
     }: fewer zones, more time, or two visits.
 verdict-no_patch_test = No clear patch test: only a non-oxidative toner today.
 verdict-empty_shelf = The shelf has no lightener or no developer: nothing can be planned.
