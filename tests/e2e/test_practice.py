@@ -90,7 +90,7 @@ def test_a_round_at_sixty_times_the_speed_from_the_card_to_its_debrief(signed_in
     to_chair(page)
     put_all_on(page, service)
     page.get_by_role("button", name="×60").click()
-    for _ in range(30):
+    for _ in range(60):
         loaded = loading.load(loading.with_parts(Service.everything.all()).get(pk=service))
         if all(x.rinsed_at for x in loaded.state.lanes):
             break
@@ -113,7 +113,7 @@ def test_a_round_at_sixty_times_the_speed_from_the_card_to_its_debrief(signed_in
             level = truth(service, key, is_first=bool(first.count()) and first.is_checked())
             pick_level(page, "Tap the swatch that matches", f"{level:g}")
             expect(page.get_by_role("heading", name=name, exact=True)).to_have_count(0)
-        else:
+        elif off.count():  # what is next may just have changed
             off.first.click()
         for _ in range(100):
             if Service.everything.get(pk=service).events.count() > acts:

@@ -225,3 +225,13 @@ def test_the_trail_tells_from_what_to_what(owner, technician):
     lines = owner.get("/audit")["lines"]
     assert {"field": "growth_mm_per_month", "before": "12.0", "after": "13.0"} in lines[0]["changes"]
     assert lines[1]["changes"] == [{"field": "role", "before": "technician", "after": "assistant"}]
+
+
+def test_a_question_with_an_old_cookie_takes_no_new_one_away(technician):
+    """Changing the password gives another session; what was on its way with the old one must not end the new one."""
+    browser = technician.browser
+    browser.cookies["sessionid"] = "x" * 32
+    assert "sessionid" not in browser.get("/api/session").cookies
+    signed_in = Actor(technician.user)
+    gone = signed_in.browser.delete("/api/session")
+    assert gone.cookies["sessionid"]["max-age"] == 0
