@@ -12,6 +12,7 @@ from tests.conftest import Actor, make_member
 
 from apps.clients.models import Client
 from apps.services.models import PracticeRound, Service, StockUse
+from apps.shelf.models import Toner
 from apps.studio.models import AuditEntry, Membership, Studio
 from fervens_core.log import Topic
 from fervens_core.practice import Setup, head_called, person_of, setup_of
@@ -214,6 +215,25 @@ def test_what_is_to_come_is_told_of_hair_by_minute(technician):
     assert len(lane["wiped"]) > 25
     assert {x["key"] for x in found["stills"]} >= {"crown", "top", "low_back"}
     assert learner.round()["lanes"] == found["lanes"]
+
+
+def test_a_toned_strand_is_shown_by_minute_as_it_really_takes_the_toner(technician):
+    learner = Learner(technician)
+    keys = learner.through()
+    learner.act(50, "ReviewFinished")
+    assert learner.round()["toned"] == []
+    wash = Toner.objects.get(name="Wash 9", studio__members__user=technician.user)
+    toner = {"shade_key": str(wash.pk), "shade_name": "Wash 9", "minutes": 5, "product_g": 10, "developer_g": 0}
+    learner.act(52, "TonerApplied", zone_key=keys[0], **toner)
+    (looks,) = learner.round()["toned"]
+    assert looks["key"] == keys[0]
+    assert len(looks["by_minute"]) >= 10
+    assert looks["by_minute"][0] != looks["by_minute"][8]
+    assert looks["rinsed"] is None
+    learner.act(58, "TonerRinsed", zone_key=keys[0])
+    assert learner.round()["toned"][0]["rinsed"]
+    debrief = technician.post(f"/practice/{learner.id}/end")
+    assert [t["key"] for t in debrief["outcome"]["tones"]] == [keys[0]]
 
 
 # what is found out

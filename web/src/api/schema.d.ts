@@ -7500,6 +7500,8 @@ export interface components {
             stills: components["schemas"]["StillOut"][];
             /** Strands */
             strands: components["schemas"]["StrandLookOut"][];
+            /** Toned */
+            toned: components["schemas"]["TonedLooks"][];
             /** Position */
             position: number;
         };
@@ -7528,6 +7530,22 @@ export interface components {
             step_min: number;
             /** Wiped */
             wiped: components["schemas"]["StrandColours"][];
+        };
+        /**
+         * TonedLooks
+         * @description How a low strand of a part looks, rinsed, by the minutes its toner has been on: one each minute from 0 on.
+         *
+         *     Args:
+         *         key: of the lane. seed: of how its fibres lie. rinsed: as it is since its toner was rinsed; None while it is on.
+         */
+        TonedLooks: {
+            /** Key */
+            key: string;
+            /** Seed */
+            seed: number;
+            /** By Minute */
+            by_minute: components["schemas"]["StrandColours"][];
+            rinsed: components["schemas"]["StrandColours"] | null;
         };
         /**
          * ClockIn

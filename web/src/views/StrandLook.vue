@@ -5,10 +5,17 @@ import type { Schemas } from '../api/client'
 import { countdown, minutesUntil } from '../lib/time'
 import { grabs } from '../lib/words'
 import Choice from '../parts/Choice.vue'
+import HairStrand from '../parts/HairStrand.vue'
 import Sheet from '../parts/Sheet.vue'
 
 /** One zone's toner opened: a rinsed strand is matched, the toner pulled back over, or rinsed; before it, the probe. */
-const props = defineProps<{ lane: Schemas['ToneLane'] | null; now: number; isBusy: boolean }>()
+const props = defineProps<{
+  lane: Schemas['ToneLane'] | null
+  now: number
+  isBusy: boolean
+  /** In practice: how a rinsed low strand of it looks. */
+  looks?: Schemas['TonedLooks'] | null
+}>()
 const emit = defineEmits<{
   close: []
   seen: [share: number]
@@ -27,6 +34,10 @@ watch(
 const clock = computed(() => shown.value?.toner ?? null)
 const isOn = computed(() => clock.value !== null && clock.value.rinsed_at === null)
 const onFor = computed(() => (clock.value ? -minutesUntil(clock.value.applied_at, props.now) : 0))
+const lies = computed(() => {
+  const row = props.looks?.by_minute
+  return row?.[Math.min(Math.max(Math.round(onFor.value), 0), row.length - 1)] ?? null
+})
 const grab = computed(() => grabs.find((g) => g.value === shown.value?.grab)?.value ?? null)
 const longest = computed(() => clock.value?.label_max_min ?? 0)
 const longer = computed(() => [2, 4, 6].map((m) => Math.round(onFor.value + m)).filter((m) => m <= longest.value))
@@ -44,6 +55,13 @@ const longer = computed(() => [2, 4, 6].map((m) => Math.round(onFor.value + m)).
         <p v-if="clock.warning" class="rounded-[5px] border-l-[8px] border-ink bg-raised p-3 text-lg">
           {{ clock.warning }} {{ clock.warning_help }}
         </p>
+        <HairStrand
+          v-if="lies"
+          :colours="lies"
+          :seed="looks?.seed ?? 1"
+          is-wet
+          label="A low strand, rinsed and dabbed dry"
+        />
         <fieldset>
           <legend class="label">Rinse one low strand, dab it dry: which does it look like?</legend>
           <div class="flex gap-1">

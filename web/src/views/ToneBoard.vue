@@ -7,6 +7,7 @@ import ToneLane from '../parts/ToneLane.vue'
 import ToneNext from '../parts/ToneNext.vue'
 import { useActs } from '../stores/acts'
 import { useClock } from '../stores/clock'
+import { usePractice } from '../stores/practice'
 import ReadResult from './ReadResult.vue'
 import StrandLook from './StrandLook.vue'
 
@@ -21,6 +22,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ order: [what: string] }>()
 const clock = useClock()
+const practice = usePractice()
 const acts = useActs(props.serviceId)
 const opened = ref<string | null>(null)
 const reading = ref<string | null>(null)
@@ -103,6 +105,7 @@ const note = (values: Noted) =>
       :lane="openLane"
       :now="clock.now"
       :is-busy="acts.isBusy.value"
+      :looks="practice.of(serviceId)?.toned.find((t) => t.key === openLane?.id) ?? null"
       @close="opened = null"
       @seen="(share) => openLane && say('TonerStrandRead', openLane, 'strand noted.', { deposit_share: share })"
       @pull="pull"

@@ -151,8 +151,8 @@ def _again_line(again: Plan) -> VerdictLine:
 
 
 LONG_DAY_MIN = 300.0
-"""[MODEL] longer than this is a long day for whoever sits and whoever stands: a full white service takes 3 to 4 h (common
-practice, no source)."""
+"""[MODEL] longer than this is a long day for whoever sits and whoever stands: a full white service takes 3 to 4 h
+(common practice, no source)."""
 
 
 def _time_line(needed: float, findings: Findings) -> VerdictLine | None:

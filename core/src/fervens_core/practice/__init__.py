@@ -55,6 +55,7 @@ from fervens_core.practice.strand import (
     strand_colours,
     strand_look,
 )
+from fervens_core.practice.toned import TonedLooks, toned_looks
 from fervens_core.practice.truth import Truth, strand_level, truth_of
 
 __all__ = [
@@ -90,6 +91,7 @@ __all__ = [
     "Setup",
     "StrandColours",
     "ToneTold",
+    "TonedLooks",
     "Truth",
     "WayWorked",
     "answer_of",
@@ -120,6 +122,7 @@ __all__ = [
     "strand_level",
     "strand_look",
     "told_zones",
+    "toned_looks",
     "troubled",
     "truth_at",
     "truth_of",

@@ -30,14 +30,15 @@ from fervens_core.chair import (
 )
 from fervens_core.chair import Lane as BoardLane
 from fervens_core.colour import delta_e_2000, hair_lab, seen_hex, seen_hexes
-from fervens_core.head import DyeHue, Foils, ReadingMode, Tone, lanes_of, lightener_among
+from fervens_core.head import Foils, ReadingMode, Tone, lanes_of, lightener_among
 from fervens_core.lift import EyePair, KnownHead, SimulatedHead, learn_eye, mode_bias, zone_factors
 from fervens_core.log import FoilOpened, LaneState, Phase, ReadingTaken, TonerState
 from fervens_core.planning import Plan, PlanChoice, PlanRequest, make_plan
 from fervens_core.practice.mishaps import FOUND_BY_LOOKING, Mishaps, answers_of
 from fervens_core.practice.rounds import Round
 from fervens_core.practice.setup import hair_truly
-from fervens_core.practice.truth import VIOLET_REST, Truth, deviation_of
+from fervens_core.practice.toned import true_result, uptake_of
+from fervens_core.practice.truth import Truth, deviation_of
 from fervens_core.toning import toned_lab
 
 EARLY_LOOK_MIN = 4.0
@@ -47,8 +48,6 @@ LATE_MIN = 4.0
 ONE_LOOK_MIN = 3.0
 """An opening and a reading of the same lane within so many minutes are one look."""
 PAST_END_MIN = 12.0
-UPTAKE_STD = 0.12
-"""[MODEL] how much more or less toner a head takes than expected, as a log."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -484,7 +483,7 @@ def _tones(played: Round, truth: Truth) -> tuple[ToneTold, ...]:
     reads = read_zones(chair)
     tone = played.setup.tone if played.setup.tone is not Tone.PASTEL else Tone.NEUTRAL
     wishes = wishes_of(chair, reads, tone)
-    more = float(np.exp(UPTAKE_STD * played.setup.random("uptake").standard_normal()))
+    more = uptake_of(played.setup)
     found = []
     for read in reads:
         toner: TonerState | None = read.lane.toner
@@ -492,11 +491,7 @@ def _tones(played: Round, truth: Truth) -> tuple[ToneTold, ...]:
         if toner is None or formula is None or read.lane.key not in wishes:
             continue
         on_min = minutes_between(toner.applied_at, toner.rinsed_at or chair.now)
-        lane = chair.state.lane(read.lane.key)
-        level = truth.level_at(lane, chair.now) if not read.is_kept else read.result.level
-        result = replace(read.result, level=float(np.clip(level, read.result.start_level, 10.0)))
-        if truth.holds_violet and result.rest_amount < VIOLET_REST:
-            result = replace(result, rest=DyeHue.VIOLET, rest_amount=VIOLET_REST)
+        result = true_result(truth, read)
         got, wish = toned_lab(result, formula, on_min, more), wishes[read.lane.key]
         distance = float(delta_e_2000(np.asarray(got), wish.wanted))
         found.append(ToneTold(read.lane.key, read.zone.label, wish.hex, seen_hex(np.asarray(got)), distance))

@@ -79,11 +79,11 @@ def strand_colours(
     Args:
         start_level, levels: 1 to 10. is_wet: wet hair scatters less and shines more.
     """
-    return _of_absorption(hair_absorption(start_level, np.asarray(levels, dtype=float)), is_wet=is_wet, light=light)
+    return absorbing(hair_absorption(start_level, np.asarray(levels, dtype=float)), is_wet=is_wet, light=light)
 
 
-def _of_absorption(absorption: Floats, *, is_wet: bool, light: Light) -> tuple[StrandColours, ...]:
-    """Strands with these absorption spectra, shape (n, 81)."""
+def absorbing(absorption: Floats, *, is_wet: bool, light: Light) -> tuple[StrandColours, ...]:
+    """How strands with these absorption spectra look, shape (n, 81), one each."""
     body = (1.0 - SURFACE_REFLECTION) * np.exp(-ALBEDO_FACTOR * np.sqrt(absorption))
     kinds = [
         SURFACE_REFLECTION + body * SHADE,
@@ -142,7 +142,14 @@ def lane_looks(truth: Truth, lane: LaneState) -> LaneLooks:
         dry = _with_rest(truth, lane, from_level, level, is_wet=False)
         wet = _with_rest(truth, lane, from_level, as_seen(level, ReadingMode.RINSED_WET), is_wet=True)
     return LaneLooks(
-        lane.key, _seed(setup, lane.key), STEP_MIN, through, wiped, dry, wet, paste_hex(is_dark=is_dark, light=light)
+        lane.key,
+        fibre_seed(setup, lane.key),
+        STEP_MIN,
+        through,
+        wiped,
+        dry,
+        wet,
+        paste_hex(is_dark=is_dark, light=light),
     )
 
 
@@ -154,10 +161,10 @@ def _with_rest(truth: Truth, lane: LaneState, from_level: float, level: Floats, 
     seen = Result(
         lane.key, lane.key, from_level, max(float(level[0]), from_level), rest=DyeHue.VIOLET, rest_amount=VIOLET_REST
     )
-    return _of_absorption(seen.absorption[None], is_wet=is_wet, light=light)[0]
+    return absorbing(seen.absorption[None], is_wet=is_wet, light=light)[0]
 
 
-def _seed(setup: Setup, key: str) -> int:
+def fibre_seed(setup: Setup, key: str) -> int:
     """Of how the fibres of a strand lie."""
     return int(setup.random("fibres", key).integers(2**31))
 
@@ -174,7 +181,7 @@ def still_colours(setup: Setup, zone: Zone) -> tuple[int, StrandColours, StrandC
     level, light = np.array([hair.start_level]), light_of(setup)
     (dry,) = strand_colours(hair.colour_start, level, light=light)
     (wet,) = strand_colours(hair.colour_start, as_seen(level, ReadingMode.RINSED_WET), is_wet=True, light=light)
-    return _seed(setup, zone.key), dry, wet
+    return fibre_seed(setup, zone.key), dry, wet
 
 
 def strand_look(setup: Setup, strand: Strand) -> tuple[int, float, tuple[StrandColours, ...]]:
@@ -183,4 +190,4 @@ def strand_look(setup: Setup, strand: Strand) -> tuple[int, float, tuple[StrandC
     levels = np.array([strand_level(setup, strand, float(m)) for m in minutes])
     from_level = strand_hair(setup, strand).colour_start
     seen = as_seen(levels, ReadingMode.WIPED)
-    return _seed(setup, strand.key), STEP_MIN, strand_colours(from_level, seen, is_wet=True, light=light_of(setup))
+    return fibre_seed(setup, strand.key), STEP_MIN, strand_colours(from_level, seen, is_wet=True, light=light_of(setup))

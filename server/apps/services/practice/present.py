@@ -54,6 +54,7 @@ from fervens_core.practice import (
     light_of,
     still_colours,
     strand_look,
+    toned_looks,
 )
 
 PAST_SHOWN = 30
@@ -188,6 +189,7 @@ def round_out(loaded: Loaded) -> RoundOut:
             for s in loaded.strand_values
             for seed, step, wiped in [strand_look(setup, s)]
         ],
+        toned=list(toned_looks(truth, played.shades)) if truth else [],
         position=loaded.log[-1].pk if loaded.log else 0,
     )
 

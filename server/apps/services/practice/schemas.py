@@ -23,6 +23,7 @@ from fervens_core.practice import (
     Mishaps,
     Outcome,
     StrandColours,
+    TonedLooks,
 )
 
 
@@ -182,6 +183,7 @@ class RoundOut(Schema):
     lanes: list[LaneLooks]
     stills: list[StillOut]
     strands: list[StrandLookOut]
+    toned: list[TonedLooks]
     position: int
 
 
