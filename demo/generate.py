@@ -28,6 +28,7 @@ from fervens_core.practice import (
     play,
     setup_of,
     told_zones,
+    with_names,
     write_round_file,
 )
 from fervens_words import tell
@@ -400,7 +401,7 @@ def practice() -> None:
         ("hairline-eye-off", "hairline", 12, follows_advice, 0.4),
         ("six-many-looks", "six", 5, looks_every(5.0), 0.0),
     ):
-        setup = setup_of(head_called(head), seed, has_mishaps=head == "hairline")
+        setup = with_names(setup_of(head_called(head), seed, has_mishaps=head == "hairline"), tell)
         document = service("Practice", "", setup.tone.value, [], TESTED | {"age_years": 30})
         file = replace(read_service_file(document), zones=told_zones(setup), toners=(), wanted_level=setup.wanted_level)
         played = play(setup, file.plan_request(), does, begins=begins, eye_off=eye_off)

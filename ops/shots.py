@@ -4,21 +4,14 @@ from __future__ import annotations
 
 import argparse
 import re
-import shutil
-import subprocess
-import time
-import urllib.request
 from collections.abc import Callable
 from pathlib import Path
 
 from playwright.sync_api import Page, sync_playwright
 
-from cluster import Cluster, free_port
-from project import PYTHON, ensure_page, python_env
-from steps import LOCAL, ROOT, SetupError, main, run, step
-from system import ensure_chromium, ensure_postgres
+from served import browser_of, demo_served, sign_in
+from steps import LOCAL, ROOT, SetupError, main, step
 
-USER, PASSWORD = "maren", "prompt-corner-7"
 DESK = {"width": 1280, "height": 800}
 TABLET = {"width": 820, "height": 1180}
 PHONE = {"width": 390, "height": 844}
@@ -127,65 +120,17 @@ def take() -> None:
     unknown = [n for n in args.names if n not in SHOTS]
     if unknown:
         raise SetupError(f"names: must be of {', '.join(SHOTS)}, got {unknown[0]!r}.")
-    ensure_chromium()
-    ensure_page()
-    folder = LOCAL / "pg-shots"
-    cluster = Cluster(ensure_postgres(), folder, is_for_tests=True)
-    if folder.exists():
-        cluster.stop()
-        shutil.rmtree(folder)
-    cluster.create()
-    cluster.start()
-    port = free_port()
-    address = f"http://127.0.0.1:{port}/"
-    env = python_env(DATABASE_URL=cluster.url, FERVENS_SECRET_KEY="only-for-pictures")
-    manage = [str(PYTHON), str(ROOT / "server" / "manage.py")]
-    server = None
-    reader = subprocess.Popen(
-        [str(PYTHON), "-m", "fervens_cli", "reader", "--port", str(reader_port := free_port())],
-        env=env, cwd=ROOT, stdout=subprocess.DEVNULL,
-    )  # fmt: skip
-    env["FERVENS_READER"] = f"127.0.0.1:{reader_port}"
-    env["FERVENS_CAMERA"] = "simulated"
-    try:
-        with step("Loading the demo"):
-            run([*manage, "migrate", "--noinput"], env=env, fails="No tables")
-            run([*manage, "load_demo", "--username", USER, "--password", PASSWORD], env=env, fails="No demo")
-        server = subprocess.Popen(
-            [str(PYTHON), "-m", "uvicorn", "config.asgi:application", "--port", str(port), "--log-level", "warning",
-             "--lifespan", "off", "--timeout-graceful-shutdown", "1"], env=env, cwd=ROOT,
-        )  # fmt: skip
-        for _ in range(100):
-            try:
-                urllib.request.urlopen(address, timeout=1)
-                break
-            except OSError:
-                time.sleep(0.1)
-        args.out.mkdir(parents=True, exist_ok=True)
-        with sync_playwright() as driver:
-            browser = driver.chromium.launch(
-                executable_path="/usr/bin/chromium-headless-shell",
-                args=["--disable-gpu", "--disable-quic", "--no-sandbox"],
-            )
-            context = browser.new_context(viewport=DESK, service_workers="block")  # type: ignore[arg-type]
-            page = context.new_page()
-            page.on("console", lambda m: print("console:", m.text) if m.type in ("error", "warning") else None)
-            page.on("pageerror", lambda e: print("page error:", e))
-            page.goto(address)
-            page.get_by_label("Name").fill(USER)
-            page.get_by_label("Password").fill(PASSWORD)
-            page.get_by_role("button", name="Sign in").click()
-            page.get_by_role("heading", name="Today").wait_for()
-            for name in args.names or SHOTS:
-                with step(name):
-                    _take(page, address, name, args.out)
-            browser.close()
-    finally:
-        reader.terminate()
-        if server:
-            server.terminate()
-            server.wait(timeout=10)
-        cluster.stop()
+    args.out.mkdir(parents=True, exist_ok=True)
+    with demo_served(LOCAL / "pg-shots") as address, sync_playwright() as driver:
+        browser = browser_of(driver)
+        page = browser.new_context(viewport=DESK, service_workers="block").new_page()  # type: ignore[arg-type]
+        page.on("console", lambda m: print("console:", m.text) if m.type in ("error", "warning") else None)
+        page.on("pageerror", lambda e: print("page error:", e))
+        sign_in(page, address)
+        for name in args.names or SHOTS:
+            with step(name):
+                _take(page, address, name, args.out)
+        browser.close()
 
 
 if __name__ == "__main__":

@@ -403,6 +403,17 @@ def test_a_rinsed_strand_moves_its_lane_and_the_others():
     assert middle.deposit_share == pytest.approx(expected, rel=1e-6)
 
 
+def test_a_strand_as_expected_moves_nothing_however_early():
+    fog = TonerApplied("back", "fog", "fog", 15.0, 12.0, 18.0)
+    early = clock((71, fog), now=70.1)
+    expected = next(s for s in early.strand_scale if s.is_expected).deposit_share
+    read = clock((71, fog), (70.1, TonerStrandRead("nape", expected)), now=70.2)
+    assert read.uptake.likely == pytest.approx(1.0, abs=0.01)
+    rinsed_one = ((71, fog), (80, TonerStrandRead("nape", 0.5)), (84, TonerRinsed("nape")))
+    there = chair(rinsed(READ, (70, FOG), *rinsed_one), 84.5)
+    assert "strand" not in [a.code for a in step(there).acts]  # the strand that was looked at is off, and told of all
+
+
 def test_pulled_back_over_it_goes_on_for_the_minutes_that_were_said():
     found = clock((79, TonerStrandRead("nape", 0.3)), (80, TonerPulledBack("nape", 19.0)), now=81.0)
     assert (found.due_at - found.applied_at).total_seconds() / 60 == pytest.approx(19.0)

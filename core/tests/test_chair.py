@@ -8,7 +8,7 @@ from make import ANY, BOTTLES, POWDER, Apart, at, event, request, zone
 from told import refused, told
 
 from fervens_core.base import ConflictError
-from fervens_core.chair import Chair, head_belief, lane_options, lane_times, make_board
+from fervens_core.chair import Chair, bowls_to_mix, head_belief, lane_options, lane_times, make_board
 from fervens_core.chair.advice import Act
 from fervens_core.head import Covering, Elasticity, Hair, ReadingMode, ScalpFeel, lanes_of
 from fervens_core.log import (
@@ -164,6 +164,84 @@ def test_zones_ready_together_are_rinsed_together():
     assert [x.phase for x in done.lanes] == [Phase.RINSED, Phase.RINSED]
 
 
+def test_the_last_section_of_one_zone_and_the_first_of_the_next_are_one_act():
+    going = [*ON[:3], event(2, BowlMixed("top", 26.0, 15.0, 22.5))]
+    act = next(a for a in board(going, 5).acts if a.code == "finish")
+    assert (act.then_key, told(act.then)) == ("top", "Top")
+    passed = event(6, ApplicationStarted("top", 26.0, after_key="back"))
+    done = board([*going, passed], 6.5)
+    assert [x.phase for x in done.lanes] == [Phase.PROCESSING, Phase.APPLYING]
+    apart = board([*going, event(6, ApplicationFinished("back")), event(6, ApplicationStarted("top", 26.0))], 6.5)
+    assert done.lanes == apart.lanes
+    # another hand has said already that it is on: what was meant is still done
+    late = board([*going, event(5.5, ApplicationFinished("back")), passed], 6.5)
+    assert late.lanes[0].zero_at == at(5.5)
+    assert late.lanes[1].phase is Phase.APPLYING
+    # with no bowl for the next, there is nothing to go on with
+    assert next(a for a in board(ON[:3], 5).acts if a.code == "finish").then_key is None
+
+
+def test_a_bowl_is_mixed_when_its_zone_is_due_not_before():
+    taken = event(1, PlanTaken(("back", "top"), (22.0, 26.0), 80.0, (0.0, 40.0), (45.0, 80.0), (1, 2)))
+    log = [ON[0], taken, *ON[2:]]
+    seen = board(log, 12)
+    mix = next(a for a in seen.acts if a.code == "mix")
+    begun = seen.lanes[0].started_at
+    assert (mix.due_at - begun).total_seconds() / 60 >= 38.0
+    assert mix.then_key == "top"
+
+
+def test_a_bowl_and_its_first_section_are_one_act_and_one_undo():
+    mixed = event(3, BowlMixed("back", 22.0, 15.0, 22.5, "", ("top",), is_on=True))
+    state = board([*ON[:2], mixed], 4)
+    apart = [event(3, BowlMixed("back", 22.0, 15.0, 22.5, "", ("top",))), event(3, ApplicationStarted("back", 22.0))]
+    assert state.lanes == board([*ON[:2], *apart], 4).lanes
+    assert [x.phase for x in state.lanes] == [Phase.APPLYING, Phase.WAITING]
+
+
+def test_a_bowl_still_to_be_mixed_holds_nothing_of_what_is_on_however_quick_the_hands():
+    wanted, plan, _ = planned()
+    zones = {z.zone.key: z.zone for z in plan.lanes}
+    keys = [z.zone.key for z in plan.lanes]
+    taken = PlanTaken(tuple(keys), tuple(20.0 for _ in keys), 90.0, tuple(float(5 * i) for i in range(len(keys))))
+    log = [event(0, ConsultationFinished()), event(1, taken)]
+
+    def to_mix(events, minute):
+        there = Chair(fold(events), zones, POWDER, at(minute))
+        return bowls_to_mix(there, lane_times(there), wanted)
+
+    def grams(bowls):
+        return sum(f.mass_g for b in bowls for f in b.fills)
+
+    whole = grams(to_mix(log, 1))
+    on = 0
+    for i, key in enumerate(keys):  # one after the other at once: far quicker than planned
+        bowl = to_mix(log, 2 + i / 10)[0]
+        assert bowl.number == i + 1
+        assert bowl.fills[0].lane_key == key
+        assert grams(to_mix(log, 2 + i / 10)) == pytest.approx(whole - on)
+        mine = next(f.mass_g for f in bowl.fills if f.lane_key == key)
+        on += mine
+        log += [event(2 + i / 10, BowlMixed(key, 20.0, mine / 2.5, mine * 0.6, is_on=True))]
+        log += [event(2.05 + i / 10, ApplicationFinished(key))]
+    assert to_mix(log, 5) == ()
+    # a bowl that went stale under the hands is asked for anew, for what is left of its zone
+    going = [
+        event(0, ConsultationFinished()),
+        event(1, taken),
+        event(2, BowlMixed(keys[0], 20.0, 20.0, 30.0, is_on=True)),
+    ]
+    rest = to_mix(going, 23)
+    assert rest[0].fills[0].lane_key == keys[0]
+    assert rest[0].fills[0].mass_g < grams(to_mix(log[:2], 1)) / len(keys)
+
+
+def test_a_look_at_several_parts_is_read_on_each():
+    log = [*ON, event(10, ApplicationStarted("top", 26.0)), event(16, ApplicationFinished("top"))]
+    both = board([*log, event(30, ReadingTaken("back", 7.5, ReadingMode.WIPED, also_for=("top", "back")))], 31)
+    assert [[r.level for r in x.readings] for x in both.lanes] == [[7.5], [7.5]]
+
+
 def test_the_last_placed_foils_are_marked_and_looked_at_before_the_rinse():
     assert not any(x.is_last_placed for x in board(ON, 20).lanes)  # the top still waits
     log = [*ON, event(10, ApplicationStarted("top", 26.0)), event(16, ApplicationFinished("top"))]
@@ -270,6 +348,10 @@ def test_developers_of_zones_to_come_follow_what_is_learnt():
         assert f"{p.volume_strength:g} → {p.proposed_volume:g} vol for {p.zone_name}" in told(p.reason)
         assert "more than expected" in told(p.reason)
     assert all(p.proposed_volume > p.volume_strength and "less than expected" in told(p.reason) for p in slow)
+    # one hesitant look raises none by more than 5 vol; a second one may
+    alone = proposals(read(minute, as_expected - 1.0, first))
+    assert all(p.proposed_volume <= p.volume_strength + 5.0 for p in alone)
+    assert max(p.proposed_volume - p.volume_strength for p in slow) > 5.0
     # taken on, it is the zone's developer and is not proposed again
     moved = [event(minute + 0.2, DeveloperChanged(p.zone_key, p.proposed_volume)) for p in fast]
     again = proposals(

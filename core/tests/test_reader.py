@@ -8,7 +8,7 @@ from make import POWDER, at, event, zone
 from told import refused
 
 from fervens_core.base import CoreError, LimitError
-from fervens_core.chair import Chair, as_lab, practice_level
+from fervens_core.chair import Chair, as_lab, simulated_level
 from fervens_core.colour import hair_lab
 from fervens_core.formats import PROTOCOL, SimulatedReader, lab_to_line, level_of_lab, line_to_lab
 from fervens_core.log import ApplicationFinished, ApplicationStarted, ConsultationFinished, PlanTaken, Rinsed, fold
@@ -68,7 +68,7 @@ def test_what_is_no_hair_of_this_lane_is_said_so():
         level_of_lab(12.0, (50.0, 0.0, 0.0))
 
 
-def test_practice_hair_is_the_same_hair_each_time_and_stops_at_the_rinse():
+def test_simulated_hair_is_the_same_hair_each_time_and_stops_at_the_rinse():
     zones = {"back": zone("back", 3, 8)}
     log = [
         event(0, ConsultationFinished()),
@@ -78,7 +78,7 @@ def test_practice_hair_is_the_same_hair_each_time_and_stops_at_the_rinse():
     ]
 
     def lab(minute, events=log, seed=3):
-        return as_lab(zones["back"], practice_level(Chair(fold(events), zones, POWDER, at(minute)), "back", seed))
+        return as_lab(zones["back"], simulated_level(Chair(fold(events), zones, POWDER, at(minute)), "back", seed))
 
     assert lab(20) == lab(20)
     assert lab(20) != lab(20, seed=4)

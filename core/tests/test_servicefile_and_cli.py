@@ -6,6 +6,7 @@ from pathlib import Path
 
 import pytest
 from fervens_cli.__main__ import main
+from fervens_cli.shown import language_of
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from jsonschema import Draft202012Validator
@@ -315,3 +316,33 @@ def test_a_batch_answers_line_by_line_and_goes_on_after_a_bad_one(capsys, monkey
     assert said[1].startswith("finish: must be one of")
     assert said[2].startswith("do: must be one of")
     assert said[3].startswith("line: must be JSON")
+
+
+@pytest.mark.parametrize(
+    ("environment", "language"),
+    [
+        ({}, "en"),
+        ({"LANG": "C.UTF-8"}, "en"),
+        ({"LANG": "de_AT.UTF-8"}, "de"),
+        ({"LANG": "de_DE.UTF-8", "LC_MESSAGES": "ar"}, "ar"),
+        ({"LANG": "de_DE.UTF-8", "LC_MESSAGES": "ar", "LC_ALL": "fr_CA"}, "fr"),
+        ({"LANG": "ja_JP.UTF-8"}, "en"),
+    ],
+)
+def test_a_terminal_is_answered_in_its_language(environment, language):
+    assert language_of(environment) == language
+
+
+@pytest.mark.parametrize(("language", "list_head"), [("de", "Mischliste:"), ("ar", "قائمة الخلط:")])
+def test_the_command_line_speaks_other_languages_and_json_stays_as_it_is(capsys, monkeypatch, language, list_head):
+    path = str(next(DEMO_SERVICES.glob("ilse*.json")))
+    _, plain, _ = run(capsys, "plan", path, "--json")
+    monkeypatch.setenv("LC_ALL", f"{language}.UTF-8")
+    _, said, _ = run(capsys, "plan", path)
+    assert list_head in said.splitlines()
+    assert run(capsys, "plan", path, "--json")[1] == plain
+    for command in ("tone", "advise", "learn"):
+        code, out, err = run(capsys, command, path)
+        assert out.strip() or (code == 2 and err.strip())
+        assert "Bowl" not in out
+    assert "must be" not in run(capsys, "curve", "--from", "3", "--volume", "55")[2]

@@ -26,6 +26,7 @@ from fervens_core.lift import (
     learn,
     level_at,
     level_to_effort,
+    next_look_min,
     teach,
     zone_factors,
 )
@@ -206,3 +207,11 @@ def test_csv_cells_are_never_formulas():
     text = strands_to_csv(made)
     assert "'=1+1" in text
     assert strands_from_csv(text, SHELF) == made
+
+
+@pytest.mark.parametrize(
+    ("label", "read_at", "due"),
+    [(50, (), 10), (50, (10,), 20), (50, (8,), 20), (50, (7,), 10), (45, (10, 40), 45), (45, (44,), None), (8, (), 8)],
+)
+def test_a_strand_is_looked_at_every_ten_minutes_and_at_its_label(label, read_at, due):
+    assert next_look_min(label, read_at) == due

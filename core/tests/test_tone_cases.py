@@ -175,6 +175,30 @@ def test_hands_do_one_part_after_another_and_no_label_is_passed(seed):
     assert len(found.rinses) <= 2
 
 
+@pytest.mark.parametrize("label_max_min", [5.0, 8.0, 10.0, 14.0])
+def test_hands_slower_than_a_label_tone_in_goes(label_max_min):
+    """A short wash on a whole head: half of it goes on and is rinsed, then the other; no label is passed."""
+    washes = tuple(
+        replace(t, label_min_min=min(t.label_min_min, 2.0), label_max_min=label_max_min)
+        for t in SHELF
+        if not t.is_oxidative
+    )
+    parts = [part(f"z{i}", 8.0, Tone.NEUTRAL, minutes=1.7) for i in range(12)]
+    found = session(*parts, shelf=lay_out(all_formulas(washes)))
+    assert len(found.rinses) > 1
+    assert [t.key for t in found.tones] == [p.key for p in parts]  # nobody is left out, hands keep their order
+    for tone_of in found.tones:
+        assert 0.0 < tone_of.minutes <= label_max_min + 1e-6
+    for before, tone_of in itertools.pairwise(found.tones):
+        assert tone_of.start_min >= before.on_min - 1e-6  # one pair of hands
+        if tone_of.off_min > before.off_min:
+            assert tone_of.start_min >= before.off_min - 1e-6  # the next go begins when the one before is out
+    goes = [[t for t in found.tones if t.off_min == rinse] for rinse in found.rinses]
+    assert max(map(len, goes)) - min(map(len, goes)) <= 1
+    if label_max_min >= 8.0:
+        assert len(found.rinses) <= 4
+
+
 def brute(parts, formulas):
     """The cheapest session by trying every formula for every part, every whole minute of one rinse, in this order."""
     takes = [p.application_min for p in parts]

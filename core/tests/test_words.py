@@ -15,7 +15,7 @@ from fluent.syntax.visitor import Visitor
 
 from fervens_core import basin, chair, colour, head, log, planning
 from fervens_core.base import LimitError, Message, all_of, message_json, say, semicolons, sentences, term
-from fervens_words import DEFAULT, catalogue, for_programs, languages, tell, words
+from fervens_words import DEFAULT, catalogue, for_programs, functions, languages, tell, words
 
 ROOT = Path(__file__).resolve().parents[2]
 SOURCES = ("core/src/fervens_core", "server/apps", "server/config", "cli")
@@ -90,8 +90,8 @@ def calls() -> Iterator[tuple[str, set[str], bool, str]]:
 
 
 BUILT_IN = {"list-and", "list-semicolons", "list-sentences"}
-CHOSEN = re.compile(r"^(undertone|dye_family|dye_hue|covering|history|tone|thickness|porosity|elasticity|reading_mode|"
-                    r"grab|part|audit|hue|problem|topic|home_care|mishaps|"
+CHOSEN = re.compile(r"^(span|shorthand|field|undertone|dye_family|dye_hue|covering|history|tone|thickness|porosity|"
+                    r"elasticity|reading_mode|grab|part|audit|hue|problem|topic|home_care|mishaps|"
                     r"error-(value_out_of_limit|refused_at))")  # fmt: skip
 """Codes that are made from a word of an enumeration, of the audit trail or of an error's kind."""
 
@@ -124,6 +124,26 @@ def test_every_language_has_the_codes_of_the_first_and_names_no_more(language):
     assert set(own) == set(first)
     for code, named in own.items():
         assert named <= first[code], code
+
+
+@pytest.mark.parametrize("language", languages())
+def test_every_function_a_language_calls_is_there(language):
+    """An unknown one stands as its own name in what a person reads."""
+    called = set(re.findall(r"\{ ([A-Z_]+)\(", catalogue(language)))
+    assert {"WHOLE", "TENTHS", "SPAN"} <= called
+    assert called <= set(functions(language))
+
+
+@pytest.mark.parametrize("language", languages())
+def test_lists_of_any_length_are_whole_in_every_language(language):
+    for count in range(1, 6):
+        names = tuple("①②③④⑤"[:count])
+        for code in ("list-and", "list-semicolons", "list-sentences"):
+            told = tell(say(code, things=names), language)
+            assert [c for c in told if c in "①②③④⑤"] == list(names), (code, told)
+        listed = tell(say("reach-lanes", lanes=names, level=9.0), language)
+        assert all(listed.count(n) >= 1 for n in names), listed
+        assert len(re.split(r"[,،] ", listed)) == count
 
 
 def _kinds() -> Iterator[type[StrEnum]]:
@@ -242,4 +262,8 @@ def test_programs_get_code_values_and_words():
 def test_an_error_says_its_field_limit_and_value():
     error = LimitError("zones[3].level", say("limit-range", low=1.0, high=10.0, unit="level"), "seven")
     assert words(error.message) == "zones[3].level: must be a number from 1 to 10 (level), got 'seven'."
+    named = say("error-field_out_of_limit", **dict(error.message.items))
+    assert words(named) == "Zone 4, level: must be a number from 1 to 10 (level), got 'seven'."
+    own = say("error-field_out_of_limit", field="old_password", limit="x", value="***")
+    assert words(own).startswith("Password you have now: must be")
     assert (error.code, error.field, error.value) == ("value_out_of_limit", "zones[3].level", "seven")

@@ -17,7 +17,7 @@ from ninja.renderers import JSONRenderer
 
 from apps.clients.api import router as clients_router
 from apps.common.heavy import BusyError
-from apps.common.problems import NotAllowed, problem
+from apps.common.problems import HIDDEN, NotAllowed, problem
 from apps.common.words import WordsEncoder
 from apps.records.api import router as records_router
 from apps.records.studio_api import router as whole_router
@@ -88,7 +88,11 @@ api.add_router("", trail_router)
 def _told(error: CoreError) -> HttpResponse:
     if isinstance(error, LimitError):
         value = error.value if isinstance(error.value, str | int | float | bool) else repr(error.value)[:200]
-        return problem(422, error.code, error.message, field=error.field, limit=error.limit, value=value)
+        detail = error.message
+        if detail.code == "error-value_out_of_limit":  # a person reads it: the field by its name, not by its key
+            code = "error-secret_out_of_limit" if value == HIDDEN else "error-field_out_of_limit"
+            detail = say(code, **dict(detail.items))
+        return problem(422, error.code, detail, field=error.field, limit=error.limit, value=value)
     status = 409 if isinstance(error, ConflictError | BlockedError) else 422
     return problem(status, error.code, error.message)
 

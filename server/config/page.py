@@ -12,6 +12,7 @@ from django.views.decorators.cache import never_cache
 from django.views.decorators.csrf import ensure_csrf_cookie
 
 from apps.common.middleware import BothWays
+from apps.common.words import language
 
 
 @lru_cache(maxsize=2)
@@ -51,9 +52,10 @@ def service_worker(request: HttpRequest) -> HttpResponse:
 @never_cache
 @ensure_csrf_cookie
 def page(request: HttpRequest) -> HttpResponse:
-    """Serve the page and set the CSRF cookie it needs."""
+    """Serve the page in the language that is asked for, and set the CSRF cookie it needs."""
     index = settings.WEB_DIST / "index.html"
     try:
-        return HttpResponse(index.read_bytes(), content_type="text/html; charset=utf-8")
+        text = index.read_text(encoding="utf-8").replace('<html lang="en">', f'<html lang="{language()}">', 1)
+        return HttpResponse(text, content_type="text/html; charset=utf-8")
     except FileNotFoundError:
         return HttpResponse("The page is not built yet: run bin/start.", status=503, content_type="text/plain")

@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 
 import pytest
-from playwright.sync_api import expect
+from playwright.sync_api import TimeoutError, expect
 
 from apps.services.models import Service
 
@@ -116,3 +116,231 @@ def test_a_new_service_opens_on_the_name(signed_in):
     expect(page.get_by_label("Name", exact=True)).to_be_focused()
     page.keyboard.type("Hedda")
     expect(page.get_by_role("button", name="Add “Hedda” and start")).to_be_visible()
+
+
+def arrive(page) -> None:
+    """A new client's consultation, by name and Enter."""
+    page.get_by_role("button", name="New service").click()
+    expect(page.get_by_label("Name", exact=True)).to_be_focused()
+    page.keyboard.type("Hedda Lark")
+    page.keyboard.press("Enter")
+    page.get_by_role("heading", name="The head", exact=True).wait_for()
+
+
+def has_focus(page) -> bool:
+    """Something on the page has it and keeps it, not the page's body."""
+    held = "() => document.activeElement !== document.body && document.activeElement !== null"
+    try:  # given back once a sheet has gone: later on a loaded machine
+        page.wait_for_function(held, timeout=3_000)
+    except TimeoutError:
+        return False
+    page.wait_for_timeout(250)
+    return page.evaluate(held)
+
+
+def test_the_focus_is_never_lost(signed_in):
+    page = signed_in
+    page.get_by_role("button", name="New service").focus()
+    page.keyboard.press("Enter")
+    expect(page.get_by_label("Name", exact=True)).to_be_focused()
+    page.keyboard.press("Escape")
+    expect(page.get_by_role("dialog")).to_have_count(0)
+    assert has_focus(page), "Escape"
+    page.keyboard.press("Enter")
+    expect(page.get_by_label("Name", exact=True)).to_be_focused()
+    page.keyboard.type("Hedda Lark")
+    page.keyboard.press("Enter")
+    page.get_by_role("heading", name="The head", exact=True).wait_for()
+    assert has_focus(page), "starting"
+    page.get_by_label("Read the head in one typed line").fill("all 5 to 8")
+    page.keyboard.press("Enter")
+    seen = page.get_by_role("button", name="I have seen to it")
+    seen.focus()
+    page.keyboard.press("Enter")
+    expect(seen).to_have_count(0)
+    assert has_focus(page), "acknowledging"
+    expect(page.get_by_role("button", name="Plan it")).to_be_enabled()
+    page.get_by_role("button", name="Plan it").focus()
+    page.keyboard.press("Enter")
+    page.get_by_role("heading", name="Mixing list").wait_for()
+    assert has_focus(page), "changing step"
+    page.get_by_role("button", name="To the chair").focus()
+    page.keyboard.press("Enter")
+    act = page.get_by_role("region", name="Next", exact=True)
+    for done in ("^Mixed", "^Last section on"):
+        button = act.get_by_role("button", name=re.compile(done))
+        button.focus()
+        page.keyboard.press("Enter")
+        expect(button).to_have_count(0) if done == "^Mixed" else page.wait_for_timeout(500)
+        assert has_focus(page), done
+
+
+def test_a_key_that_is_held_down_acts_once(signed_in):
+    page = signed_in
+    open_service(page, "Ilse Varga", "chair")
+    service = Service.objects.get(client__name="Ilse Varga")
+    act = page.get_by_role("region", name="Next", exact=True)
+    act.get_by_role("button").first.wait_for()
+    acts = service.events.count()
+    for key in (" ", "Enter"):
+        act.get_by_role("button").last.focus()
+        for _ in range(14):
+            page.keyboard.down(key)  # the second and later ones are repeats
+        page.keyboard.up(key)
+        page.wait_for_timeout(500)
+        page.keyboard.press("Escape")
+    assert service.events.count() <= acts + 2
+
+
+def test_the_first_swatch_is_reached_by_few_keys(signed_in):
+    page = signed_in
+    arrive(page)
+    assert has_focus(page)
+    keys = 0
+    while keys < 10 and not page.evaluate("document.activeElement.textContent.trim() === 'All'"):
+        page.keyboard.press("Tab")
+        keys += 1
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("group", name="Level now").get_by_role("radio").first).to_be_focused()
+    assert keys + 1 < 10
+    page.keyboard.press("ArrowRight")
+    expect(page.get_by_role("group", name="Zones").get_by_role("button").first).to_contain_text("1.5")
+
+
+def test_lists_obey_arrows(signed_in):
+    page = signed_in
+    open_service(page, "Casimir Holt", "consultation")
+    zones = page.get_by_role("group", name="Zones").get_by_role("button")
+    zones.first.focus()
+    page.keyboard.press("ArrowRight")
+    expect(zones.nth(1)).to_be_focused()
+    page.keyboard.press("End")
+    expect(zones.last).to_be_focused()
+    page.keyboard.press("Tab")
+    expect(zones.last).not_to_be_focused()
+    assert not page.evaluate("document.activeElement.closest('[aria-label=Zones]')")  # one stop of the Tab key
+
+
+@pytest.mark.parametrize("step", ["consultation", "plan", "chair", "review", "tone"])
+@pytest.mark.parametrize(("width", "height"), [(640, 400), (390, 844)])
+def test_nothing_is_cut_off_where_there_is_little_room(signed_in, step, width, height):
+    page = signed_in
+    client = {"consultation": "Casimir Holt", "plan": "Wren Adair", "chair": "Ilse Varga", "review": "Sanna Quill"}
+    open_service(page, client.get(step, "Tobias Renn"), step)
+    page.set_viewport_size({"width": width, "height": height})
+    page.get_by_role("main").wait_for()
+    page.wait_for_timeout(400)
+    assert page.evaluate("document.documentElement.scrollWidth") <= width
+    fixed = page.evaluate(
+        """() => [...document.querySelectorAll('*')]
+          .filter((e) => ['fixed', 'sticky'].includes(getComputedStyle(e).position))
+          .reduce((sum, e) => sum + Math.min(e.getBoundingClientRect().height, innerHeight), 0)"""
+    )
+    assert fixed < height / 2, "more than half of the height is content"
+    cut = page.evaluate(
+        """() => [...document.querySelectorAll('button, a')]
+          .filter((e) => e.getClientRects().length && !e.closest('[tabindex="0"]') && !e.classList.contains('sr-only'))
+          .filter((e) => e.getBoundingClientRect().right > innerWidth + 1 || e.getBoundingClientRect().left < -1)
+          .map((e) => e.textContent.trim())"""
+    )
+    assert cut == []
+
+
+def test_the_mixing_list_on_a_phone_is_cards(signed_in):
+    page = signed_in
+    page.set_viewport_size({"width": 390, "height": 844})
+    open_service(page, "Wren Adair", "plan")
+    table = page.get_by_role("region", name="Mixing list table")
+    table.wait_for()
+    assert table.evaluate("e => e.scrollWidth <= e.clientWidth")
+    weigh = table.get_by_role("button").first.bounding_box()
+    assert weigh["height"] >= 48
+
+
+@pytest.mark.parametrize("size", SIZES)
+def test_ticks_of_levels_never_overprint(signed_in, size):
+    page = signed_in
+    width, height = SIZES[size]
+    page.set_viewport_size({"width": width, "height": height})
+    open_service(page, "Wren Adair", "plan")
+    page.locator("[data-tick]").first.wait_for()
+    page.wait_for_timeout(500)
+    over = page.evaluate(
+        """() => [...document.querySelectorAll('.strip')].flatMap((strip) => {
+          const boxes = [...strip.querySelectorAll('[data-tick]')].map((e) => e.getBoundingClientRect())
+          boxes.sort((a, b) => a.left - b.left)
+          return boxes.slice(1).filter((b, i) => b.left < boxes[i].right - 0.5).map((b) => b.left)
+        })"""
+    )
+    assert page.evaluate("document.querySelectorAll('.strip [data-tick]').length") > 5
+    assert over == []
+
+
+def test_a_sheet_opened_to_read_does_not_shout_rinsed(signed_in):
+    page = signed_in
+    begin(page, "The whole head", seed=2)
+    to_chair(page)
+    act = page.get_by_role("region", name="Next", exact=True)
+    for done in ("^Mixed", "^Last section on"):
+        act.get_by_role("button", name=re.compile(done)).click()
+    page.get_by_role("button", name="Who did what").wait_for()
+    page.wait_for_timeout(500)
+    page.locator(".lane-strip").first.click()
+    rinsed = page.get_by_role("dialog").get_by_role("button", name=re.compile("^(Rinsed|Wiped out)")).first
+    expect(rinsed).not_to_have_class(re.compile("btn-act|btn-stop"))
+
+
+def test_the_strand_bench_calls_and_asks_before_it_reads_past_the_label(signed_in):
+    page = signed_in
+    arrive(page)
+    page.goto(page.url.replace("/consultation", "/strands"))
+    page.get_by_role("button", name="Add the first strand").click()
+    page.get_by_role("button", name="Add a strand").click()
+    for card in page.get_by_role("article").all():
+        card.get_by_role("button", name="Product is on").click()
+    first = page.get_by_role("article", name="Strand A")
+    expect(first).to_contain_text(re.compile(r"Next look in (10|9):\d\d"))
+    expect(page.get_by_role("status").filter(has_text="Kept")).to_be_visible()
+    axes = page.evaluate(
+        """() => [...document.querySelectorAll('article svg[role=img]')]
+          .map((svg) => [...svg.querySelectorAll('text')].map((t) => t.textContent.trim()).join(' '))"""
+    )
+    assert len(axes) == 2
+    assert axes[0] == axes[1]
+    first.get_by_role("button", name="Read it").click()
+    minutes = page.get_by_label("Minutes in", exact=True)
+    minutes.fill("62")
+    minutes.press("Enter")
+    pick_level(page, "Tap the swatch that matches", "7")
+    asked = page.get_by_role("alert").filter(has_text="is past its label")
+    expect(asked).to_be_visible()
+    asked.get_by_role("button", name="Leave it").click()
+    expect(page.get_by_role("dialog")).to_have_count(0)
+    expect(first).not_to_contain_text("at 62 min")
+    first.get_by_role("button", name="Read it").click()
+    minutes.fill("62")
+    minutes.press("Enter")
+    pick_level(page, "Tap the swatch that matches", "7")
+    asked.get_by_role("button", name="Note 7 all the same").click()
+    expect(first).to_contain_text("yellow-orange, at 62 min")
+
+
+def test_settings_that_may_not_be_changed_do_not_look_as_if_they_could(device):
+    page = device("juno")
+    page.get_by_role("link", name="Studio").click()
+    page.get_by_text("Only an owner changes these.").wait_for()
+    field = page.get_by_label("Pace, minutes a section")
+    expect(field).to_be_disabled()
+    assert field.evaluate("e => getComputedStyle(e).backgroundColor") == "rgba(0, 0, 0, 0)"
+    expect(page.get_by_role("button", name="Keep", exact=True)).to_have_count(0)
+
+
+def test_on_a_phone_the_next_visit_is_at_the_top_of_the_record(signed_in):
+    page = signed_in
+    page.set_viewport_size({"width": 390, "height": 844})
+    page.get_by_role("region", name="Filed").get_by_role("link").first.click()
+    page.wait_for_url("**/record")
+    book = page.get_by_role("button", name="Book the next visit")
+    assert book.bounding_box()["y"] < 400
+    book.click()
+    expect(page.get_by_role("heading", name="Next visit")).to_be_in_viewport()

@@ -96,7 +96,7 @@ def test_without_the_line_the_board_runs_on_and_nothing_is_lost_through_a_reload
     open_service(page, "Ilse Varga", "chair")
     lane(page, "Crown").wait_for()
     # the page is kept on the device once its worker has it
-    page.evaluate("navigator.serviceWorker.ready")
+    page.wait_for_function("() => navigator.serviceWorker.controller", timeout=60_000)
     page.reload()
     lane(page, "Crown").wait_for()
     wait_until_kept(page, '"queryKey":["board"', '"queryKey":["palette",4]', '"member_name":"Maren Okoye"')

@@ -309,7 +309,7 @@ def test_a_service_goes_out_as_a_file_and_comes_in_again(signed_in, tmp_path):
     document["zones"][2]["start_level"] = 12
     path.write_text(json.dumps(document))
     page.get_by_label("Take a file in").set_input_files(path)
-    expect(page.get_by_text("zones[2].start_level: must be a number from 1 to 10 (level), got 12.")).to_be_visible()
+    expect(page.get_by_text("Zone 3, level now: must be a number from 1 to 10 (level), got 12.")).to_be_visible()
 
 
 def test_the_line_is_quick_under_the_finger(signed_in):

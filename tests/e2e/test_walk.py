@@ -38,7 +38,7 @@ def test_one_client_from_first_reading_to_filed_record(signed_in):
     page.get_by_role("button", name="None").click()
     expect(zone(page, "Crown")).to_contain_text("5→8")
     expect(page.get_by_text("Kept", exact=True)).to_be_visible()
-    expect(page.get_by_role("button", name="Plan it")).to_be_disabled()
+    expect(page.get_by_role("button", name="Seen to all 2: plan it")).to_be_enabled()  # both are on the screen
     acknowledge = page.get_by_role("button", name="I have seen to it")
     expect(acknowledge.first).to_be_visible()
     while acknowledge.count():
@@ -54,15 +54,14 @@ def test_one_client_from_first_reading_to_filed_record(signed_in):
 
     # chair: both zones on, the first read and rinsed, the second rinsed
     page.get_by_role("heading", name=re.compile("^Mix the bowl for Crown")).wait_for()
-    page.get_by_role("button", name="Mixed", exact=True).click()  # one bowl for both: the same strength
-    for name in ("Crown", "Top"):
-        page.get_by_role("heading", name=f"Start {name}").wait_for()
-        page.get_by_role("button", name="First section on").click()
-        page.get_by_role("button", name="Last section on").click()
-        expect(page.get_by_role("button", name=f"{name}").first).to_be_visible()
-        page.wait_for_function(
-            "name => !document.querySelector('h2')?.textContent?.includes(`Finish applying ${name}`)", arg=name
-        )
+    page.get_by_role("button", name="Only this").click()  # one bowl for both: the same strength
+    page.get_by_role("heading", name="Start Crown").wait_for()
+    page.get_by_role("button", name="First section on").click()
+    page.get_by_role("heading", name="Finish applying Crown").wait_for()
+    page.get_by_role("button", name="Last section on").click()  # and the first of the next, in one act
+    page.get_by_role("heading", name="Finish applying Top").wait_for()
+    page.get_by_role("button", name="Last section on").click()
+    page.get_by_role("heading", name="Finish applying Top").wait_for(state="detached")
     page.get_by_role("button", name=re.compile("1 Crown")).click()
     page.get_by_role("heading", name="Crown", exact=True).wait_for()
     pick_level(page, "Tap the swatch that matches", "6.5")

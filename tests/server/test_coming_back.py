@@ -139,12 +139,37 @@ def test_a_visit_that_has_not_begun_is_cancelled_and_one_that_has_is_not(owner, 
     made = owner.post(f"/clients/{client}/again", {}, 201)["service_id"]
     assert assistant.ask("DELETE", f"/services/{made}", None, 403)["code"] == "not_allowed"
     assert stranger.ask("DELETE", f"/services/{made}", None, 404)["code"] == "not_found"
-    assert owner.ask("DELETE", f"/services/{made}") == {"client_id": client}
+    assert owner.ask("DELETE", f"/services/{made}")["client_id"] == client
     assert not Service.objects.filter(pk=made).exists()
     assert owner.ask("DELETE", f"/services/{sid}", None, 409)["code"] == "already_begun"
     begun = owner.post(f"/clients/{client}/again", {}, 201)["service_id"]
     owner.event(begun, "CautionAcknowledged", caution="professional_use")
     assert owner.ask("DELETE", f"/services/{begun}", None, 409)["code"] == "already_begun"
+
+
+def test_a_cancelled_visit_says_who_could_take_its_place(owner, assistant):
+    def booked(name, hours, minutes, source=""):
+        client = owner.post("/clients", {"name": name}, 201)["id"]
+        at = (timezone.localtime() + dt.timedelta(days=3)).replace(hour=9, minute=0) + dt.timedelta(hours=hours)
+        made = owner.post("/services", {"client_id": client, "starts_at": at.isoformat()}, 201)["id"]
+        row = Service.objects.get(pk=made)
+        row.facts, row.source = {"booked_min": minutes}, source
+        row.save(update_fields=["facts", "source"])
+        return made
+
+    gone, _next = booked("Gone", 0, 120), booked("Next", 3, 120)
+    short = booked("Short", 30, 150, "request")
+    booked("Long", 40, 240, "request")
+    answer = owner.ask("DELETE", f"/services/{gone}")
+    assert answer["free_min"] == pytest.approx(180, abs=0.1)  # until the next of that day
+    assert [c["client_name"] for c in answer["could_come"]] == ["Short"]
+    assert (
+        assistant.ask("PUT", f"/services/{short}/time", {"starts_at": answer["free_at"]}, 403)["code"] == "not_allowed"
+    )
+    moved = owner.ask("PUT", f"/services/{short}/time", {"starts_at": answer["free_at"]})
+    assert moved["starts_at"] == answer["free_at"]
+    past = {"starts_at": "2020-01-01T10:00:00Z"}
+    assert owner.ask("PUT", f"/services/{short}/time", past, 422)["field"] == "starts_at"
 
 
 def test_growth_is_the_clients_own_or_the_studios(owner):

@@ -276,7 +276,7 @@ def test_discomfort_brings_the_stop_act_first(owner):
     board = owner.event(service, "HairNoted", zone_key="crown", scalp="burns")["board"]
     assert (board["acts"][0]["code"], board["acts"][0]["title"]) == ("stop", "Rinse Crown now")
     bad = owner.event(service, "HairNoted", 422, zone_key="crown", scalp="lava")
-    assert "scalp: must be one of fine, warm, burns" in bad["detail"]
+    assert "Scalp: must be one of fine, warm, burns" in bad["detail"]
     assert "given, or scalp" in owner.event(service, "HairNoted", 422, zone_key="crown")["detail"]
 
 
@@ -312,7 +312,7 @@ def test_a_developer_is_changed_before_its_zone_goes_on(owner):
     (bowl,) = [b for b in after["bowls"] if b["fills"][0]["lane_key"] == "crown"][:1]
     assert bowl["volume_strength"] == before - 5
     too_strong = owner.event(service, "DeveloperChanged", 422, zone_key="crown", volume_strength=41)
-    assert "volume_strength: must be a number from 0.5 to 40 vol" in too_strong["detail"]
+    assert "Strength, vol: must be a number from 0.5 to 40 vol" in too_strong["detail"]
 
 
 def test_the_log_keeps_which_device_sent_what(owner):
@@ -327,4 +327,4 @@ def test_the_log_keeps_which_device_sent_what(owner):
     }
     owner.post(f"/services/{service}/events", body)
     assert ServiceEvent.objects.get(event_id=body["event_id"]).device == "d" * 40
-    assert "device" in owner.post(f"/services/{service}/events", body | {"device": "d" * 41}, 422)["detail"]
+    assert "Device" in owner.post(f"/services/{service}/events", body | {"device": "d" * 41}, 422)["detail"]

@@ -15,7 +15,7 @@ from apps.services.models import PracticeRound, Service, StockUse
 from apps.shelf.models import Toner
 from apps.studio.models import AuditEntry, Membership, Studio
 from fervens_core.log import Topic
-from fervens_core.practice import Setup, head_called, person_of, setup_of
+from fervens_core.practice import Setup, head_called, person_of, setup_of, with_names
 
 HEAD = {"head": "first", "seed": 3, "has_mishaps": False}
 
@@ -139,6 +139,7 @@ def test_the_clock_is_the_devices_and_stops_when_nobody_tells_it(technician):
     learner = Learner(technician)
     later = learner.start + dt.timedelta(minutes=30)
     told = technician.put(f"/practice/{learner.id}/clock", {"at": later.isoformat(), "speed": 60})
+    assert set(told) == {"now", "speed"}
     assert dt.datetime.fromisoformat(told["now"]) >= later
     row = PracticeRound.objects.get()
     row.clock["told_at"] = (timezone.now() - dt.timedelta(hours=3)).isoformat()
@@ -372,6 +373,31 @@ def test_a_past_head_comes_without_anything_that_tells_of_its_client(demo):
     assert keys == {z.key for z in filed.zones.all()}
 
 
+def test_words_that_were_written_about_a_head_stay_with_it(demo):
+    past = demo.get("/practice")["past"][0]["service_id"]
+    zone = Service.objects.get(pk=past).zones.first()
+    zone.data |= {"name": "Annas Scheitel", "key": "annas"}
+    zone.data |= {"pieces": {"name": "Annas Strähnen", "start_level": 6, "rest_name": "Annas Rest"}}
+    zone.key = "annas"
+    zone.save()
+    service = demo.post("/practice", {"head": "past", "service_id": past, "seed": 4}, 201)["service_id"]
+    told = json.dumps([demo.get(f"/services/{service}")["zones"], demo.get(f"/practice/{service}/file")])
+    assert "Annas" not in told
+    assert "Zone 1" in told
+
+
+def test_the_telephone_stops_by_itself_and_the_rest_stays(technician):
+    lasts = {m["kind"]: m["lasts_min"] for s in range(1, 9) for m in _mishaps(technician, s)}
+    assert lasts.pop("phone") == 2.0
+    assert set(lasts.values()) == {None}
+
+
+def _mishaps(actor, seed):
+    learner = Learner(actor, has_mishaps=True, seed=seed)
+    learner.through()
+    return learner.round()["mishaps"]
+
+
 def test_a_past_head_is_asked_for_and_must_be_the_studios(demo, stranger):
     technician = stranger
     assert technician.post("/practice", {"head": "past"}, 422)["field"] == "service_id"
@@ -448,7 +474,10 @@ def test_every_topic_has_words_both_ways():
 
 def test_a_setup_is_kept_as_the_core_has_it(technician):
     begin(technician, head="whole", seed=9, difficulty="resistant", help="lanes")
+    from apps.common.words import in_words
     from fervens_core.base import read
 
     kept = read(Setup, PracticeRound.objects.get().setup)
-    assert kept == setup_of(head_called("whole"), 9, difficulty=kept.difficulty, help=kept.help, has_mishaps=False)
+    made = setup_of(head_called("whole"), 9, difficulty=kept.difficulty, help=kept.help, has_mishaps=False)
+    assert kept == with_names(made, in_words)
+    assert kept.zones[0].name == "Low back"

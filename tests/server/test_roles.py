@@ -54,6 +54,7 @@ TRIES = {
     "file_a_service": event("ServiceClosed"),
     "remove_a_filed_photo": asks("DELETE", "/services/{filed}/photos/{photo}"),
     "cancel_a_visit": asks("DELETE", "/services/{new}"),
+    "move_a_visit": asks("PUT", "/services/{new}/time", {"starts_at": "2027-06-01T10:00:00Z"}),
     "take_a_service_file_in": asks(
         "POST", "/services/import", {"document": {"format": "fervens-service", "version": 2, "client": "X"}}
     ),

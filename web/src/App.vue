@@ -4,11 +4,11 @@ import { useEventListener } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { OUTDATED } from './api/client'
-import { queries, signOut } from './api/queries'
+import { queries, readDemo, signOut, wakeDemo } from './api/queries'
 import Logo from './parts/Logo.vue'
 import Notices from './parts/Notices.vue'
 import Wait from './parts/Wait.vue'
-import { clock as clockText } from './lib/time'
+import { clock as clockText, duration } from './lib/time'
 import { useHere } from './stores/here'
 import { useClock } from './stores/clock'
 import { useLine } from './stores/line'
@@ -17,6 +17,7 @@ import { useOutbox } from './stores/outbox'
 import { usePrefs } from './stores/prefs'
 import Account from './views/Account.vue'
 import SignIn from './views/SignIn.vue'
+import { $t, changeLanguage } from './lib/i18n'
 
 const session = useQuery(queries.session())
 const client = useQueryClient()
@@ -32,6 +33,11 @@ watch(
   () => session.data.value && !session.isStale.value && clock.learn(session.data.value.server_now),
 )
 watch(
+  () => session.data.value?.language ?? '',
+  (own) => changeLanguage(own),
+  { immediate: true },
+)
+watch(
   () => session.data.value?.member_name ?? null,
   (name) => {
     outbox.signIn(name)
@@ -40,30 +46,46 @@ watch(
   },
   { immediate: true },
 )
+/** A demo left open for long is woken with one tap, instead of standing past every label. */
+const demo = useQuery({
+  queryKey: ['demo'],
+  queryFn: readDemo,
+  enabled: computed(() => Boolean(isIn.value && session.data.value?.is_demo)),
+  refetchInterval: 60_000,
+})
+const asleepMin = computed(() => demo.data.value?.asleep_min ?? 0)
+const wake = async () => {
+  try {
+    await wakeDemo()
+    await client.invalidateQueries()
+  } catch (error) {
+    notices.fail(error)
+  }
+}
 const isOutdated = ref(false)
 useEventListener(window, [OUTDATED, 'vite:preloadError'], () => (isOutdated.value = true))
 const loadAnew = () => window.location.reload()
 useHere(() => isIn.value && !session.data.value?.is_studios)
 /** What the header says of the line: nothing while all is well. */
 const lineText = computed(() => {
-  const waiting = outbox.count ? `${outbox.count} ${outbox.count === 1 ? 'act waits' : 'acts wait'}` : ''
-  const since = line.lastHeard ? `, last heard ${clockText(new Date(line.lastHeard))}` : ''
-  if (line.state === 'lost') return `No line to the server${since}${waiting ? ` · ${waiting}` : ''}`
-  if (line.state === 'behind') return `Behind: the database does not answer${waiting ? ` · ${waiting}` : ''}`
+  const waiting = outbox.count ? $t('app.actsWait', outbox.count) : ''
+  const since = line.lastHeard ? $t('app.lastHeard', { lastHeard: clockText(new Date(line.lastHeard)) }) : ''
+  if (line.state === 'lost') return $t('app.noLineToTheServer', { since, what: waiting ? ` · ${waiting}` : '' })
+  if (line.state === 'behind') return $t('app.behindTheDatabaseDoesNot', { what: waiting ? ` · ${waiting}` : '' })
   return waiting
 })
 watch(
   () => route.meta.title,
   (title) => {
-    document.title = title ? `${String(title)} · Fervens` : 'Fervens'
+    document.title = title ? $t('app.fervens', { title: String(title) }) : 'Fervens'
   },
 )
 const places = [
-  { name: 'day', text: 'Day' },
-  { name: 'practice', text: 'Practice' },
-  { name: 'shelf', text: 'Shelf' },
-  { name: 'numbers', text: 'Numbers' },
-  { name: 'studio', text: 'Studio' },
+  { name: 'day', text: $t('common.day') },
+  { name: 'practice', text: $t('common.practice') },
+  { name: 'shelf', text: $t('common.shelf') },
+  { name: 'numbers', text: $t('common.numbers') },
+  { name: 'studio', text: $t('common.studio') },
 ]
 const leave = async () => {
   try {
@@ -88,17 +110,21 @@ const leave = async () => {
   <RouterView v-else-if="route.meta.isOpen" />
   <SignIn v-else-if="!isIn" />
   <div v-else class="flex min-h-dvh flex-col">
-    <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-raised focus:p-3"
-      >To the content</a
-    >
-    <header class="no-print flex flex-wrap items-center gap-x-3 px-4 pt-2 sm:flex-nowrap sm:px-6">
-      <RouterLink to="/" class="flex min-h-12 items-center gap-2.5 text-lg font-bold" aria-label="Fervens, to the day">
-        <Logo /><span class="hidden lg:inline" style="font-stretch: 118%">Fervens</span>
+    <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-raised focus:p-3">{{
+      $t('app.toTheContent')
+    }}</a>
+    <header class="no-print flex flex-wrap items-center gap-x-3 px-4 pt-2 sm:px-6 lg:flex-nowrap">
+      <RouterLink
+        to="/"
+        class="flex min-h-12 items-center gap-2.5 text-lg font-bold"
+        :aria-label="$t('app.fervensToTheDay')"
+      >
+        <Logo /><span class="hidden lg:inline" style="font-stretch: 118%">{{ $t('common.fervens') }}</span>
       </RouterLink>
       <nav
-        class="order-last -mx-2 w-full items-center sm:order-none sm:mx-0 sm:flex sm:w-auto"
+        class="order-last -mx-2 w-full flex-wrap items-center md:order-none md:mx-0 md:flex md:w-auto"
         :class="route.path.startsWith('/services') ? 'hidden' : 'flex'"
-        aria-label="The studio"
+        :aria-label="$t('app.theStudio')"
       >
         <RouterLink
           v-for="to in places"
@@ -110,9 +136,7 @@ const leave = async () => {
           >{{ to.text }}</RouterLink
         >
       </nav>
-      <span class="hidden grow truncate text-right text-sm text-soft lg:block">{{
-        session.data.value.studio_name
-      }}</span>
+      <span class="hidden grow truncate text-end text-sm text-soft lg:block">{{ session.data.value.studio_name }}</span>
       <span class="grow lg:hidden" />
       <button
         type="button"
@@ -120,58 +144,81 @@ const leave = async () => {
         :aria-pressed="prefs.isMuted"
         @click="prefs.isMuted = !prefs.isMuted"
       >
-        {{ prefs.isMuted ? 'Sound off' : 'Sound on' }}
+        {{ prefs.isMuted ? $t('app.soundOff') : $t('app.soundOn') }}
       </button>
       <button
         type="button"
         class="btn btn-quiet px-1.5 text-sm whitespace-nowrap sm:px-2 lg:px-3"
         @click="prefs.theme = prefs.theme === 'dark' ? 'light' : 'dark'"
       >
-        {{ prefs.theme === 'dark' ? 'Light' : 'Dark' }}
+        {{ prefs.theme === 'dark' ? $t('app.light') : $t('app.dark') }}
       </button>
       <RouterLink
         :to="{ name: 'account' }"
         class="btn btn-quiet px-1.5 text-sm whitespace-nowrap sm:px-2 lg:px-3"
         :class="{ underline: route.name === 'account' }"
-        :aria-label="`Your account, ${session.data.value.member_name}`"
+        :aria-label="$t('app.yourAccount', { member_name: session.data.value.member_name })"
         ><span class="hidden sm:inline">{{ session.data.value.member_name }}</span
-        ><span class="sm:hidden">You</span></RouterLink
+        ><span class="sm:hidden">{{ $t('common.you') }}</span></RouterLink
       >
       <button type="button" class="btn btn-quiet px-1.5 text-sm whitespace-nowrap sm:px-2 lg:px-3" @click="leave">
-        Sign out
+        {{ $t('app.signOut') }}
       </button>
     </header>
     <p
       v-if="lineText"
-      class="no-print mx-4 mb-1 flex items-center gap-2 rounded-[5px] border-l-[8px] border-signal bg-raised px-3 py-1.5 text-[15px] font-semibold sm:mx-6"
+      class="no-print mx-4 mb-1 flex items-center gap-2 rounded-[5px] border-s-[8px] border-signal bg-raised px-3 py-1.5 text-[15px] font-semibold sm:mx-6"
       role="status"
     >
       {{ lineText }}
-      <span v-if="line.state !== 'live'" class="font-normal text-soft"
-        >The clocks go on here; what you tap is kept and sent.</span
-      >
+      <span v-if="line.state !== 'live'" class="font-normal text-soft">{{ $t('app.theClocksGoOnHere') }}</span>
     </p>
     <section
       v-if="clock.changedMs"
-      class="no-print mx-4 mb-1 flex flex-wrap items-center gap-3 rounded-[5px] border-l-[8px] border-signal bg-raised px-3 py-1.5 sm:mx-6"
+      class="no-print mx-4 mb-1 flex flex-wrap items-center gap-3 rounded-[5px] border-s-[8px] border-signal bg-raised px-3 py-1.5 sm:mx-6"
       role="status"
     >
       <span class="grow"
-        ><b
-          >The server's clock was set {{ clock.changedMs > 0 ? 'forward' : 'back' }} by
-          {{ Math.round(Math.abs(clock.changedMs) / 60_000) }} min.</b
-        >
-        Look at the hair, not at the clocks, on whatever is on now.</span
+        ><i18n-t keypath="app.lookAtTheHairNot" scope="global"
+          ><template #part1
+            ><b>{{
+              $t('app.theServerSClockWas', {
+                what: clock.changedMs > 0 ? $t('app.forward') : $t('app.back'),
+                changedMs: Math.round(Math.abs(clock.changedMs) / 60_000),
+              })
+            }}</b></template
+          ></i18n-t
+        ></span
       >
-      <button type="button" class="btn !min-h-11" @click="clock.seen">Seen</button>
+      <button type="button" class="btn !min-h-11" @click="clock.seen">{{ $t('common.seen') }}</button>
+    </section>
+    <section
+      v-if="asleepMin && isIn"
+      class="no-print mx-4 mb-1 flex flex-wrap items-center gap-3 rounded-[5px] border-s-[8px] border-signal bg-raised px-3 py-1.5 sm:mx-6"
+      role="status"
+    >
+      <span class="grow"
+        ><i18n-t keypath="app.itsDayGoesOnFrom" scope="global"
+          ><template #part1
+            ><b>{{ $t('app.thisDemoHasStoodFor', { asleepMin: duration(asleepMin) }) }}</b></template
+          ></i18n-t
+        ></span
+      >
+      <button type="button" class="btn !min-h-11" @click="wake">{{ $t('app.wakeIt') }}</button>
     </section>
     <section
       v-if="isOutdated"
-      class="no-print mx-4 mb-1 flex flex-wrap items-center gap-3 rounded-[5px] border-l-[8px] border-signal bg-raised px-3 py-1.5 sm:mx-6"
+      class="no-print mx-4 mb-1 flex flex-wrap items-center gap-3 rounded-[5px] border-s-[8px] border-signal bg-raised px-3 py-1.5 sm:mx-6"
       role="status"
     >
-      <span class="grow"><b>The server has a newer page.</b> Acts that wait are kept, and go out with it.</span>
-      <button type="button" class="btn !min-h-11" @click="loadAnew">Load it</button>
+      <span class="grow"
+        ><i18n-t keypath="app.actsThatWaitAreKept" scope="global"
+          ><template #part1
+            ><b>{{ $t('app.theServerHasANewer') }}</b></template
+          ></i18n-t
+        ></span
+      >
+      <button type="button" class="btn !min-h-11" @click="loadAnew">{{ $t('app.loadIt') }}</button>
     </section>
     <section
       v-for="act in outbox.returned"
@@ -180,19 +227,29 @@ const leave = async () => {
       role="alert"
     >
       <span class="grow"
-        >Not taken, of {{ clockText(act.occurred_at) }}: {{ act.text }} <b>{{ act.reason }}</b></span
+        ><i18n-t keypath="app.notTakenOf" scope="global"
+          ><template #occurred_at>{{ clockText(act.occurred_at) }}</template
+          ><template #text>{{ act.text }}</template
+          ><template #reason
+            ><b>{{ act.reason }}</b></template
+          ></i18n-t
+        ></span
       >
       <button
         type="button"
         class="min-h-12 rounded-[5px] border-2 border-stop-ink px-4 font-bold"
         @click="outbox.dismiss(act.event_id)"
       >
-        Seen
+        {{ $t('common.seen') }}
       </button>
     </section>
     <p v-if="outbox.others.length" class="no-print mx-4 mb-1 px-1 text-[15px] text-soft sm:mx-6" role="status">
-      {{ outbox.others.length }} acts of {{ outbox.others[0]?.member || 'someone else' }} wait on this device; they go
-      out when that member signs in here.
+      {{
+        $t('app.actsOfWaitOnThis', {
+          count: outbox.others.length,
+          member: outbox.others[0]?.member || $t('app.someoneElse'),
+        })
+      }}
     </p>
     <Account v-if="session.data.value.owes" />
     <RouterView v-else />

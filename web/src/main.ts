@@ -1,39 +1,4 @@
-import { persistQueryClient } from '@tanstack/query-persist-client-core'
-import { createSyncStoragePersister } from '@tanstack/query-sync-storage-persister'
-import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { createPinia } from 'pinia'
-import { createApp } from 'vue'
-import App from './App.vue'
-import { ApiError } from './api/client'
-import { KEPT_MS } from './api/queries'
-import { router } from './router'
-import './theme.css'
+import { speak } from './lib/i18n'
 
-const client = new QueryClient({
-  defaultOptions: {
-    queries: {
-      networkMode: 'always', // the line may be down while the machine is online, and the other way round
-      staleTime: 2_000,
-      retry: (count, error) => !(error instanceof ApiError && error.problem.status >= 400) && count < 3,
-    },
-  },
-})
-/** Kept on the device for a spell without the server: who is signed in, the chairs last seen, and the colours to read by. */
-const isNobody = (data: unknown) =>
-  typeof data === 'object' && data !== null && 'member_name' in data && data.member_name === null
-const KEPT = ['session', 'board', 'palette', 'round']
-const [, restored] = persistQueryClient({
-  queryClient: client as never,
-  persister: createSyncStoragePersister({ storage: window.localStorage, key: 'fervens.kept', throttleTime: 500 }),
-  maxAge: KEPT_MS,
-  dehydrateOptions: {
-    shouldDehydrateQuery: (query) =>
-      KEPT.includes(String(query.queryKey[0])) && query.state.status === 'success' && !isNobody(query.state.data),
-  },
-})
-void restored.then(() =>
-  createApp(App).use(createPinia()).use(router).use(VueQueryPlugin, { queryClient: client }).mount('#app'),
-)
-if ('serviceWorker' in navigator && import.meta.env.PROD) {
-  window.addEventListener('load', () => void navigator.serviceWorker.register('/sw.js', { scope: '/' }))
-}
+// the words first: what is made of them is made once
+void speak().then(() => import('./app'))

@@ -72,7 +72,6 @@ export const lane = (more: Partial<Schemas['Lane']> = {}): Schemas['Lane'] => ({
   stop_reason: null,
   notes: [],
   lift_lost_share: 0,
-  bowl_count: 1,
   application_count: 1,
   is_heated: false,
   is_last_placed: false,

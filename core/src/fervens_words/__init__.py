@@ -20,7 +20,7 @@ from fluent.runtime import FluentBundle, FluentResource
 from fervens_core.base import Message, Value, message_json
 
 DEFAULT = "en"
-LOCALES = {"en": "en_GB"}
+LOCALES = {"en": "en_GB", "de": "de_DE", "fr": "fr_FR", "es": "es_ES", "ar": "ar_AE"}
 """The locale whose numbers and days a language writes; its own name when it is not here."""
 
 
@@ -36,7 +36,10 @@ def catalogue(language: str) -> str:
     return files(__name__).joinpath("languages").joinpath(f"{language}.ftl").read_text(encoding="utf-8")
 
 
-def _functions(locale: Locale) -> dict[str, Callable[[Any], str]]:
+def functions(language: str) -> dict[str, Callable[[Any], str]]:
+    """What a catalogue may call on its values, by name, as the language writes it."""
+    locale = _locale(language)
+
     def number(pattern: str) -> Callable[[Any], str]:
         shape = parse_pattern(pattern)
         return lambda value: shape.apply(float(value), locale)
@@ -44,7 +47,27 @@ def _functions(locale: Locale) -> dict[str, Callable[[Any], str]]:
     def span(minutes: Any) -> str:
         """Minutes as a person says them: 45 min, 2 h 40."""
         hours, rest = divmod(round(float(minutes)), 60)
-        return f"{hours} h {rest:02d}" if hours and rest else f"{hours} h" if hours else f"{rest} min"
+        said = "both" if hours and rest else "hours" if hours else "minutes"
+        return told(f"span-{said}", hours=str(hours), minutes=f"{rest:02d}" if hours else str(rest))
+
+    def told(code: str, **values: str) -> str:
+        named = _bundle(language)
+        return str(named.format_pattern(cast(Any, named.get_message(code).value), values)[0])
+
+    def _called(name: str) -> str:
+        if _bundle(language).has_message(f"field-{name}"):
+            return told(f"field-{name}")
+        return name.removeprefix("is_").removeprefix("has_").replace("_", " ")
+
+    def field(path: Any) -> str:
+        """A field as a person calls it: by the catalogue, else in its own words; its place in a list before it."""
+        if " " in str(path) or ".json" in str(path):
+            return str(path)  # a place in a file: whoever mends the file looks for it
+        *places, name = str(path).replace("]", "").split(".")
+        inside = [place.split("[") for place in places]
+        listed = [f"{_called(what)} {int(number[0]) + 1}" for what, *number in inside if number and number[0].isdigit()]
+        said = ", ".join([*listed, _called(name.split("[")[0])])
+        return said[:1].upper() + said[1:]
 
     return {
         "WHOLE": number("0"),
@@ -53,6 +76,7 @@ def _functions(locale: Locale) -> dict[str, Callable[[Any], str]]:
         "PLAIN": number("0.######"),
         "PERCENT": number("0%"),
         "SPAN": span,
+        "FIELD": field,
         "CAPITAL": lambda text: str(text)[:1].upper() + str(text)[1:],
         "LOWER": lambda text: str(text).lower(),
         "DAY": lambda day: str(format_date(day, "long", locale)),
@@ -68,22 +92,30 @@ def _locale(language: str) -> Locale:
 @cache
 def _bundle(language: str) -> FluentBundle:
     locale = _locale(language)
-    bundle = FluentBundle([str(locale).replace("_", "-")], functions=cast(Any, _functions(locale)), use_isolating=False)
+    bundle = FluentBundle(
+        [str(locale).replace("_", "-")], functions=cast(Any, functions(language)), use_isolating=False
+    )
     bundle.add_resource(FluentResource(catalogue(language)))
     return bundle
+
+
+def _comma(locale: Locale, *, of_clauses: bool = False) -> str:
+    """What stands between things in a row; CLDR's own list without an "and" is not whole for every language."""
+    signs = "،؛" if locale.text_direction == "rtl" else ",;"
+    return f"{signs[of_clauses]} "
 
 
 def _plain(value: Value, language: str) -> Any:
     if isinstance(value, Message):
         return tell(value, language)
     if isinstance(value, tuple):
-        return str(format_list([str(_plain(v, language)) for v in value], style="unit", locale=_locale(language)))
+        return _comma(_locale(language)).join(str(_plain(v, language)) for v in value)
     return value
 
 
 _LISTS: dict[str, Callable[[list[str], Locale], str]] = {
     "list-and": lambda told, locale: str(format_list(told, locale=locale)),
-    "list-semicolons": lambda told, locale: "; ".join(told),
+    "list-semicolons": lambda told, locale: _comma(locale, of_clauses=True).join(told),
     "list-sentences": lambda told, locale: " ".join(told),
 }
 """Ways to say several things in a row, which no catalogue has to name."""
@@ -118,14 +150,19 @@ def words(value: Message | str, language: str = DEFAULT) -> str:
     return tell(value, language) if isinstance(value, Message) else value
 
 
+def plainly(value: Any, told: Callable[[Message], Any] = lambda message: message) -> Any:
+    """An answer as dictionaries, lists and plain values; what becomes of its messages is for `told` to say."""
+    if isinstance(value, Message):
+        return told(value)
+    if dataclasses.is_dataclass(value) and not isinstance(value, type):
+        return {f.name: plainly(getattr(value, f.name), told) for f in dataclasses.fields(value)}
+    if isinstance(value, dict):
+        return {k: plainly(v, told) for k, v in value.items()}
+    if isinstance(value, list | tuple):
+        return [plainly(v, told) for v in value]
+    return value
+
+
 def for_programs(value: Any) -> Any:
     """An answer as JSON for programs: every message with its code, its values, and its words in English as `text`."""
-    if isinstance(value, Message):
-        return {**message_json(value), "text": tell(value)}
-    if dataclasses.is_dataclass(value) and not isinstance(value, type):
-        return {f.name: for_programs(getattr(value, f.name)) for f in dataclasses.fields(value)}
-    if isinstance(value, dict):
-        return {k: for_programs(v) for k, v in value.items()}
-    if isinstance(value, list | tuple):
-        return [for_programs(v) for v in value]
-    return value
+    return plainly(value, lambda message: {**message_json(message), "text": tell(message)})

@@ -13,6 +13,7 @@ from django.utils import timezone
 from apps.clients.models import Client
 from apps.clients.queries import of_studio
 from apps.common.moments import moment
+from apps.common.words import checked_language
 from apps.studio.actions import audit, changes_between, values_of
 from apps.studio.models import Membership
 from apps.studio.policies import require_may
@@ -31,6 +32,7 @@ def _apply(row: Client, values: dict[str, Any]) -> None:
         kept = moment(field, value) if isinstance(value, dt.datetime) else getattr(value, "value", value)
         setattr(row, field, kept)
     row.name = check_text("name", row.name).strip()
+    checked_language(row.language)
     if row.birth_date and not dt.date(1900, 1, 1) <= row.birth_date <= now.date():
         raise LimitError(
             "birth_date", say("limit-day", low="1900-01-01", high=now.date().isoformat()), row.birth_date.isoformat()

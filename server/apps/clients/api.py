@@ -31,6 +31,7 @@ class ClientIn(In):
     patch_test_result: TestResult | None = None
     growth_mm_per_month: float | None = Field(None, allow_inf_nan=False)
     is_hair_piece: bool | None = None
+    language: str | None = Field(None, max_length=5)
 
 
 class ClientOut(Schema):
@@ -45,6 +46,7 @@ class ClientOut(Schema):
     patch_test_result: TestResult
     growth_mm_per_month: float | None
     is_hair_piece: bool
+    language: str
     erased_at: dt.datetime | None
 
 

@@ -30,6 +30,7 @@ class Client(models.Model):
         "reacts_to_oxidative": None,
         "patch_test_placed_at": None,
         "patch_test_result": "not_done",
+        "language": "",
     }
     """What tells of the client, and what it becomes when they are erased."""
     IMPERSONAL: ClassVar[set[str]] = set()
@@ -43,6 +44,9 @@ class Client(models.Model):
     patch_test_placed_at = models.DateTimeField(null=True, blank=True)
     patch_test_result = models.CharField(max_length=20, default="not_done")
     growth_mm_per_month = models.FloatField(null=True, blank=True, help_text="Own growth; none is the studio's.")
+    language = models.CharField(
+        max_length=5, default="", db_default="", blank=True, help_text="Of what they take home; none is the studio's."
+    )
     is_hair_piece = models.BooleanField(default=False, help_text="A piece or wig: no person, no scalp.")
     is_practice = models.BooleanField(default=False, db_default=False, help_text="A head to practise on.")
     erased_at = models.DateTimeField(null=True, blank=True)

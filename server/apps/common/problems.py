@@ -25,6 +25,8 @@ class Problem(Schema):
     value: str | float | bool | None = None
 
 
+HIDDEN = "***"
+"""Stands where a password was given: it is neither kept nor said."""
 ERRORS = frozenset({401, 403, 404, 409, 422})
 
 

@@ -2,13 +2,14 @@
 
 from __future__ import annotations
 
+from contextlib import AbstractContextManager, nullcontext
 from typing import Annotated, Any
 
-from django.utils.translation import get_language
+from django.utils.translation import get_language, override
 from ninja.responses import NinjaJSONEncoder
 from pydantic import BaseModel, WithJsonSchema
 
-from fervens_core.base import Message, Untold
+from fervens_core.base import LimitError, Message, Untold, say
 from fervens_words import DEFAULT, languages, words
 
 Words = Annotated[Message | str, WithJsonSchema({"type": "string"})]
@@ -19,6 +20,18 @@ def language() -> str:
     """The language of the request, of those there are."""
     asked = (get_language() or DEFAULT).split("-")[0]
     return asked if asked in languages() else DEFAULT
+
+
+def speaking(of_whom: str) -> AbstractContextManager[None]:
+    """What is told inside is told in somebody's own language; in the request's where they have none."""
+    return override(of_whom) if of_whom in languages() else nullcontext()
+
+
+def checked_language(value: str) -> str:
+    """A language there is, or none. Raises LimitError."""
+    if value and value not in languages():
+        raise LimitError("language", say("limit-one_of", known=languages()), value)
+    return value
 
 
 def in_words(value: Message | str) -> str:

@@ -14,6 +14,7 @@ from pydantic import Field
 
 from apps.common.problems import ERRORS, Problem
 from apps.common.schemas import In
+from apps.common.words import speaking
 from apps.records import addenda, calendar, documents, photos, tables
 from apps.records.record import RecordOut, record_of
 from apps.services import loading
@@ -115,7 +116,8 @@ def read_take_home(request: HttpRequest, service_id: UUID, paper: Paper = "a4") 
     """The client's sheet as PDF."""
     member = member_of(request)
     row = visits.filed(member, service_id)
-    body = documents.take_home(row, member.studio.name, paper)
+    with speaking(row.client.language):
+        body = documents.take_home(row, member.studio.name, paper)
     return as_file(body, "application/pdf", f"take-home-{row.starts_at:%Y-%m-%d}.pdf", is_shown=True)
 
 
@@ -123,7 +125,9 @@ def read_take_home(request: HttpRequest, service_id: UUID, paper: Paper = "a4") 
 def read_visit(request: HttpRequest, service_id: UUID) -> HttpResponse:
     """The visit for a diary."""
     row = loading.get(member_of(request), service_id)
-    return as_file(calendar.visit_file(row), "text/calendar; charset=utf-8", f"visit-{row.starts_at:%Y-%m-%d}.ics")
+    with speaking(row.client.language):
+        body = calendar.visit_file(row)
+    return as_file(body, "text/calendar; charset=utf-8", f"visit-{row.starts_at:%Y-%m-%d}.ics")
 
 
 @router.get("/services/{service_id}/readings/csv", response={200: CsvOut, ERRORS: Problem})

@@ -17,7 +17,7 @@ from apps.services.consultation.schemas import StrandOut
 from apps.services.loading import Loaded
 from apps.services.models import Service
 from apps.services.tone import queries as tone_queries
-from apps.services.wording import event_text, formula_text, lane_at, zone_names
+from apps.services.wording import caution_name, event_text, formula_text, lane_at, zone_names
 from fervens_core.basin import read_zones
 from fervens_core.chair import Lane, lane_contact, minutes_between
 from fervens_core.colour import hair_hex, seen_hex
@@ -76,6 +76,7 @@ class RecordCaution(Schema):
     """Who took a caution on, and when."""
 
     code: str
+    name: Words
     by: str
     at: dt.datetime
 
@@ -305,18 +306,19 @@ def readings_of(loaded: Loaded) -> list[RecordReading]:
     for e in live_events(loaded.events):
         if not isinstance(e.data, ReadingTaken):
             continue
-        zero = zeros.get(e.data.zone_key)
-        found.append(
-            RecordReading(
-                zone_name=names.get(e.data.zone_key, e.data.zone_key),
-                at=e.occurred_at,
-                minute=minutes_between(zero, e.occurred_at) if zero else None,
-                level=e.data.level,
-                mode=e.data.mode.value,
-                by=e.by,
-                lab=list(e.data.lab),
+        for key in e.data.keys:
+            zero = zeros.get(key)
+            found.append(
+                RecordReading(
+                    zone_name=names.get(key, key),
+                    at=e.occurred_at,
+                    minute=minutes_between(zero, e.occurred_at) if zero else None,
+                    level=e.data.level,
+                    mode=e.data.mode.value,
+                    by=e.by,
+                    lab=list(e.data.lab),
+                )
             )
-        )
     return found
 
 
@@ -371,7 +373,7 @@ def record_of(loaded: Loaded) -> RecordOut:
         toner_bowls=_toner_bowls(loaded),
         toned_difference=difference,
         cautions=[
-            RecordCaution(code=e.data.caution, by=e.by, at=e.occurred_at)
+            RecordCaution(name=caution_name(e.data.caution), code=e.data.caution, by=e.by, at=e.occurred_at)
             for e in live
             if isinstance(e.data, CautionAcknowledged)
         ],

@@ -17,19 +17,20 @@ from ninja import UploadedFile
 
 from apps.clients.models import Client
 from apps.common.telling import tell
-from apps.common.words import in_words
+from apps.common.words import in_words, language, speaking
 from apps.records.photos import add_row
 from apps.services.adapters import zone_row
 from apps.services.models import Service
 from apps.services.visits.actions import expected_min
 from apps.shelf.models import Lightener
 from apps.studio.actions import audit
-from apps.studio.models import AuditEntry, LinkUse, Membership, Studio, StudioLink
+from apps.studio.models import AuditEntry, LinkUse, Membership, Role, Studio, StudioLink
 from apps.studio.policies import require_may
 from apps.studio.puzzle import check_answer, new_puzzle
 from fervens_core.base import ConflictError, LimitError, check_level, check_range, check_text, say
 from fervens_core.head import USUAL_HEAD, Hair, History, Zone
 from fervens_core.log import Step
+from fervens_words import DEFAULT
 
 A_DAY, OF_ONE = 200, 4
 """So many requests a day for a studio, and of one sender; beyond it someone is playing with it."""
@@ -121,6 +122,12 @@ def clear_requests(member: Membership, service_id: UUID) -> int:
     return len(rows)
 
 
+def _language_of(link: StudioLink) -> str:
+    """The language of the studio: of whom it belongs to."""
+    owner = link.studio.members.filter(role=Role.OWNER).order_by("pk").first()
+    return (owner and owner.language) or DEFAULT
+
+
 @transaction.atomic
 def take_request(
     link: StudioLink,
@@ -153,38 +160,44 @@ def take_request(
     use = _noted(link, sender, check_answer(puzzle, answer), now)
     if len(photos) > PHOTOS_MAX:
         raise LimitError("photos", say("limit-at_most_so_many", most=PHOTOS_MAX), len(photos))
-    zones = _zones(check_level("now_level", now_level), check_level("wished_level", wished_level), history)
-    reach = _text("contact", contact, 120)
-    past = _text("told", told)
-    client = Client.objects.create(
-        studio_id=link.studio_id,
-        name=check_text("name", name.strip()),
-        notes=in_words(
-            say(
-                "request-notes",
-                on=now.date(),
-                reach=reach or say("request-not_given"),
-                past=past or say("request-nothing"),
-            )
-        )[:2000],
-    )
-    row = Service.objects.create(
-        studio_id=link.studio_id,
-        client=client,
-        starts_at=starts_at,
-        wish=_text("wish", wish),
-        wanted_level=max(now_level, wished_level),
-        lightener=Lightener.objects.filter(studio_id=link.studio_id).order_by("name").first(),
-        facts={"booked_min": slot},
-        source="request",
-    )
-    use.service = row.pk
-    use.save(update_fields=["service"])
-    row.zones.bulk_create([zone_row(row, z, i) for i, z in enumerate(zones)])
-    for upload in photos:
-        add_row(row, upload, kind="before", caption=in_words(say("request-photo")), by_name=client.name)
-    AuditEntry.objects.create(
-        studio_id=link.studio_id, member_name=in_words(say("request-form")), act="request_came_in", target=str(row.pk)
-    )
+    asked, own = language(), _language_of(link)
+    with speaking(own):  # what is kept is for the studio to read
+        zones = _zones(check_level("now_level", now_level), check_level("wished_level", wished_level), history)
+        reach = _text("contact", contact, 120)
+        past = _text("told", told)
+        client = Client.objects.create(
+            studio_id=link.studio_id,
+            name=check_text("name", name.strip()),
+            language="" if asked == own else asked,
+            notes=in_words(
+                say(
+                    "request-notes",
+                    on=now.date(),
+                    reach=reach or say("request-not_given"),
+                    past=past or say("request-nothing"),
+                )
+            )[:2000],
+        )
+        row = Service.objects.create(
+            studio_id=link.studio_id,
+            client=client,
+            starts_at=starts_at,
+            wish=_text("wish", wish),
+            wanted_level=max(now_level, wished_level),
+            lightener=Lightener.objects.filter(studio_id=link.studio_id).order_by("name").first(),
+            facts={"booked_min": slot},
+            source="request",
+        )
+        use.service = row.pk
+        use.save(update_fields=["service"])
+        row.zones.bulk_create([zone_row(row, z, i) for i, z in enumerate(zones)])
+        for upload in photos:
+            add_row(row, upload, kind="before", caption=in_words(say("request-photo")), by_name=client.name)
+        AuditEntry.objects.create(
+            studio_id=link.studio_id,
+            member_name=in_words(say("request-form")),
+            act="request_came_in",
+            target=str(row.pk),
+        )
     tell(link.studio_id, row.pk, "request")
     return row, expected_min(row, zones)

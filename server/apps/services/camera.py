@@ -21,7 +21,7 @@ from apps.studio.actions import audit
 from apps.studio.models import Membership, Studio
 from apps.studio.policies import require_may
 from fervens_core.base import ConflictError, LimitError, check_range, say
-from fervens_core.chair import as_reflectance, kept_level, practice_level
+from fervens_core.chair import as_reflectance, kept_level, simulated_level
 from fervens_core.colour import hair_lab, hair_reflectance, seen_hexes
 from fervens_core.formats import Measured, level_of_lab, level_spread, samples_from_cgats
 from fervens_core.head import Zone
@@ -154,7 +154,7 @@ def simulated_photograph(loaded: Loaded, key: str, now: dt.datetime) -> bytes:
     zone, seed = lane_of(loaded, key), zlib.crc32(f"{loaded.row.pk} {key}".encode())
     there = loading.chair(loaded, now)
     is_kept = any(z.key == key for z in kept_parts(loaded))
-    level = kept_level(zone, seed) if is_kept or there is None else practice_level(there, key, seed)
+    level = kept_level(zone, seed) if is_kept or there is None else simulated_level(there, key, seed)
     return _photograph(as_reflectance(zone, level), seed + int(now.timestamp()) % 1000)
 
 

@@ -81,8 +81,10 @@ def check_event(member: Membership, loaded: Loaded, data: EventData) -> None:
             if block:
                 raise BlockedError("no_heat", why=block)
         case ReadingTaken() if data.is_kept:
-            if data.zone_key not in [z.key for z in loading.kept_parts(loaded)]:
-                raise ConflictError("unknown_zone.kept", key=data.zone_key)
+            known = [z.key for z in loading.kept_parts(loaded)]
+            for key in data.keys:
+                if key not in known:
+                    raise ConflictError("unknown_zone.kept", key=key)
         case LighteningResumed():
             require_may_here(member, loaded, "lighten_again")
             _check_again(loaded, data)

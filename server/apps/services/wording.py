@@ -132,11 +132,14 @@ def event_text(event: Event, names: dict[str, Message | str]) -> Message:
         case PlanTaken():
             return say("event-plan_taken", zones=len(data.zone_keys))
         case BowlMixed():
-            return say("event-bowl", zone=zone, grams=data.product_g + data.developer_g, volume=data.volume_strength)
+            grams = data.product_g + data.developer_g
+            bowl = say("event-bowl", zone=zone, grams=grams, volume=data.volume_strength)
+            return say("event-bowl_is_on", bowl=bowl) if data.is_on else bowl
         case ApplicationStarted():
-            return say("event-started", zone=zone, volume=data.volume_strength)
+            started = say("event-started", zone=zone, volume=data.volume_strength)
+            return say("event-started_after", before=named(data.after_key), then=started) if data.after_key else started
         case ReadingTaken():
-            return _read(zone, data)
+            return _read(say("lanes", lanes=[named(k) for k in data.keys]) if data.also_for else zone, data)
         case Rinsed() if data.is_wiped:
             return say("event-wiped", zone=zone)
         case WaveRinsed():

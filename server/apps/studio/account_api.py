@@ -39,6 +39,7 @@ class AccountOut(Schema):
     recovery_codes_left: int
     is_studios: bool
     idle_min: int
+    language: str
 
 
 class AccountIn(In):
@@ -48,6 +49,12 @@ class AccountIn(In):
     first_name: str = Field("", max_length=60)
     last_name: str = Field("", max_length=60)
     email: str = Field("", max_length=200)
+
+
+class LanguageIn(In):
+    """The language one reads; none is what the device asks for."""
+
+    language: str = Field(max_length=5)
 
 
 class PasswordIn(In):
@@ -170,6 +177,7 @@ def _account(request: HttpRequest) -> AccountOut:
         recovery_codes_left=len(member.recovery_hashes),
         is_studios=bool(request.session.get(STUDIOS, True)),
         idle_min=member.studio.idle_min,
+        language=member.language,
     )
 
 
@@ -184,6 +192,13 @@ def change_account(request: HttpRequest, payload: AccountIn) -> AccountOut:
     """Names and mail address."""
     values = payload.dict()
     accounts.change_account(member_of(request), values.pop("old_password"), values)
+    return _account(request)
+
+
+@router.put("/account/language", response={200: AccountOut, ERRORS: Problem})
+def change_language(request: HttpRequest, payload: LanguageIn) -> AccountOut:
+    """The language one reads, on every device."""
+    accounts.change_language(member_of(request), payload.language)
     return _account(request)
 
 

@@ -18,7 +18,9 @@ from django.shortcuts import get_object_or_404
 from django.utils import timezone
 from django.utils.http import urlsafe_base64_decode, urlsafe_base64_encode
 
+from apps.common.problems import HIDDEN
 from apps.common.telling import tell_sessions
+from apps.common.words import checked_language
 from apps.studio import mail
 from apps.studio.actions import audit
 from apps.studio.models import Invitation, Membership, Studio
@@ -36,7 +38,7 @@ def require_password(member: Membership, password: str) -> None:
     with one_hash():
         is_right = check_password(password, member.user.password)
     if not is_right:
-        raise LimitError("old_password", say("limit-own_password"), "***")
+        raise LimitError("old_password", say("limit-own_password"), HIDDEN)
 
 
 def checked_email(text: str) -> str:
@@ -74,7 +76,7 @@ def change_password(member: Membership, old: str, new: str) -> None:
     require_password(member, old)
     check_password_of(member.user, new)
     if old == new:
-        raise LimitError("password", say("limit-another_password"), "***")
+        raise LimitError("password", say("limit-another_password"), HIDDEN)
     _set_password(member, new, "password_changed")
 
 
@@ -87,7 +89,8 @@ def _set_password(member: Membership, new: str, act: str) -> None:
         tell_sessions(member.studio_id)
         audit(member, act, member.name)
     if member.user.email:
-        mail.send(member.user.email, say("mail-password_changed.title"), say("mail-password_changed", name=member.name))
+        text = say("mail-password_changed", name=member.name)
+        mail.send(member.user.email, say("mail-password_changed.title"), text, member.language)
 
 
 def change_account(member: Membership, password: str, values: dict[str, Any]) -> None:
@@ -102,6 +105,12 @@ def change_account(member: Membership, password: str, values: dict[str, Any]) ->
         user.save(update_fields=["email", "first_name", "last_name"])
         changed = [k for k, v in before.items() if v != getattr(user, k)]
         audit(member, "account_changed", ", ".join(changed))
+
+
+def change_language(member: Membership, language: str) -> None:
+    """The language one reads, on every device; none is what the device asks for. Raises LimitError."""
+    member.language = checked_language(language)
+    member.save(update_fields=["language"])
 
 
 @transaction.atomic
@@ -215,7 +224,7 @@ def ask_reset(email: str) -> None:
     for row in Membership.objects.filter(user__in=users).select_related("user", "studio")[:3]:
         audit(row, "reset_asked", row.name)
         text = say("mail-reset", name=row.name, address=mail.address_of(reset_path(row.user)))
-        mail.send(row.user.email, say("mail-reset.title"), text)
+        mail.send(row.user.email, say("mail-reset.title"), text, row.language)
 
 
 def _user_of(uid: str, token: str) -> Membership:

@@ -41,8 +41,10 @@ class SessionOut(Schema):
     member_name: str | None = None
     role: str | None = None
     studio_name: str | None = None
+    language: str = ""
     owes: Literal["password", "second_factor"] | None = None
     is_studios: bool = False
+    is_demo: bool = False
     server_now: str
 
 
@@ -56,9 +58,11 @@ def session_of(member: Membership | None, *, is_studios: bool = False) -> Sessio
     return SessionOut(
         owes=cast(Any, owed(member)) if member else None,
         is_studios=is_studios,
+        is_demo=bool(member and member.studio.is_demo),
         member_name=member.name if member else None,
         role=member.role if member else None,
         studio_name=member.studio.name if member else None,
+        language=member.language if member else "",
         server_now=timezone.now().isoformat(),
     )
 

@@ -8,8 +8,8 @@ import smtplib
 from django.conf import settings
 from django.core.mail import send_mail
 
+from apps.common.words import in_words, speaking
 from fervens_core.base import Message
-from fervens_words import tell
 
 log = logging.getLogger("fervens")
 
@@ -19,10 +19,12 @@ def address_of(path: str) -> str:
     return f"{settings.PUBLIC_ADDRESS}{path}"
 
 
-def send(to: str, title: Message, text: Message) -> bool:
-    """Send a mail; False when the mail server did not take it."""
+def send(to: str, title: Message, text: Message, language: str = "") -> bool:
+    """Send a mail in a language, the request's if it is none; False when the mail server did not take it."""
+    with speaking(language):
+        subject, body = in_words(title), in_words(text)
     try:
-        return send_mail(tell(title), tell(text), None, [to]) > 0
+        return send_mail(subject, body, None, [to]) > 0
     except (OSError, smtplib.SMTPException) as error:
         log.error("Mail was not taken: %s", type(error).__name__)
         return False

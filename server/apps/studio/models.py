@@ -62,6 +62,9 @@ class Membership(models.Model):
     shares_practice = models.BooleanField(
         default=False, db_default=False, help_text="The owner may see what practice came to."
     )
+    language = models.CharField(
+        max_length=5, default="", db_default="", blank=True, help_text="None is what the device asks for."
+    )
     owes_password = models.BooleanField(
         default=False, db_default=False, help_text="Someone else chose the password: own one first."
     )

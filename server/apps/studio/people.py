@@ -15,6 +15,7 @@ from django.http import Http404
 from django.shortcuts import get_object_or_404
 from django.utils import timezone
 
+from apps.common.problems import HIDDEN
 from apps.common.telling import tell_sessions
 from apps.studio import second_factor
 from apps.studio.actions import audit, changes_between, values_of
@@ -38,7 +39,7 @@ def check_password_of(user: Any, text: str) -> None:
     try:
         validate_password(text, user)
     except ValidationError as error:
-        raise LimitError("password", say("limit-password", why=" ".join(error.messages)), "***") from error
+        raise LimitError("password", say("limit-password", why=" ".join(error.messages)), HIDDEN) from error
 
 
 def _other_owners(member: Membership) -> bool:
@@ -124,7 +125,7 @@ def change_member(member: Membership, member_id: int, values: dict[str, Any]) ->
         row.user.is_active = values["is_active"]
     row.user.save()
     row.save()
-    changes = changes_between(before, told_of(row)) | ({"password": ["***", "***"]} if values.get("password") else {})
+    changes = changes_between(before, told_of(row)) | ({"password": [HIDDEN, HIDDEN]} if values.get("password") else {})
     audit(member, "member_changed", row.name, changes)
     tell_sessions(member.studio_id)
     return row

@@ -21,6 +21,7 @@ MATRIX: dict[str, str] = {
     "file_a_service": LEAD,
     "remove_a_filed_photo": LEAD,
     "cancel_a_visit": LEAD,
+    "move_a_visit": LEAD,
     "take_a_service_file_in": LEAD,
     "change_the_shelf": LEAD,
     "measure_the_card": LEAD,

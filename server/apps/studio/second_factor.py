@@ -12,6 +12,7 @@ from django.db import transaction
 from django.utils import timezone
 from django_otp.plugins.otp_totp.models import TOTPDevice
 
+from apps.common.problems import HIDDEN
 from apps.common.telling import tell_sessions
 from apps.studio.actions import audit
 from apps.studio.models import Membership
@@ -69,7 +70,7 @@ def confirm(member: Membership, code: str) -> list[str]:
             Membership.objects.filter(pk=member.pk).update(second_factor_at=timezone.now())
             audit(member, "second_factor_set", member.name)
     if not is_right:  # told outside, so that the try stays counted
-        raise LimitError("code", say("limit-code_of_phone"), "***")
+        raise LimitError("code", say("limit-code_of_phone"), HIDDEN)
     return codes
 
 

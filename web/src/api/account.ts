@@ -22,6 +22,8 @@ export const accounts = {
 export const changeAccount = async (body: Schemas['AccountIn']) => data(await api.PATCH('/api/account', { body }))
 export const changePassword = async (body: Schemas['PasswordIn']) =>
   data(await api.POST('/api/account/password', { body }))
+export const writeLanguage = async (language: string) =>
+  data(await api.PUT('/api/account/language', { body: { language } }))
 export const signOutEverywhere = async () => data(await api.POST('/api/account/sign-out-everywhere'))
 export const sayHere = async () => data(await api.POST('/api/account/here'))
 export const setUpFactor = async (old_password: string) =>

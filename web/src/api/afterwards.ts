@@ -1,6 +1,8 @@
 import { keepPreviousData, queryOptions } from '@tanstack/vue-query'
 import { type Ref, unref } from 'vue'
-import { api, cookie, data, type Problem, type Schemas, ApiError } from './client'
+import { cookie } from '../lib/kept'
+import { api, data, type Problem, type Schemas, ApiError } from './client'
+import { $t } from '../lib/i18n'
 
 /** What comes after the service: the card, coming back, the diary, the shelf, the studio. */
 const service = (id: string) => ({ params: { path: { service_id: id } } })
@@ -59,28 +61,29 @@ export async function sendForm<T>(path: string, form: FormData): Promise<T> {
     })
   } catch {
     throw new ApiError({
-      title: 'No answer',
+      title: $t('common.noAnswer'),
       status: 0,
       code: 'no_connection',
-      detail: 'The server cannot be reached. Nothing was sent; try again in a moment.',
+      detail: $t('afterwards.theServerCannotBeReached'),
     })
   }
   const body = (await answer.json().catch(() => null)) as unknown
   if (answer.ok) return body as T
   const found = (body ?? {}) as Partial<Problem>
   throw new ApiError({
-    title: found.title ?? 'Error',
+    title: found.title ?? $t('common.error'),
     status: answer.status,
     code: found.code ?? 'server_error',
-    detail: found.detail ?? 'The server refused the file. Nothing was kept.',
+    detail: found.detail ?? $t('afterwards.theServerRefusedTheFile'),
     field: found.field,
   })
 }
 
-export const addPhoto = async (id: string, file: File, kind: string) => {
+export const addPhoto = async (id: string, file: File, kind: string, caption = '') => {
   const form = new FormData()
   form.set('photo', file)
   form.set('kind', kind)
+  if (caption) form.set('caption', caption)
   return sendForm<Schemas['RecordOut']>(`/api/services/${id}/photos`, form)
 }
 export const removePhoto = async (id: string, photo_id: string) =>
@@ -100,6 +103,8 @@ export const startAgain = async (id: string, body: Schemas['AgainIn']) =>
   data(await api.POST('/api/clients/{client_id}/again', { ...client(id), body }))
 export const noteReminder = async (id: string, is_sent: boolean) =>
   data(await api.PUT('/api/services/{service_id}/reminder', { ...service(id), body: { is_sent } }))
+export const moveVisit = async (id: string, starts_at: string) =>
+  data(await api.PUT('/api/services/{service_id}/time', { ...service(id), body: { starts_at } }))
 export const cancelVisit = async (id: string) => data(await api.DELETE('/api/services/{service_id}', service(id)))
 export const eraseClient = async (id: string, typed_name: string) =>
   data(await api.POST('/api/clients/{client_id}/erase', { ...client(id), body: { typed_name } }))

@@ -1,6 +1,7 @@
 import { queryOptions } from '@tanstack/vue-query'
 import { sendForm } from './afterwards'
 import { api, ApiError, data, type Schemas } from './client'
+import { $t } from '../lib/i18n'
 
 /** The camera with a card, and calibration rounds of one's own eye. */
 export const camera = {
@@ -31,10 +32,10 @@ async function picture(path: string): Promise<Blob> {
   if (answer?.ok) return answer.blob()
   const told = (await answer?.json().catch(() => null)) as { detail?: string } | null
   throw new ApiError({
-    title: 'No picture',
+    title: $t('camera.noPicture'),
     status: answer?.status ?? 0,
     code: 'no_picture',
-    detail: told?.detail ?? 'The server cannot be reached. Try again in a moment.',
+    detail: told?.detail ?? $t('camera.theServerCannotBeReached'),
   })
 }
 /** A picture of simulated hair under the card, where a camera is simulated. */

@@ -1,5 +1,7 @@
 import createClient, { type Middleware } from 'openapi-fetch'
 import type { components, paths } from './schema'
+import { $t } from '../lib/i18n'
+import { cookie } from '../lib/kept'
 
 export type Schemas = components['schemas']
 export type Problem = Schemas['Problem']
@@ -10,12 +12,6 @@ export class ApiError extends Error {
     super(problem.detail)
   }
 }
-
-export const cookie = (name: string): string =>
-  document.cookie
-    .split('; ')
-    .find((part) => part.startsWith(`${name}=`))
-    ?.slice(name.length + 1) ?? ''
 
 /** The build of this page, and of the one its server has by now. */
 const ownBuild = () => document.querySelector('meta[name="fervens-build"]')?.getAttribute('content') ?? ''
@@ -39,10 +35,10 @@ const middleware: Middleware = {
   },
   onError() {
     return new ApiError({
-      title: 'No answer',
+      title: $t('common.noAnswer'),
       status: 0,
       code: 'no_connection',
-      detail: 'The server cannot be reached. Nothing is lost: what you see stays, try again in a moment.',
+      detail: $t('client.theServerCannotBeReached'),
     })
   },
 }
@@ -61,10 +57,10 @@ export function data<T>(answer: Answer<T>): T {
   if (answer.data !== undefined && answer.response.ok) return answer.data
   const found = answer.error as Partial<Problem> | undefined
   throw new ApiError({
-    title: found?.title ?? 'Error',
+    title: found?.title ?? $t('common.error'),
     status: answer.response.status,
     code: found?.code ?? 'server_error',
-    detail: found?.detail ?? 'The server failed. What you entered is still here; try again.',
+    detail: found?.detail ?? $t('client.theServerFailedWhatYou'),
     field: found?.field,
   })
 }

@@ -182,3 +182,8 @@ export async function tryFormula(id: string, body: Schemas['FormulaIn']): Promis
 /** Puts something on the studio's order list, or takes it off; the list as it then is. */
 export const wantToOrder = async (what: string, is_wanted = true) =>
   data(await api.PUT('/api/orders', { body: { what, is_wanted } }))
+
+export const readDemo = async () => data(await api.GET('/api/demo'))
+export const wakeDemo = async () => data(await api.POST('/api/demo/wake'))
+export const readShorthand = async (text: string, zones: Schemas['OwnZoneIn'][]) =>
+  data(await api.POST('/api/shorthand', { body: { text, zones } }))

@@ -100,6 +100,26 @@ export interface paths {
         patch: operations["apps_studio_account_api_change_account"];
         trace?: never;
     };
+    "/api/account/language": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Change Language
+         * @description The language one reads, on every device.
+         */
+        put: operations["apps_studio_account_api_change_language"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/account/password": {
         parameters: {
             query?: never;
@@ -676,6 +696,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/demo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Read Demo
+         * @description How long a demo has been left.
+         */
+        get: operations["apps_services_day_api_read_demo"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/demo/wake": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Wake Demo
+         * @description The demo's day goes on from where it stood.
+         */
+        post: operations["apps_services_day_api_wake_demo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/head": {
         parameters: {
             query?: never;
@@ -710,6 +770,26 @@ export interface paths {
         get: operations["apps_services_consultation_api_read_palette"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shorthand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read Shorthand
+         * @description What a typed line says of a head; nothing is kept.
+         */
+        post: operations["apps_services_consultation_api_read_shorthand"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1776,6 +1856,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/services/{service_id}/time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Move Visit
+         * @description Put a visit that has not begun at another time.
+         */
+        put: operations["apps_services_visits_api_move_visit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/services/{service_id}/reminder": {
         parameters: {
             query?: never;
@@ -2235,6 +2335,11 @@ export interface components {
             role?: string | null;
             /** Studio Name */
             studio_name?: string | null;
+            /**
+             * Language
+             * @default
+             */
+            language: string;
             /** Owes */
             owes?: ("password" | "second_factor") | null;
             /**
@@ -2242,6 +2347,11 @@ export interface components {
              * @default false
              */
             is_studios: boolean;
+            /**
+             * Is Demo
+             * @default false
+             */
+            is_demo: boolean;
             /** Server Now */
             server_now: string;
         };
@@ -2350,6 +2460,8 @@ export interface components {
             is_studios: boolean;
             /** Idle Min */
             idle_min: number;
+            /** Language */
+            language: string;
         };
         /**
          * AccountIn
@@ -2373,6 +2485,14 @@ export interface components {
              * @default
              */
             email: string;
+        };
+        /**
+         * LanguageIn
+         * @description The language one reads; none is what the device asks for.
+         */
+        LanguageIn: {
+            /** Language */
+            language: string;
         };
         /**
          * PasswordIn
@@ -2582,6 +2702,8 @@ export interface components {
             growth_mm_per_month: number | null;
             /** Is Hair Piece */
             is_hair_piece: boolean;
+            /** Language */
+            language: string;
             /** Erased At */
             erased_at: string | null;
         };
@@ -2621,6 +2743,8 @@ export interface components {
             growth_mm_per_month?: number | null;
             /** Is Hair Piece */
             is_hair_piece?: boolean | null;
+            /** Language */
+            language?: string | null;
         };
         /**
          * ClientCard
@@ -2647,6 +2771,8 @@ export interface components {
             growth_mm_per_month: number | null;
             /** Is Hair Piece */
             is_hair_piece: boolean;
+            /** Language */
+            language: string;
             /** Erased At */
             erased_at: string | null;
             /** Visits */
@@ -3358,6 +3484,10 @@ export interface components {
             has_suffered: boolean;
             /** Label Max Min */
             label_max_min: number;
+            /** Next Look Min */
+            next_look_min: number | null;
+            /** Reading Undertones */
+            reading_undertones: string[];
             /**
              * Start Level
              * @description (level)
@@ -3855,6 +3985,14 @@ export interface components {
             source: string;
         };
         /**
+         * DemoOut
+         * @description Minutes a demo has been left; null while it is used, and in a studio that is no demo.
+         */
+        DemoOut: {
+            /** Asleep Min */
+            asleep_min: number | null;
+        };
+        /**
          * HeadOut
          * @description The usual head, and the member's own pace.
          */
@@ -3899,6 +4037,54 @@ export interface components {
             undertones: string[];
         };
         /**
+         * Part
+         * @description Which part of a zone a lane is.
+         * @enum {string}
+         */
+        Part: "whole" | "lengths" | "regrowth" | "root" | "band" | "ends";
+        /**
+         * ReadLineOut
+         * @description One thing a typed line says; `zone_keys` is empty where it names none. Levels 1 to 10, length in mm.
+         */
+        ReadLineOut: {
+            /** Zone Keys */
+            zone_keys: string[];
+            part: components["schemas"]["Part"];
+            /** Start Level */
+            start_level: number | null;
+            /** Target Level */
+            target_level: number | null;
+            history: components["schemas"]["History"] | null;
+            porosity: components["schemas"]["Porosity"] | null;
+            /** Length Mm */
+            length_mm: number | null;
+            /** Keeps Depth */
+            keeps_depth: boolean;
+        };
+        /**
+         * OwnZoneIn
+         * @description A zone of the service by its own name.
+         */
+        OwnZoneIn: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+        };
+        /**
+         * ShorthandIn
+         * @description A head read in one typed line, as in "5 all, ends 8.5"; `zones`: those of the service, by their names.
+         */
+        ShorthandIn: {
+            /** Text */
+            text: string;
+            /**
+             * Zones
+             * @default []
+             */
+            zones: components["schemas"]["OwnZoneIn"][];
+        };
+        /**
          * ServiceIn
          * @description A new service.
          */
@@ -3914,7 +4100,7 @@ export interface components {
         };
         /**
          * CancelledOut
-         * @description Whose visit was cancelled.
+         * @description Whose visit was cancelled, what is free now, and who asked for a time and could come then.
          */
         CancelledOut: {
             /**
@@ -3922,6 +4108,32 @@ export interface components {
              * Format: uuid
              */
             client_id: string;
+            /** Free At */
+            free_at: string | null;
+            /** Free Min */
+            free_min: number;
+            /** Could Come */
+            could_come: components["schemas"]["CouldCome"][];
+        };
+        /**
+         * CouldCome
+         * @description A request that fits into a time that is free: who, when they asked for, and minutes they need.
+         */
+        CouldCome: {
+            /**
+             * Service Id
+             * Format: uuid
+             */
+            service_id: string;
+            /** Client Name */
+            client_name: string;
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+            /** Booked Min */
+            booked_min: number;
         };
         /**
          * ConsultationIn
@@ -4341,12 +4553,6 @@ export interface components {
          * @enum {string}
          */
         OrderWay: "low_back_up" | "cools_first" | "resists_first";
-        /**
-         * Part
-         * @description Which part of a zone a lane is.
-         * @enum {string}
-         */
-        Part: "whole" | "lengths" | "regrowth" | "root" | "band" | "ends";
         /**
          * Placed
          * @description A zone's place in the order and why; `is_usual` for one that nothing but the usual way puts there.
@@ -5074,8 +5280,6 @@ export interface components {
             notes: string[];
             /** Lift Lost Share */
             lift_lost_share: number;
-            /** Bowl Count */
-            bowl_count: number;
             /** Application Count */
             application_count: number;
             /** Is Heated */
@@ -5139,6 +5343,7 @@ export interface components {
          *     Args:
          *         code: mix, start, finish, read, rinse, wipe, rinse_wave, stop, short, tone.
          *         zone_keys: the lanes it is done to; `zone_key` is the first. due_at: now, for an act without a time of its own.
+         *         then_key, then: the lane that can be started in the same act, since its bowl is ready then, and its name.
          */
         NextAct: {
             /** Code */
@@ -5161,6 +5366,10 @@ export interface components {
              * @default []
              */
             zone_keys: string[];
+            /** Then Key */
+            then_key?: string | null;
+            /** Then */
+            then?: string | null;
         };
         /**
          * Phase
@@ -5295,6 +5504,9 @@ export interface components {
         /**
          * ApplicationStarted
          * @description The first section of a zone has product on: the label's time runs from here.
+         *
+         *     Args:
+         *         after_key: the zone whose last section went on just before, in the same act of the hand; None where none did.
          */
         ApplicationStarted: {
             /** Zone Key */
@@ -5304,10 +5516,15 @@ export interface components {
              * @description vol
              */
             volume_strength: number;
+            /** After Key */
+            after_key?: string | null;
         };
         /**
          * ApplicationStartedIn
          * @description The first section of a zone has product on: the label's time runs from here.
+         *
+         *     Args:
+         *         after_key: the zone whose last section went on just before, in the same act of the hand; None where none did.
          */
         ApplicationStartedIn: {
             /**
@@ -5374,6 +5591,9 @@ export interface components {
         /**
          * BowlMixed
          * @description A bowl was mixed for a zone: grams weighed, and what they were; `also_for` are lanes it fills as well.
+         *
+         *     Args:
+         *         is_on: the first section of its zone went on at once, in the same act of the hand.
          */
         BowlMixed: {
             /** Zone Key */
@@ -5397,10 +5617,15 @@ export interface components {
             recipe?: string;
             /** Also For */
             also_for?: string[];
+            /** Is On */
+            is_on?: boolean;
         };
         /**
          * BowlMixedIn
          * @description A bowl was mixed for a zone: grams weighed, and what they were; `also_for` are lanes it fills as well.
+         *
+         *     Args:
+         *         is_on: the first section of its zone went on at once, in the same act of the hand.
          */
         BowlMixedIn: {
             /**
@@ -6191,6 +6416,7 @@ export interface components {
          *         instrument: what measured it, as it calls itself; empty when read by eye.
          *         level_std: spread of the level as the instrument tells it, levels; None where it does not.
          *         foils: the sections that were read: those that went on first have been on for longer.
+         *         also_for: lanes that were read alike in the same look.
          */
         ReadingTaken: {
             /** Zone Key */
@@ -6215,6 +6441,8 @@ export interface components {
             foils?: components["schemas"]["Foils"];
             /** Level Std */
             level_std?: number | null;
+            /** Also For */
+            also_for?: string[];
         };
         /**
          * ReadingTakenIn
@@ -6228,6 +6456,7 @@ export interface components {
          *         instrument: what measured it, as it calls itself; empty when read by eye.
          *         level_std: spread of the level as the instrument tells it, levels; None where it does not.
          *         foils: the sections that were read: those that went on first have been on for longer.
+         *         also_for: lanes that were read alike in the same look.
          */
         ReadingTakenIn: {
             /**
@@ -7107,19 +7336,19 @@ export interface components {
          */
         Difficulty: "even" | "banded" | "delicate" | "resistant" | "old_dye" | "stalls" | "yellow_light";
         /**
-         * EyeOverRoundsOut
-         * @description A member's eye in one way of reading, over rounds and drills; marked as from a screen.
+         * EyeTold
+         * @description An eye in one way of reading, over a round or several.
          */
-        EyeOverRoundsOut: {
+        EyeTold: {
             mode: components["schemas"]["ReadingMode"];
+            /** Count */
+            count: number;
             /** Bias */
             bias: number;
             /** Bias Std */
             bias_std: number;
             /** Spread */
             spread: number;
-            /** Count */
-            count: number;
         };
         /**
          * HeadCardOut
@@ -7147,28 +7376,6 @@ export interface components {
          */
         Help: "clocks" | "lanes" | "full";
         /**
-         * NumbersOut
-         * @description What a round came to in numbers.
-         */
-        NumbersOut: {
-            /** Lanes */
-            lanes: number;
-            /** On Target */
-            on_target: number;
-            /** Walls Kept */
-            walls_kept: number;
-            /** Minutes */
-            minutes: number;
-            /** Looks */
-            looks: number;
-            /** Advised Minutes */
-            advised_minutes: number | null;
-            /** Worst */
-            worst: number | null;
-            /** Tone Delta E */
-            tone_delta_e: number | null;
-        };
-        /**
          * PastHeadOut
          * @description A filed head of the studio that can be played without its name.
          */
@@ -7178,8 +7385,13 @@ export interface components {
              * Format: uuid
              */
             service_id: string;
-            /** Label */
-            label: string;
+            /** Client Name */
+            client_name: string;
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
             /** Zones */
             zones: number;
         };
@@ -7222,9 +7434,9 @@ export interface components {
             /** Minutes Over Advice */
             minutes_over_advice: number | null;
             /** Eyes */
-            eyes: components["schemas"]["EyeOverRoundsOut"][];
+            eyes: components["schemas"]["EyeTold"][];
             /** Last */
-            last: components["schemas"]["NumbersOut"][];
+            last: components["schemas"]["RoundNumbers"][];
         };
         /**
          * RoundLineOut
@@ -7252,7 +7464,37 @@ export interface components {
             is_over: boolean;
             /** Played By */
             played_by: string;
-            numbers: components["schemas"]["NumbersOut"] | null;
+            numbers: components["schemas"]["RoundNumbers"] | null;
+        };
+        /**
+         * RoundNumbers
+         * @description A round in numbers.
+         *
+         *     Args:
+         *         on_target: lanes within half a level; walls_kept: lanes rinsed within their label. minutes: from the first
+         *         section to the last rinse; advised_minutes: of the board's own advice, None without a plan. worst: levels the
+         *         worst lane missed by; tone_delta_e: of the part farthest from its wish. None where there was none.
+         */
+        RoundNumbers: {
+            /** Lanes */
+            lanes: number;
+            /** On Target */
+            on_target: number;
+            /** Walls Kept */
+            walls_kept: number;
+            /**
+             * Minutes
+             * @description min
+             */
+            minutes: number;
+            /** Looks */
+            looks: number;
+            /** Advised Minutes */
+            advised_minutes: number | null;
+            /** Worst */
+            worst: number | null;
+            /** Tone Delta E */
+            tone_delta_e: number | null;
         };
         /**
          * BegunOut
@@ -7366,7 +7608,7 @@ export interface components {
             /** Spread */
             spread: number;
             /** Eyes */
-            eyes: components["schemas"]["EyeOverRoundsOut"][];
+            eyes: components["schemas"]["EyeTold"][];
         };
         /**
          * DrillAnswerIn
@@ -7457,6 +7699,8 @@ export interface components {
             answer: components["schemas"]["Answer"] | null;
             /** Takes Min */
             takes_min: number;
+            /** Lasts Min */
+            lasts_min: number | null;
         };
         /**
          * Mishaps
@@ -7533,7 +7777,7 @@ export interface components {
         };
         /**
          * TonedLooks
-         * @description How a low strand of a part looks, rinsed, by the minutes its toner has been on: one each minute from 0 on.
+         * @description How a low strand of a part looks, rinsed and dabbed dry, by the minutes its toner is on, each minute from 0.
          *
          *     Args:
          *         key: of the lane. seed: of how its fibres lie. rinsed: as it is since its toner was rinsed; None while it is on.
@@ -7546,6 +7790,19 @@ export interface components {
             /** By Minute */
             by_minute: components["schemas"]["StrandColours"][];
             rinsed: components["schemas"]["StrandColours"] | null;
+        };
+        /**
+         * ClockOut
+         * @description A round's clock.
+         */
+        ClockOut: {
+            /**
+             * Now
+             * Format: date-time
+             */
+            now: string;
+            /** Speed */
+            speed: number;
         };
         /**
          * ClockIn
@@ -7587,21 +7844,6 @@ export interface components {
             found_out: components["schemas"]["FoundOutOut"][];
         };
         /**
-         * EyeTold
-         * @description An eye in one way of reading over this round.
-         */
-        EyeTold: {
-            mode: components["schemas"]["ReadingMode"];
-            /** Count */
-            count: number;
-            /** Bias */
-            bias: number;
-            /** Bias Std */
-            bias_std: number;
-            /** Spread */
-            spread: number;
-        };
-        /**
          * FoundOutOut
          * @description One hidden thing: whether it was so, and whether it was found out.
          */
@@ -7621,7 +7863,8 @@ export interface components {
          *     Args:
          *         start_min: when its first section went on, min after the first of all; zero_min: its last.
          *         true_start, told_start: level it really began at, and as it stood in the consultation.
-         *         minutes: until its rinse, None while it is on. true_end: level it really ended at.
+         *         minutes: until its rinse, None while it is on. true_end: level it really ended at; miss: levels past its target,
+         *             negative when short; is_on_target: within half a level.
          *         believed: low, likely and high level that was believed at its rinse. read_end: as read after it, or None.
          *         best_min, best_end: the rinse that ends nearest to the target on the true hair within the label, and its level.
          *         advice_min, advice_end: of the board's own advice on the plan as it was taken; None without one.
@@ -7650,6 +7893,10 @@ export interface components {
             minutes: number | null;
             /** True End */
             true_end: number;
+            /** Miss */
+            miss: number;
+            /** Is On Target */
+            is_on_target: boolean;
             believed: components["schemas"]["LevelBand"] | null;
             /** Read End */
             read_end: number | null;
@@ -7806,7 +8053,7 @@ export interface components {
             /** Name */
             name: string;
             help: components["schemas"]["Help"];
-            numbers: components["schemas"]["NumbersOut"];
+            numbers: components["schemas"]["RoundNumbers"];
             /** Eye Bias */
             eye_bias: number | null;
         };
@@ -7975,13 +8222,17 @@ export interface components {
          * ReviewLane
          * @description One zone as it came out; `is_kept` when no lightener went on it.
          *
-         *     `off_levels`: level reached less level wanted. `advised`: the way proposed first.
+         *     `off_levels`: level reached less level wanted. `advised`: the way proposed first. `part`: of the strand; `side`:
+         *     left or right, empty elsewhere.
          */
         ReviewLane: {
             /** Key */
             key: string;
             /** Zone Key */
             zone_key: string;
+            part: components["schemas"]["Part"];
+            /** Side */
+            side: string;
             /** Areas */
             areas: string[];
             /** Name */
@@ -8699,6 +8950,8 @@ export interface components {
         RecordCaution: {
             /** Code */
             code: string;
+            /** Name */
+            name: string;
             /** By */
             by: string;
             /**
@@ -9077,6 +9330,17 @@ export interface components {
              * Format: uuid
              */
             service_id: string;
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+        };
+        /**
+         * MoveIn
+         * @description When a visit is to be instead.
+         */
+        MoveIn: {
             /**
              * Starts At
              * Format: date-time
@@ -10202,6 +10466,75 @@ export interface operations {
             };
             /** @description Too Many Requests */
             429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_studio_account_api_change_language: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LanguageIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -12729,6 +13062,136 @@ export interface operations {
             };
         };
     };
+    apps_services_day_api_read_demo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DemoOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_day_api_wake_demo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DemoOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     apps_services_consultation_api_read_head: {
         parameters: {
             query?: never;
@@ -12812,6 +13275,75 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PaletteOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_consultation_api_read_shorthand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShorthandIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadLineOut"][];
                 };
             };
             /** @description Unauthorized */
@@ -14730,7 +15262,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RoundOut"];
+                    "application/json": components["schemas"]["ClockOut"];
                 };
             };
             /** @description Unauthorized */
@@ -16995,6 +17527,77 @@ export interface operations {
         responses: {
             /** @description Created */
             201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitAt"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    apps_services_visits_api_move_visit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                service_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -22,7 +22,7 @@ const next = (code: string, zone_key: string, minute: number) => ({
   due_at: at(minute),
   hex: null,
 })
-const top = lane({ key: 'top', name: 'Top', phase: 'waiting', started_at: at(20), zero_at: at(24), has_bowl: false, bowl_count: 0 }) // prettier-ignore
+const top = lane({ key: 'top', name: 'Top', phase: 'waiting', started_at: at(20), zero_at: at(24), has_bowl: false }) // prettier-ignore
 const board = (): BoardLike => ({
   now: at(18),
   lanes: [lane(), top],
@@ -43,6 +43,7 @@ describe('acts that wait', () => {
       product_g: 10,
       developer_g: 15,
       also_for: [],
+      is_on: false,
     })
     const started = act('ApplicationStarted', 19, { zone_key: 'top', volume_strength: 25 })
     const finished = act('ApplicationFinished', 22, { zone_key: 'top' })
@@ -53,6 +54,29 @@ describe('acts that wait', () => {
     const on = seen([mixed, started, finished], 22)
     expect(on.lanes[1]).toMatchObject({ phase: 'processing', zero_at: at(22), is_forecast: false })
     expect(on.acts.map((a) => a.code)).toEqual(['read'])
+  })
+
+  it('mix a bowl and begin in one act', () => {
+    const bowl = { zone_key: 'top', volume_strength: 25, product_g: 10, developer_g: 15, also_for: [], is_on: true }
+    const on = seen([act('BowlMixed', 19, bowl)])
+    expect(on.lanes[1]).toMatchObject({ phase: 'applying', has_bowl: true, started_at: at(19) })
+    expect(on.acts.map((a) => a.code)).toEqual(['finish', 'read'])
+  })
+
+  it('end one application and begin the next in one act', () => {
+    const mixed = act('BowlMixed', 17, {
+      zone_key: 'top',
+      volume_strength: 20,
+      product_g: 10,
+      developer_g: 15,
+      also_for: [],
+      is_on: false,
+    })
+    const going = { ...board(), lanes: [{ ...board().lanes[0]!, phase: 'applying' }, board().lanes[1]!] }
+    const passed = act('ApplicationStarted', 19, { zone_key: 'top', volume_strength: 25, after_key: 'crown' })
+    const seen = withWaiting(going, [mixed, passed], START + 19 * 60_000)
+    expect(seen.lanes.map((l) => l.phase)).toEqual(['processing', 'applying'])
+    expect([...waitingKeys([passed])].sort()).toEqual(['crown', 'top'])
   })
 
   it('put a reading on its lane at its own minute and take the look off the list', () => {

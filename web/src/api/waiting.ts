@@ -1,6 +1,7 @@
 /** Acts that wait on this device, and the board as it looks with them: marks of what the hand has done, no rules. */
 import type { EventData, EventKind } from './events'
 import { pointAt, type LevelPoint } from '../lib/strip'
+import { $t } from '../lib/i18n'
 
 export interface WaitingAct {
   event_id: string
@@ -24,7 +25,6 @@ interface LaneLike {
   end_min: number
   rinsed_min: number | null
   has_bowl: boolean
-  bowl_count: number
   curve: readonly LevelPoint[]
   readings: readonly { event_id: string; minute: number; level: number; mode: string; hex: string }[]
 }
@@ -48,8 +48,13 @@ const DOES: Partial<Record<EventKind, readonly string[]>> = {
 }
 
 const keysOf = (act: WaitingAct): string[] => {
-  const { zone_key, also_for, zone_keys } = act.data as { zone_key?: string; also_for?: string[]; zone_keys?: string[] }
-  return [...(zone_key ? [zone_key] : []), ...(also_for ?? []), ...(zone_keys ?? [])]
+  const { zone_key, also_for, zone_keys, after_key } = act.data as {
+    zone_key?: string
+    also_for?: string[]
+    zone_keys?: string[]
+    after_key?: string | null
+  }
+  return [zone_key, ...(also_for ?? []), ...(zone_keys ?? []), after_key].filter((k): k is string => Boolean(k))
 }
 
 const minutes = (from: string, to: string) => (new Date(to).getTime() - new Date(from).getTime()) / 60_000
@@ -57,9 +62,14 @@ const minutes = (from: string, to: string) => (new Date(to).getTime() - new Date
 function marked<L extends LaneLike>(lane: L, act: WaitingAct): L {
   const at = act.occurred_at
   switch (act.kind) {
-    case 'BowlMixed':
-      return { ...lane, has_bowl: true, bowl_count: lane.bowl_count + 1 }
+    case 'BowlMixed': {
+      const { zone_key, is_on } = act.data as EventData<'BowlMixed'>
+      const filled = { ...lane, has_bowl: true }
+      return is_on && zone_key === lane.key ? marked(filled, { ...act, kind: 'ApplicationStarted' }) : filled
+    }
     case 'ApplicationStarted': {
+      if ((act.data as EventData<'ApplicationStarted'>).after_key === lane.key)
+        return lane.phase === 'applying' ? marked(lane, { ...act, kind: 'ApplicationFinished' }) : lane
       const need = minutes(lane.started_at, lane.zero_at)
       const zero = new Date(new Date(at).getTime() + need * 60_000).toISOString()
       return { ...lane, phase: 'applying', started_at: at, zero_at: zero, is_forecast: true }
@@ -94,17 +104,17 @@ function handAct(lanes: readonly LaneLike[], now: string): ActLike | null {
     zone_key: lane.key,
     zone_keys: [lane.key],
     title,
-    detail: `${lane.volume_strength} vol`,
+    detail: $t('common.vol', { volume_strength: lane.volume_strength }),
     due_at: due,
     hex: null,
   })
   const applying = lanes.find((l) => l.phase === 'applying')
-  if (applying) return made('finish', applying, `Finish applying ${applying.name}`, applying.zero_at)
+  if (applying) return made('finish', applying, $t('waiting.finishApplying', { name: applying.name }), applying.zero_at)
   const lane = lanes.find((l) => l.phase === 'waiting')
   if (!lane) return null
   return lane.has_bowl
-    ? made('start', lane, `Start ${lane.name}`, now)
-    : made('mix', lane, `Mix the bowl for ${lane.name}`, now)
+    ? made('start', lane, $t('waiting.start', { name: lane.name }), now)
+    : made('mix', lane, $t('waiting.mixTheBowlFor', { name: lane.name }), now)
 }
 
 const HAND = ['mix', 'start', 'finish']
@@ -127,7 +137,7 @@ export function withWaiting<B extends BoardLike>(board: B, waiting: readonly Wai
     acts = acts.filter(
       (a) =>
         !(
-          done.includes(a.code) &&
+          (done.includes(a.code) || (act.kind === 'ApplicationStarted' && a.code === 'finish')) &&
           (a.zone_keys.length ? a.zone_keys : [a.zone_key]).every((k) => k !== null && keys.includes(k))
         ),
     )

@@ -18,10 +18,11 @@ describe('a strand as it lies', () => {
     expect(mean).toBeLessThan(0.53)
   })
 
-  it('lays shade lowest and sheen on top, and wet hair together in locks', () => {
-    const dry = fibres(5, 300, false)
-    expect(dry[0]?.colour).toBe('shade')
-    expect(dry.at(-1)?.colour).toBe('sheen')
+  it('has as much shade as light, little sheen, and wet hair together in locks', () => {
+    const count = (colour: string) => fibres(5, 2_000, false).filter((f) => f.colour === colour).length / 2_000
+    expect(count('shade')).toBeCloseTo(0.24, 1)
+    expect(count('light')).toBeCloseTo(0.25, 1)
+    expect(count('sheen')).toBeLessThan(0.08)
     const fromLock = (wet: boolean) =>
       fibres(5, 300, wet).reduce((sum, f) => sum + Math.abs(f.x[2] - f.x[1] - (lock(f.x[0]) - f.x[0]) * 0.5), 0)
     const lock = (x: number) => (Math.floor(x * 7) + 0.5) / 7

@@ -25,34 +25,35 @@ export const chance = (seed: number) => {
   }
 }
 
-/** The fibres of a strand, the deepest first: between them lies shade, few of them shine. */
+/** Of a strand's fibres, how many are of each colour: in all they look like its body, for that is read by the eye. */
+const SHARES: readonly [keyof FibreColours, number][] = [
+  ['shade', 0.24],
+  ['light', 0.25],
+  ['sheen', 0.05],
+  ['body', 1],
+]
+
+/** The fibres of a strand as they lie over each other, in no order of their colours. */
 export function fibres(seed: number, count: number, isWet: boolean): Fibre[] {
   const next = chance(seed)
   const locks = isWet ? 7 : 16
   const bend = 0.05 + next() * 0.05
-  const found: Fibre[] = []
-  const kinds: [keyof FibreColours, number][] = [
-    ['shade', 0.26],
-    ['body', 0.42],
-    ['light', 0.24],
-    ['sheen', isWet ? 0.08 : 0.05],
-  ]
-  for (const [colour, share] of kinds) {
-    for (let i = 0; i < count * share; i++) {
-      const x = next()
-      // wet hair hangs together in locks
-      const lock = (Math.floor(x * locks) + 0.5) / locks
-      const drawn = x + (lock - x) * (isWet ? 0.55 : 0.12)
-      const sway = bend + (next() - 0.5) * 0.07
-      const away = (next() - 0.5) * 0.1
-      found.push({
-        x: [x, x + sway * 0.7, drawn + sway, drawn - sway * 0.3 + away * 0.5, drawn - sway + away],
-        width: 0.005 + next() * (colour === 'sheen' ? 0.004 : 0.012),
-        colour,
-      })
+  return Array.from({ length: count }, () => {
+    // some begin beyond the edges, so that the strand is as thick there
+    const x = next() * 1.3 - 0.15
+    // wet hair hangs together in locks
+    const lock = (Math.floor(x * locks) + 0.5) / locks
+    const drawn = x + (lock - x) * (isWet ? 0.55 : 0.12)
+    const sway = bend + (next() - 0.5) * 0.07
+    const away = (next() - 0.5) * 0.1
+    let rest = next()
+    const colour = SHARES.find(([, share]) => (rest -= share) < 0)![0]
+    return {
+      x: [x, x + sway * 0.7, drawn + sway, drawn - sway * 0.3 + away * 0.5, drawn - sway + away],
+      width: 0.005 + next() * 0.012,
+      colour,
     }
-  }
-  return found
+  })
 }
 
 /** Where product lies on a strand: strokes from, to (0 to 1 along it), across, and how thick. */

@@ -1,6 +1,9 @@
-// @vitest-environment node
+import { File as NodeFile } from 'node:buffer'
 import { describe, expect, it } from 'vitest'
 import { FileError, readText } from './files'
+
+/** A file as a browser has it; jsdom's cannot be read. */
+const File = NodeFile as unknown as typeof globalThis.File
 
 describe('files taken in', () => {
   it('reads UTF-8 text', async () => {

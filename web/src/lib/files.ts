@@ -1,3 +1,4 @@
+import { $t } from './i18n'
 /** A picked file that cannot be used, said in one line. */
 export class FileError extends Error {}
 
@@ -14,13 +15,13 @@ export function saveText(name: string, text: string, type: string): void {
 /** The text of a picked file; refuses what is too large or not text before it is read. */
 export async function readText(file: File, maxBytes: number): Promise<string> {
   if (file.size > maxBytes) {
-    const limit = `${Math.round(maxBytes / 1000)} kB`
-    throw new FileError(`${file.name}: must be at most ${limit}, is ${Math.round(file.size / 1000)} kB.`)
+    const limit = $t('files.kb', { maxBytes: Math.round(maxBytes / 1000) })
+    throw new FileError($t('files.mustBeAtMostIs', { name: file.name, limit, size: Math.round(file.size / 1000) }))
   }
   const bytes = await file.arrayBuffer()
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
   } catch {
-    throw new FileError(`${file.name}: must be UTF-8 text.`)
+    throw new FileError($t('files.mustBeUtf8Text', { name: file.name }))
   }
 }

@@ -7,6 +7,13 @@ export function deviceId(): string {
   return made
 }
 
+/** A cookie's value, or nothing. */
+export const cookie = (name: string): string =>
+  document.cookie
+    .split('; ')
+    .find((part) => part.startsWith(`${name}=`))
+    ?.slice(name.length + 1) ?? ''
+
 export function keptList<T>(key: string): T[] {
   try {
     const found: unknown = JSON.parse(localStorage.getItem(key) ?? '[]')

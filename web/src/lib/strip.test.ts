@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { clampPercent, gradient, inkOn, likelyAt, pointAt, ticks, toMinute, toPercent } from './strip'
+import { strandAxes, clampPercent, gradient, inkOn, likelyAt, pointAt, ticks, toMinute, toPercent } from './strip'
 
 const point = (minute: number, level: number, hex: string) => ({
   minute,
@@ -46,5 +46,20 @@ describe('ink on a swatch', () => {
   it('is the one with more contrast', () => {
     expect(inkOn('#d2b488')).toBe('#000000')
     expect(inkOn('#372c27')).toBe('#ffffff')
+  })
+})
+
+describe('axes of strands side by side', () => {
+  const curve = (last: number, top: number) => [
+    { minute: 0, hex: '#000', level_slow: 4, level_likely: 4, level_fast: 4 },
+    { minute: last, hex: '#000', level_slow: top, level_likely: top, level_fast: top },
+  ]
+  it('hold all of them', () => {
+    const some = [
+      { curve: curve(45, 7.3), start_level: 4.5 },
+      { curve: curve(60, 8.1), readings: [{ level: 9 }], start_level: 6 },
+    ]
+    expect(strandAxes(some)).toEqual({ end: 60, top: 10, bottom: 4 })
+    expect(strandAxes([some[0]!])).toEqual({ end: 45, top: 8, bottom: 4 })
   })
 })

@@ -72,3 +72,27 @@ export function inkOn(hex: string): '#000000' | '#ffffff' {
   const luminance = 0.2126 * channel(1) + 0.7152 * channel(3) + 0.0722 * channel(5)
   return luminance > 0.179 ? '#000000' : '#ffffff'
 }
+
+export interface StrandAxes {
+  end: number
+  top: number
+  bottom: number
+}
+/** One set of axes for strands side by side, so that they can be told apart by the eye: minutes, levels. */
+export function strandAxes(
+  strands: readonly {
+    curve: readonly LevelPoint[]
+    readings?: readonly { level: number }[]
+    start_level: number
+  }[],
+): StrandAxes {
+  const levels = strands.flatMap((s) => [
+    ...s.curve.map((p) => p.level_fast),
+    ...(s.readings ?? []).map((r) => r.level),
+  ])
+  return {
+    end: Math.max(...strands.map((s) => s.curve[s.curve.length - 1]?.minute ?? 10), 10),
+    top: Math.min(10, Math.ceil(Math.max(...levels, 2) + 0.2)),
+    bottom: Math.max(1, Math.floor(Math.min(...strands.map((s) => s.start_level), 10) - 0.2)),
+  }
+}

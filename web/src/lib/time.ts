@@ -1,9 +1,30 @@
-/** Showing times; numbers stay at full precision until here. */
+import { $t, isRightToLeft, locale } from './i18n'
+
+/** Showing times and numbers as the reader's language writes them; numbers stay at full precision until here. */
+const DIGITS = [0, 1, 2, 3].map(
+  (digits) =>
+    new Intl.NumberFormat(locale, {
+      minimumFractionDigits: digits,
+      maximumFractionDigits: digits,
+      useGrouping: false,
+    }),
+)
+/** A number with so many digits behind its point. */
+export const fixed = (value: number, digits: 0 | 1 | 2 | 3 = 0): string => DIGITS[digits]!.format(value)
+/** Before a number with a sign, where words run to the left: without it the sign would stand behind. */
+const SIGNS = isRightToLeft ? '\u200e' : ''
+/** A day, in so much of it as is asked for. */
+export const dayText = (moment: string | Date, parts: Intl.DateTimeFormatOptions): string =>
+  new Date(moment).toLocaleDateString(locale, parts)
+/** Several things in a row, the last after an "and". */
+export const listed = (things: readonly string[]): string =>
+  new Intl.ListFormat(locale, { type: 'conjunction' }).format(things)
+
 export const clock = (moment: string | Date): string =>
-  new Date(moment).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+  new Date(moment).toLocaleTimeString(locale, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
 
 export const dayName = (moment: string | Date): string =>
-  new Date(moment).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })
+  dayText(moment, { weekday: 'long', day: 'numeric', month: 'long' })
 
 export const isoDay = (moment: Date): string => {
   const two = (n: number) => String(n).padStart(2, '0')
@@ -16,20 +37,24 @@ export const minutesUntil = (moment: string | Date, now: number): number => (new
 export const countdown = (minutes: number): string => {
   const seconds = Math.round(Math.abs(minutes) * 60)
   const text = `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
-  return minutes < 0 && seconds > 0 ? `+${text}` : text
+  return minutes < 0 && seconds > 0 ? `${SIGNS}+${text}` : text
 }
 
 export const inMinutes = (minutes: number): string => {
   const whole = Math.round(minutes)
-  if (whole === 0) return 'now'
-  return whole > 0 ? `in ${whole} min` : `${-whole} min ago`
+  if (whole === 0) return $t('time.now')
+  return whole > 0 ? $t('time.inMin', { min: whole }) : $t('time.minAgo', { min: -whole })
 }
 
-export const grams = (mass: number): string => (mass >= 10 ? mass.toFixed(0) : mass.toFixed(1))
-export const levelText = (level: number): string => (Number.isInteger(level) ? String(level) : level.toFixed(1))
+export const grams = (mass: number): string => (mass >= 10 ? fixed(mass) : fixed(mass, 1))
+/** A weighed amount with its unit. */
+export const weight = (mass: number): string => $t('time.g', { g: grams(mass) })
+export const levelText = (level: number): string => (Number.isInteger(level) ? String(level) : fixed(level, 1))
 
 /** "2 h 40" for a stretch of minutes, "45 min" below an hour. */
 export const duration = (minutes: number): string => {
   const whole = Math.round(minutes)
-  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
+  return whole < 60
+    ? $t('time.min', { min: whole })
+    : $t('time.hMin', { h: Math.floor(whole / 60), min: String(whole % 60).padStart(2, '0') })
 }

@@ -1,54 +1,67 @@
+import { $t, locale } from './i18n'
+import { fixed } from './time'
 /** The trade's words for the API's values. */
 export const histories = [
-  { value: 'virgin', name: 'Virgin' },
-  { value: 'tinted', name: 'Tinted' },
-  { value: 'lightened', name: 'Lightened' },
-  { value: 'direct_dye', name: 'Direct dye' },
-  { value: 'henna', name: 'Henna' },
-  { value: 'metallic', name: 'Metallic salts' },
-  { value: 'unknown', name: 'Unknown' },
+  { value: 'virgin', name: $t('words.virgin') },
+  { value: 'tinted', name: $t('words.tinted') },
+  { value: 'lightened', name: $t('words.lightened') },
+  { value: 'direct_dye', name: $t('words.directDye') },
+  { value: 'henna', name: $t('common.henna') },
+  { value: 'metallic', name: $t('words.metallicSalts') },
+  { value: 'unknown', name: $t('words.unknown') },
 ] as const
 export const thicknesses = [
-  { value: 'fine', name: 'Fine' },
-  { value: 'medium', name: 'Medium' },
-  { value: 'coarse', name: 'Coarse' },
+  { value: 'fine', name: $t('words.fine') },
+  { value: 'medium', name: $t('words.medium') },
+  { value: 'coarse', name: $t('words.coarse') },
 ] as const
 export const densities = [
-  { value: 'thin', name: 'Thin' },
-  { value: 'medium', name: 'Medium' },
-  { value: 'thick', name: 'Thick' },
+  { value: 'thin', name: $t('words.thin') },
+  { value: 'medium', name: $t('words.medium') },
+  { value: 'thick', name: $t('words.thick') },
 ] as const
 export const curls = [
-  { value: 'straight', name: 'Straight' },
-  { value: 'wavy', name: 'Wavy' },
-  { value: 'curly', name: 'Curly' },
-  { value: 'coily', name: 'Coily' },
+  { value: 'straight', name: $t('words.straight') },
+  { value: 'wavy', name: $t('words.wavy') },
+  { value: 'curly', name: $t('words.curly') },
+  { value: 'coily', name: $t('words.coily') },
 ] as const
 export const textures = [
-  { value: 'sleek', name: 'Little' },
-  { value: 'usual', name: 'Usual' },
-  { value: 'thirsty', name: 'Much' },
+  { value: 'sleek', name: $t('words.little') },
+  { value: 'usual', name: $t('words.usual') },
+  { value: 'thirsty', name: $t('words.much') },
 ] as const
 export const loads = [
-  { value: 'light', name: 'Light' },
-  { value: 'usual', name: 'Usual' },
-  { value: 'heavy', name: 'Heavy' },
+  { value: 'light', name: $t('common.light') },
+  { value: 'usual', name: $t('words.usual') },
+  { value: 'heavy', name: $t('words.heavy') },
 ] as const
+export const phaseNames = {
+  waiting: $t('words.waiting'),
+  applying: $t('words.applying'),
+  processing: $t('words.processing'),
+  rinsed: $t('words.rinsed'),
+} as const
 export const meetings = [
-  { value: 'line', name: 'A line' },
-  { value: 'soft', name: 'Soft' },
-  { value: 'jagged', name: 'Jagged' },
+  { value: 'line', name: $t('words.aLine') },
+  { value: 'soft', name: $t('words.soft') },
+  { value: 'jagged', name: $t('words.jagged') },
 ] as const
-export const partNames = { root: 'Root', lengths: 'Lengths', ends: 'Ends', band: 'Band' } as const
+export const partNames = {
+  root: $t('words.root'),
+  lengths: $t('common.lengths'),
+  ends: $t('common.ends'),
+  band: $t('words.band'),
+} as const
 export const porosities = [
-  { value: 'low', name: 'Low' },
-  { value: 'normal', name: 'Normal' },
-  { value: 'high', name: 'High' },
+  { value: 'low', name: $t('words.low') },
+  { value: 'normal', name: $t('words.normal') },
+  { value: 'high', name: $t('words.high') },
 ] as const
 export const breakages = [
-  { value: 'none', name: 'None' },
-  { value: 'some', name: 'Some' },
-  { value: 'much', name: 'Much' },
+  { value: 'none', name: $t('common.none') },
+  { value: 'some', name: $t('words.some') },
+  { value: 'much', name: $t('words.much') },
 ] as const
 export const undertones = [
   'deep red-brown',
@@ -61,161 +74,181 @@ export const undertones = [
   'pale yellow',
   'palest yellow',
 ] as const
+const undertoneNames: Record<string, string> = {
+  'deep red-brown': $t('undertone.deepRedBrown'),
+  'red-brown': $t('undertone.redBrown'),
+  red: $t('undertone.red'),
+  'red-orange': $t('undertone.redOrange'),
+  orange: $t('undertone.orange'),
+  'yellow-orange': $t('undertone.yellowOrange'),
+  yellow: $t('undertone.yellow'),
+  'pale yellow': $t('undertone.paleYellow'),
+  'palest yellow': $t('undertone.palestYellow'),
+}
+/** An undertone as the reader calls it; one that is told in words already stays. */
+export const undertoneName = (value: string): string => undertoneNames[value] ?? value
 export const dyeHues = [
-  { value: 'red', name: 'Red' },
-  { value: 'pink', name: 'Pink' },
-  { value: 'orange', name: 'Orange' },
-  { value: 'yellow', name: 'Yellow' },
-  { value: 'green', name: 'Green' },
-  { value: 'blue', name: 'Blue' },
-  { value: 'violet', name: 'Violet' },
+  { value: 'red', name: $t('words.red') },
+  { value: 'pink', name: $t('words.pink') },
+  { value: 'orange', name: $t('words.orange') },
+  { value: 'yellow', name: $t('words.yellow') },
+  { value: 'green', name: $t('words.green') },
+  { value: 'blue', name: $t('words.blue') },
+  { value: 'violet', name: $t('words.violet') },
 ] as const
 export const coverings = [
-  { value: 'foil', name: 'Foil' },
-  { value: 'film', name: 'Film' },
-  { value: 'open_air', name: 'Open air' },
+  { value: 'foil', name: $t('words.foil') },
+  { value: 'film', name: $t('words.film') },
+  { value: 'open_air', name: $t('common.openAir') },
 ] as const
 export const scalps = [
-  { value: 'sound', name: 'Sound' },
-  { value: 'sensitive', name: 'Sensitive' },
-  { value: 'broken', name: 'Broken or sore' },
+  { value: 'sound', name: $t('words.sound') },
+  { value: 'sensitive', name: $t('words.sensitive') },
+  { value: 'broken', name: $t('words.brokenOrSore') },
 ] as const
 export const elasticities = [
-  { value: 'returns', name: 'Returns' },
-  { value: 'slow', name: 'Slowly' },
-  { value: 'stays_stretched', name: 'Stays long' },
-  { value: 'snaps', name: 'Snaps' },
+  { value: 'returns', name: $t('words.returns') },
+  { value: 'slow', name: $t('words.slowly') },
+  { value: 'stays_stretched', name: $t('words.staysLong') },
+  { value: 'snaps', name: $t('words.snaps') },
 ] as const
 export const saltsTests = [
-  { value: 'not_done', name: 'Not done' },
-  { value: 'negative', name: 'Clear' },
-  { value: 'positive', name: 'Reacts' },
+  { value: 'not_done', name: $t('words.notDone') },
+  { value: 'negative', name: $t('common.clear') },
+  { value: 'positive', name: $t('words.reacts') },
 ] as const
 export const saltsSigns = [
-  { value: 'warms', name: 'It warms' },
-  { value: 'fizzes', name: 'It fizzes' },
-  { value: 'turns', name: 'It turns colour' },
+  { value: 'warms', name: $t('words.itWarms') },
+  { value: 'fizzes', name: $t('words.itFizzes') },
+  { value: 'turns', name: $t('words.itTurnsColour') },
 ] as const
 export const homeCare = [
-  { value: 'violet_shampoo', name: 'Violet shampoo' },
-  { value: 'ash_shampoo', name: 'Ash shampoo' },
-  { value: 'minerals', name: 'Hard water, minerals' },
-  { value: 'heat_tools', name: 'Heat tools' },
+  { value: 'violet_shampoo', name: $t('words.violetShampoo') },
+  { value: 'ash_shampoo', name: $t('words.ashShampoo') },
+  { value: 'minerals', name: $t('words.hardWaterMinerals') },
+  { value: 'heat_tools', name: $t('words.heatTools') },
 ] as const
 export const serviceKinds = [
-  { value: 'lighten_and_tone', name: 'Lighten and tone' },
-  { value: 'tone_only', name: 'Tone only' },
-  { value: 'deepen', name: 'Deepen' },
-  { value: 'strand_test', name: 'Strand test only' },
+  { value: 'lighten_and_tone', name: $t('words.lightenAndTone') },
+  { value: 'tone_only', name: $t('words.toneOnly') },
+  { value: 'deepen', name: $t('words.deepen') },
+  { value: 'strand_test', name: $t('words.strandTestOnly') },
 ] as const
 export const tones = [
-  { value: 'icy', name: 'Icy' },
-  { value: 'cool', name: 'Cool' },
-  { value: 'neutral', name: 'Neutral' },
-  { value: 'beige', name: 'Beige' },
-  { value: 'warm', name: 'Warm' },
-  { value: 'gold', name: 'Gold' },
-  { value: 'copper', name: 'Copper' },
-  { value: 'red_brown', name: 'Red-brown' },
-  { value: 'rose', name: 'Rose' },
-  { value: 'silver', name: 'Silver' },
-  { value: 'pearl', name: 'Pearl' },
+  { value: 'icy', name: $t('words.icy') },
+  { value: 'cool', name: $t('words.cool') },
+  { value: 'neutral', name: $t('words.neutral') },
+  { value: 'beige', name: $t('words.beige') },
+  { value: 'warm', name: $t('words.warm') },
+  { value: 'gold', name: $t('words.gold') },
+  { value: 'copper', name: $t('words.copper') },
+  { value: 'red_brown', name: $t('words.redBrown') },
+  { value: 'rose', name: $t('words.rose') },
+  { value: 'silver', name: $t('words.silver') },
+  { value: 'pearl', name: $t('words.pearl') },
 ] as const
 export const grabs = [
-  { value: 'little', name: 'Little' },
-  { value: 'even', name: 'Evenly' },
-  { value: 'much', name: 'Grabbed' },
+  { value: 'little', name: $t('words.little') },
+  { value: 'even', name: $t('words.evenly') },
+  { value: 'much', name: $t('words.grabbed') },
 ] as const
 export const warmths = [
-  { value: '-1', name: 'Cooler than it' },
-  { value: '0', name: 'Like it' },
-  { value: '1', name: 'Warmer than it' },
+  { value: '-1', name: $t('words.coolerThanIt') },
+  { value: '0', name: $t('words.likeIt') },
+  { value: '1', name: $t('words.warmerThanIt') },
 ] as const
 export const rests = [
-  { value: '', name: 'None' },
-  { value: 'green', name: 'Green' },
-  { value: 'blue', name: 'Blue' },
-  { value: 'violet', name: 'Ash, violet' },
-  { value: 'red', name: 'Red' },
+  { value: '', name: $t('common.none') },
+  { value: 'green', name: $t('words.green') },
+  { value: 'blue', name: $t('words.blue') },
+  { value: 'violet', name: $t('words.ashViolet') },
+  { value: 'red', name: $t('words.red') },
 ] as const
 export const restAmounts = [
-  { value: '0.25', name: 'Faint' },
-  { value: '0.5', name: 'Clear' },
-  { value: '1', name: 'Strong' },
+  { value: '0.25', name: $t('words.faint') },
+  { value: '0.5', name: $t('words.clearRest') },
+  { value: '1', name: $t('words.strong') },
 ] as const
 export const modes = [
-  { value: 'wiped', name: 'Wiped' },
-  { value: 'through_product', name: 'Through product' },
-  { value: 'rinsed_wet', name: 'Rinsed, wet' },
-  { value: 'dry', name: 'Dry' },
+  { value: 'wiped', name: $t('words.wiped') },
+  { value: 'through_product', name: $t('words.throughProduct') },
+  { value: 'rinsed_wet', name: $t('words.rinsedWet') },
+  { value: 'dry', name: $t('common.dry') },
 ] as const
 export const steps = [
-  { value: 'whole', name: 'Any whole volume' },
-  { value: 'bottles', name: 'Only the bottles' },
+  { value: 'whole', name: $t('words.anyWholeVolume') },
+  { value: 'bottles', name: $t('words.onlyTheBottles') },
 ] as const
 export const bowlStyles = [
-  { value: 'usual', name: 'As few as keep' },
-  { value: 'fresh', name: 'Small and fresh' },
-  { value: 'large', name: 'One large' },
+  { value: 'usual', name: $t('words.asFewAsKeep') },
+  { value: 'fresh', name: $t('words.smallAndFresh') },
+  { value: 'large', name: $t('words.oneLarge') },
 ] as const
 export const aims = {
-  simple: { name: 'Simple', says: 'fewest strengths, bowls and trips' },
-  gentle: { name: 'Gentle', says: 'least contact, 20 vol at most' },
-  even: { name: 'Even', says: 'all ends nearest to their wish' },
-  quick: { name: 'Quick', says: 'soonest inside every limit' },
+  simple: { name: $t('words.simple'), says: $t('words.fewestStrengthsBowlsAndTrips') },
+  gentle: { name: $t('words.gentle'), says: $t('words.leastContact20VolAt') },
+  even: { name: $t('words.even'), says: $t('words.allEndsNearestToTheir') },
+  quick: { name: $t('words.quick'), says: $t('words.soonestInsideEveryLimit') },
 } as const
 export const delicateWays = [
-  { value: 'weaker_last', name: 'Weaker and last' },
-  { value: 'same_short', name: 'The same, but short' },
-  { value: 'weakest_first', name: 'Weakest, first, out early' },
+  { value: 'weaker_last', name: $t('words.weakerAndLast') },
+  { value: 'same_short', name: $t('words.theSameButShort') },
+  { value: 'weakest_first', name: $t('words.weakestFirstOutEarly') },
 ] as const
 export const orderWays = {
-  low_back_up: 'Low back up',
-  cools_first: 'What cools first',
-  resists_first: 'What resists first',
+  low_back_up: $t('words.lowBackUp'),
+  cools_first: $t('words.whatCoolsFirst'),
+  resists_first: $t('words.whatResistsFirst'),
 } as const
-export const modeName = (value: string): string => modes.find((m) => m.value === value)?.name.toLowerCase() ?? value
+export const modeName = (value: string): string =>
+  modes.find((m) => m.value === value)?.name.toLocaleLowerCase(locale) ?? value
 export const stretches = [
-  { value: 'returns', name: 'Returns' },
-  { value: 'slow', name: 'Slowly' },
-  { value: 'stays_stretched', name: 'Gummy, stays' },
-  { value: 'snaps', name: 'Snaps' },
+  { value: 'returns', name: $t('words.returns') },
+  { value: 'slow', name: $t('words.slowly') },
+  { value: 'stays_stretched', name: $t('words.gummyStays') },
+  { value: 'snaps', name: $t('words.snaps') },
 ] as const
 export const feels = [
-  { value: 'fine', name: 'Fine' },
-  { value: 'warm', name: 'Warm' },
-  { value: 'burns', name: 'Burns or itches' },
+  { value: 'fine', name: $t('words.feelsFine') },
+  { value: 'warm', name: $t('words.warm') },
+  { value: 'burns', name: $t('words.burnsOrItches') },
 ] as const
 
 export const reactions = [
-  { value: 'unasked', name: 'Not asked' },
-  { value: 'no', name: 'No' },
-  { value: 'yes', name: 'Yes' },
+  { value: 'unasked', name: $t('words.notAsked') },
+  { value: 'no', name: $t('words.no') },
+  { value: 'yes', name: $t('words.yes') },
 ] as const
+
+/** A tone inside a sentence. */
+export const toneName = (value: string): string =>
+  (value === 'pastel' ? $t('words.pastel') : (tones.find((t) => t.value === value)?.name ?? value)).toLocaleLowerCase(
+    locale,
+  )
 
 /** A wish in a few words. */
 export const wishName = (wish: { tone: string; level: number; lab?: readonly number[] | null; hue_deg?: number }) =>
-  `${wish.lab ? 'a colour of its own' : wish.tone.replace('_', '-')} ${wish.level % 1 ? wish.level.toFixed(1) : wish.level.toFixed(0)}`
+  `${wish.lab ? $t('words.aColourOfItsOwn') : toneName(wish.tone)} ${wish.level % 1 ? fixed(wish.level, 1) : wish.level.toFixed(0)}`
 
 export const difficulties = {
-  even: 'Even',
-  banded: 'Banded',
-  delicate: 'Delicate hairline',
-  resistant: 'Resistant',
-  old_dye: 'Old dye',
-  stalls: 'Stalls at orange',
-  yellow_light: 'Yellow light',
+  even: $t('words.evenHead'),
+  banded: $t('words.banded'),
+  delicate: $t('words.delicateHairline'),
+  resistant: $t('words.resistant'),
+  old_dye: $t('words.oldDye'),
+  stalls: $t('words.stallsAtOrange'),
+  yellow_light: $t('words.yellowLight'),
 } as const
 export const helps = {
-  clocks: 'Only clocks',
-  lanes: 'Painted lanes',
-  full: 'The full board',
+  clocks: $t('words.onlyClocks'),
+  lanes: $t('words.paintedLanes'),
+  full: $t('words.theFullBoard'),
 } as const
 export const topics = {
-  reactions: { title: 'Has a colour ever caused a reaction?', verb: 'Ask' },
-  history: { title: 'What was done to this hair before?', verb: 'Ask' },
-  home_care: { title: 'What is used at home?', verb: 'Ask' },
-  scalp: { title: 'The scalp', verb: 'Look' },
-  stretch: { title: 'A wet strand, stretched', verb: 'Test' },
-  salts: { title: 'A strand in the salts test', verb: 'Test' },
+  reactions: { title: $t('words.hasAColourEverCaused'), verb: $t('words.ask') },
+  history: { title: $t('words.whatWasDoneToThis'), verb: $t('words.ask') },
+  home_care: { title: $t('words.whatIsUsedAtHome'), verb: $t('words.ask') },
+  scalp: { title: $t('words.theScalp'), verb: $t('common.look') },
+  stretch: { title: $t('words.aWetStrandStretched'), verb: $t('words.test') },
+  salts: { title: $t('words.aStrandInTheSalts'), verb: $t('words.test') },
 } as const

@@ -1,6 +1,12 @@
 <script setup lang="ts">
-/** The act that is next, alone and large: readable from two metres; its buttons stand in the slot. */
-defineProps<{
+import { computed } from 'vue'
+import { inkOn } from '../lib/strip'
+
+/**
+ * The act that is next, alone and large: readable from two metres; its buttons stand in the slot. Where hair is to be
+ * looked at it has the colour the hair should have now, with a neutral notch to hold the strand against.
+ */
+const props = defineProps<{
   act: { title: string; hex?: string | null } | undefined
   detail: string
   isDue: boolean
@@ -8,20 +14,20 @@ defineProps<{
   timer: { text: string; caption: string } | null
   nothing: string
 }>()
+const hair = computed(() => (props.act?.hex && !props.isStop ? props.act.hex : null))
+const paint = computed(() => (hair.value ? { '--act': hair.value, '--act-ink': inkOn(hair.value) } : undefined))
 </script>
 
 <template>
   <section
     class="flex min-w-0 grow basis-full flex-wrap items-center gap-x-5 gap-y-2 rounded-[7px] bg-act px-5 py-3 text-act-ink sm:flex-nowrap lg:basis-[500px]"
     :class="{ 'outline-4 outline-signal': isDue && !isStop, '!bg-stop !text-stop-ink': isStop }"
-    aria-label="Next"
+    :style="paint"
+    :aria-label="$t('common.next')"
+    data-next
   >
     <template v-if="act">
-      <span
-        v-if="act.hex"
-        class="swatch hidden h-[84px] w-[30px] shrink-0 rounded-[3px] sm:block"
-        :style="{ background: act.hex }"
-      />
+      <span v-if="hair" class="notch" aria-hidden="true" />
       <div class="min-w-0 grow basis-full sm:basis-auto">
         <h2 class="text-[28px] leading-[1.08] sm:text-[38px]">{{ act.title }}</h2>
         <p class="text-base opacity-90 sm:text-lg">{{ detail }}</p>
@@ -35,3 +41,20 @@ defineProps<{
     <p v-else class="text-2xl font-semibold">{{ nothing }}</p>
   </section>
 </template>
+
+<style>
+/* a neutral cut in the colour: the strand lies there, beside what it should look like */
+.notch {
+  align-self: stretch;
+  flex-shrink: 0;
+  width: 56px;
+  margin: 2px 0 2px -20px;
+  border-radius: 0 28px 28px 0;
+  background: var(--ground);
+}
+@media (max-width: 639px) {
+  .notch {
+    display: none;
+  }
+}
+</style>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
-import { duration, levelText } from '../lib/time'
+import { duration, levelText, listed } from '../lib/time'
 import { aims as words } from '../lib/words'
+import { $t } from '../lib/i18n'
 
 /** Schedules to choose from: a line of them, each a tap; opened, what each costs side by side. */
 const props = defineProps<{ aims: readonly Schemas['AimOut'][]; taken: Schemas['Aim']; isLocked: boolean }>()
@@ -16,11 +17,17 @@ const isTaken = (a: Schemas['AimOut']) =>
 const why = computed(() => shown.value.find(isTaken)?.why ?? null)
 const longest = computed(() => Math.max(...props.aims.map((a) => a.last_rinse_min), 30))
 const share = (minute: number) => `${(minute / longest.value) * 100}%`
-const strengths = (a: Schemas['AimOut']) => `${a.strengths.map(levelText).join(', ')} vol`
-const plural = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`
+const strengths = (a: Schemas['AimOut']) => $t('aimCards.vol', { strengths: a.strengths.map(levelText).join(', ') })
 const facts = (a: Schemas['AimOut']) => [
-  `last rinse after ${a.last_rinse_min.toFixed(0)} min · ${plural(a.visit_count, 'trip')} to the basin`,
-  `${strengths(a)} · ${plural(a.bowl_count, 'bowl')} · load ${a.contact_load_volume_min.toFixed(0)} vol·min`,
+  $t('aimCards.lastRinseAfterMinTo', {
+    last_rinse_min: a.last_rinse_min.toFixed(0),
+    visit_count: $t('count.trips', a.visit_count),
+  }),
+  $t('aimCards.loadVolMin', {
+    a: strengths(a),
+    bowl_count: $t('count.bowls', a.bowl_count),
+    contact_load_volume_min: a.contact_load_volume_min.toFixed(0),
+  }),
 ]
 const parts = {
   minutes: 'minutes',
@@ -28,10 +35,10 @@ const parts = {
   strengths: 'strengths',
   bowls: 'bowls',
   looks: 'looks',
-  wiped: 'wiping out',
-  missed: 'levels missed',
-  strain: 'strain on hair',
-  spared: 'hurry and hair to spare',
+  wiped: $t('common.wipingOut'),
+  missed: $t('aimCards.levelsMissed'),
+  strain: $t('aimCards.strainOnHair'),
+  spared: $t('aimCards.hurryAndHairToSpare'),
 } as const
 /** What it is weighed at, part by part, in minutes. */
 const weighed = (a: Schemas['AimOut']) => {
@@ -39,35 +46,39 @@ const weighed = (a: Schemas['AimOut']) => {
     .map(([part, name]) => ({ name, minutes: Math.round(a.price[part as keyof typeof parts]) }))
     .filter((p) => p.minutes > 0)
   const sum = told.reduce((all, p) => all + p.minutes, 0)
-  return `Weighed at ${sum} min: ${told.map((p) => `${p.name} ${p.minutes}`).join(', ')}`
+  return $t('aimCards.weighedAtMin', { sum, told: told.map((p) => `${p.name} ${p.minutes}`).join(', ') })
 }
 const sessions = (a: Schemas['AimOut']) => {
-  const count = a.sessions === null ? 'Not in six sessions' : plural(a.sessions, 'session')
-  return a.short_count ? `${count}; ${a.short_count} of ${a.lanes.length} short today` : count
+  const count = a.sessions === null ? $t('aimCards.notInSixSessions') : $t('count.sessions', a.sessions)
+  return a.short_count
+    ? $t('aimCards.ofShortToday', { count, short_count: a.short_count, count2: a.lanes.length })
+    : count
 }
 </script>
 
 <template>
   <div>
-    <div class="flex flex-wrap items-center gap-2" role="group" aria-label="Aims">
+    <div class="flex flex-wrap items-center gap-2" role="group" :aria-label="$t('aimCards.aims')">
       <button
         v-for="a in shown"
         :key="a.aim"
         type="button"
-        class="min-h-11 rounded-[7px] border-2 bg-panel px-3 text-left transition-colors"
+        class="min-h-11 rounded-[7px] border-2 bg-panel px-3 text-start transition-colors"
         :class="isTaken(a) ? 'border-act' : 'border-transparent hover:border-strong'"
         :aria-pressed="isTaken(a)"
         :disabled="isLocked"
         @click="emit('take', a.aim)"
       >
         <strong>{{ words[a.aim].name }}</strong>
-        <span class="num ml-2 text-lg">{{ duration(a.chair_min) }}</span>
-        <span class="ml-2 text-sm text-soft">{{ strengths(a) }}, {{ plural(a.visit_count, 'trip') }}</span>
-        <span v-if="alike(a).length" class="ml-2 text-sm text-soft">· {{ alike(a).join(' and ') }} the same</span>
+        <span class="num ms-2 text-lg">{{ duration(a.chair_min) }}</span>
+        <span class="ms-2 text-sm text-soft">{{ strengths(a) }}, {{ $t('count.trips', a.visit_count) }}</span>
+        <span v-if="alike(a).length" class="ms-2 text-sm text-soft">{{
+          $t('aimCards.theSame', { a: listed(alike(a)) })
+        }}</span>
       </button>
       <p v-if="why && !isOpen" class="min-w-0 grow text-sm text-soft">{{ why }}</p>
       <button type="button" class="btn !min-h-11" :aria-expanded="isOpen" @click="isOpen = !isOpen">
-        {{ isOpen ? 'Fold' : 'Compare' }}
+        {{ isOpen ? $t('aimCards.fold') : $t('aimCards.compare') }}
       </button>
     </div>
     <div v-if="isOpen" class="mt-2 grid gap-3 md:grid-cols-2 xl:grid-cols-4" data-testid="aim-cards">
@@ -79,7 +90,7 @@ const sessions = (a: Schemas['AimOut']) => {
       >
         <p class="flex items-baseline gap-2">
           <span class="text-xl font-bold">{{ words[a.aim].name }}</span>
-          <span class="num ml-auto text-2xl leading-none">{{ duration(a.chair_min) }}</span>
+          <span class="num ms-auto text-2xl leading-none">{{ duration(a.chair_min) }}</span>
         </p>
         <p class="text-sm text-soft">{{ words[a.aim].says }}</p>
         <p class="mt-1 text-sm leading-snug">
@@ -88,14 +99,14 @@ const sessions = (a: Schemas['AimOut']) => {
           <span v-if="a.why" class="block">{{ a.why }}</span>
           <span class="block text-soft">{{ weighed(a) }}</span>
         </p>
-        <span class="mt-2 flex flex-col justify-center gap-[3px]" aria-hidden="true">
+        <span class="mt-2 flex flex-col justify-center gap-[3px]" dir="ltr" aria-hidden="true">
           <span v-for="(lane, i) in a.lanes" :key="i" class="relative block h-[6px] max-h-[6px] min-h-[2px] shrink">
             <span
               class="hatch absolute inset-y-0 opacity-50"
               :style="{ left: share(lane.start_min), width: share(lane.end_min - lane.start_min) }"
             />
             <span
-              class="swatch absolute inset-y-0 rounded-r-[2px]"
+              class="swatch absolute inset-y-0 rounded-e-[2px]"
               :class="{ 'opacity-60': lane.is_short }"
               :style="{
                 left: share(lane.end_min),

@@ -10,20 +10,24 @@ const isStale = (b: Schemas['BoardBowl']) => age(b) > life(b)
 </script>
 
 <template>
-  <ul v-if="bowls.length" class="flex flex-wrap gap-2" aria-label="Bowls in use">
+  <ul v-if="bowls.length" class="flex flex-wrap gap-2" :aria-label="$t('bowlStrip.bowlsInUse')">
     <li
       v-for="b in bowls"
       :key="b.event_id"
       class="relative flex min-h-9 items-center gap-2 overflow-hidden rounded-[5px] bg-panel px-3 pb-1 text-[15px]"
     >
-      <b class="num">Bowl {{ b.number }}</b>
-      <span class="num">{{ levelText(b.volume_strength) }} vol</span>
+      <b class="num">{{ $t('bowlStrip.bowl', { number: b.number }) }}</b>
+      <span class="num">{{ $t('common.vol', { volume_strength: levelText(b.volume_strength) }) }}</span>
       <span class="max-w-56 truncate text-soft">{{ b.lane_names.join(', ') }}</span>
-      <span class="num" :class="isStale(b) ? 'font-bold text-stop' : ''"
-        >{{ Math.max(0, age(b)).toFixed(0) }} of {{ life(b).toFixed(0) }} min{{ isStale(b) ? ', stale' : '' }}</span
-      >
+      <span class="num" :class="isStale(b) ? 'font-bold text-stop' : ''">{{
+        $t('bowlStrip.ofMin', {
+          what: Math.max(0, age(b)).toFixed(0),
+          b: life(b).toFixed(0),
+          what2: isStale(b) ? $t('bowlStrip.stale') : '',
+        })
+      }}</span>
       <span
-        class="absolute bottom-0 left-0 h-[3px]"
+        class="absolute bottom-0 start-0 h-[3px]"
         :class="isStale(b) ? 'bg-stop' : 'bg-ink'"
         :style="{ width: `${Math.min(100, (age(b) / life(b)) * 100)}%` }"
         aria-hidden="true"

@@ -6,6 +6,9 @@ import { camera, readLane, simulatedPicture } from '../api/camera'
 import type { Schemas } from '../api/client'
 import { useNotices } from '../stores/notices'
 import PictureTaker from './PictureTaker.vue'
+import { $t } from '../lib/i18n'
+import { fixed } from '../lib/time'
+import { undertoneName } from '../lib/words'
 
 /** A camera with the card in place of the eye: read first, noted by a tap of its own. The picture is not kept. */
 const props = defineProps<{ serviceId: string; laneKey: string; isBusy: boolean }>()
@@ -33,7 +36,7 @@ const read = async (taken: Blob | Promise<Blob>) => {
     found.value = told
     picture.value = file
   } catch (error) {
-    why.value = error instanceof Error ? error.message : 'The picture could not be read.'
+    why.value = error instanceof Error ? error.message : $t('common.thePictureCouldNotBe')
   } finally {
     isReading.value = false
   }
@@ -47,7 +50,7 @@ const keep = async () => {
   try {
     await addPhoto(props.serviceId, new File([picture.value], 'strand.jpg', { type: picture.value.type }), 'other')
     picture.value = null
-    notices.say('The picture is kept with the record.')
+    notices.say($t('cameraRead.thePictureIsKeptWith'))
   } catch (error) {
     notices.fail(error)
   }
@@ -55,7 +58,7 @@ const keep = async () => {
 </script>
 
 <template>
-  <section class="flex flex-col gap-3" aria-label="Camera">
+  <section class="flex flex-col gap-3" :aria-label="$t('common.camera')">
     <div class="flex flex-wrap items-center gap-3">
       <PictureTaker
         :is-busy="isReading"
@@ -64,9 +67,9 @@ const keep = async () => {
         @take="read"
         @simulate="read(simulatedPicture(serviceId, laneKey))"
       />
-      <span v-if="!found && !why" class="text-soft">with the card: strand along the window, no flash</span>
+      <span v-if="!found && !why" class="text-soft">{{ $t('cameraRead.withTheCardStrandAlong') }}</span>
     </div>
-    <p v-if="why" class="rounded-[5px] border-l-[8px] border-ink bg-raised p-3 text-lg" role="alert">{{ why }}</p>
+    <p v-if="why" class="rounded-[5px] border-s-[8px] border-ink bg-raised p-3 text-lg" role="alert">{{ why }}</p>
     <div v-if="found" class="flex flex-wrap items-center gap-3" role="status">
       <span class="flex overflow-hidden rounded-[3px]" aria-hidden="true"
         ><span class="swatch h-12 w-12" :style="{ background: found.hex }" /><span
@@ -74,16 +77,16 @@ const keep = async () => {
           :style="{ background: found.level_hex }"
       /></span>
       <span class="grow"
-        ><b v-if="found.instrument !== 'camera'">Simulated picture, no real hair. </b
-        ><b class="num text-2xl">{{ found.level.toFixed(1) }}</b>
-        <span class="num text-soft"> ± {{ found.level_std.toFixed(1) }}</span
-        >, {{ found.undertone
-        }}<span v-if="!found.is_card_measured" class="block text-sm text-soft"
-          >The card as printed; measured once, it is surer (Studio, Card).</span
-        ></span
+        ><b v-if="found.instrument !== 'camera'">{{ `${$t('cameraRead.simulatedPictureNoRealHair')} ` }} </b
+        ><b class="num text-2xl">{{ fixed(found.level, 1) }}</b>
+        <span class="num text-soft"> ± {{ fixed(found.level_std, 1) }}</span
+        >, {{ undertoneName(found.undertone)
+        }}<span v-if="!found.is_card_measured" class="block text-sm text-soft">{{
+          $t('cameraRead.theCardAsPrintedMeasured')
+        }}</span></span
       >
-      <button type="button" class="btn btn-act" :disabled="isBusy" @click="take">Note it</button>
-      <button v-if="picture" type="button" class="btn" @click="keep">Keep the picture</button>
+      <button type="button" class="btn btn-act" :disabled="isBusy" @click="take">{{ $t('common.noteIt') }}</button>
+      <button v-if="picture" type="button" class="btn" @click="keep">{{ $t('cameraRead.keepThePicture') }}</button>
     </div>
   </section>
 </template>

@@ -2,9 +2,11 @@
 import { computed } from 'vue'
 import type { Schemas } from '../api/client'
 import { type Axis, likelyAt, pointAt } from '../lib/strip'
-import { countdown, levelText } from '../lib/time'
+import { countdown, levelText, fixed } from '../lib/time'
 import Strip from './Strip.vue'
 import Swatch from './Swatch.vue'
+import { $t } from '../lib/i18n'
+import { phaseNames } from '../lib/words'
 
 const props = defineProps<{
   lane: Schemas['Lane']
@@ -35,31 +37,45 @@ const applyFrom = computed(
 )
 const status = computed<{ text: string; isStrong: boolean; isDue?: boolean }>(() => {
   const lane = props.lane
-  if (lane.phase === 'waiting') return { text: lane.has_bowl ? 'bowl is mixed' : 'waits', isStrong: false }
-  if (lane.stop_reason) return { text: 'rinse at once', isStrong: true }
-  if (lane.phase === 'applying' && lane.application_count > 1) return { text: 'new product going on', isStrong: false }
+  if (lane.phase === 'waiting')
+    return { text: lane.has_bowl ? $t('chairLane.bowlIsMixed') : $t('chairLane.waits'), isStrong: false }
+  if (lane.stop_reason) return { text: $t('chairLane.rinseAtOnce'), isStrong: true }
+  if (lane.phase === 'applying' && lane.application_count > 1)
+    return { text: $t('chairLane.newProductGoingOn'), isStrong: false }
   if (lane.phase === 'applying')
-    return { text: `last section in ${Math.max(0, Math.round(-sinceZero.value))} min`, isStrong: false }
+    return {
+      text: $t('chairLane.lastSectionInMin', { what: Math.max(0, Math.round(-sinceZero.value)) }),
+      isStrong: false,
+    }
   if (lane.phase === 'rinsed')
-    return { text: lane.is_passed_wall ? 'rinsed past the label' : 'rinsed', isStrong: lane.is_passed_wall }
-  if (toWall.value <= 0) return { text: `label passed ${countdown(toWall.value)}`, isStrong: true }
+    return { text: lane.is_passed_wall ? $t('chairLane.rinsedPastTheLabel') : 'rinsed', isStrong: lane.is_passed_wall }
+  if (toWall.value <= 0)
+    return { text: $t('chairLane.labelPassed', { toWall: countdown(toWall.value) }), isStrong: true }
   const [soon, near] = lane.warn_mins as [number, number]
-  if (sinceZero.value >= near) return { text: `wall in ${countdown(toWall.value)}`, isStrong: true }
+  if (sinceZero.value >= near)
+    return { text: $t('chairLane.wallIn', { toWall: countdown(toWall.value) }), isStrong: true }
   const { early, late } = lane.window_min
   const isWallNear = sinceZero.value >= soon
-  const off = { basin: 'rinse', wiped: 'wipe out', dried: 'dry out' }[lane.leaves]
-  if (lane.advice?.act === 'rinse') return { text: `ready: ${off}`, isStrong: false, isDue: true }
-  if (lane.advice?.act === 'short') return { text: 'will stop short', isStrong: false, isDue: true }
+  const off = { basin: 'rinse', wiped: $t('common.wipeOut'), dried: $t('chairLane.dryOut') }[lane.leaves]
+  if (lane.advice?.act === 'rinse') return { text: $t('chairLane.ready', { off }), isStrong: false, isDue: true }
+  if (lane.advice?.act === 'short') return { text: $t('chairLane.willStopShort'), isStrong: false, isDue: true }
   if (lane.advice?.act === 'leave' && lane.advice.then === 'rinse') {
     const due = Math.max(0, Math.round(lane.advice.due_min - sinceZero.value))
-    return { text: `${off} in ${due} · wall ${Math.round(toWall.value)}`, isStrong: false, isDue: isWallNear }
+    return {
+      text: $t('chairLane.inWall', { off, due, toWall: Math.round(toWall.value) }),
+      isStrong: false,
+      isDue: isWallNear,
+    }
   }
   if (early === null || early > lane.wall_min)
-    return { text: `wall in ${toWall.value.toFixed(0)} min`, isStrong: false, isDue: isWallNear }
+    return { text: $t('chairLane.wallInMin', { toWall: toWall.value.toFixed(0) }), isStrong: false, isDue: isWallNear }
   const from = Math.max(0, Math.round(early - sinceZero.value))
   const wall = Math.round(toWall.value)
-  const to = late === null || late > lane.wall_min ? '' : ` to ${Math.max(0, Math.round(late - sinceZero.value))}`
-  const text = to ? `in ${from}${to} · wall ${wall}` : `from ${from} · wall ${wall}`
+  const to =
+    late === null || late > lane.wall_min
+      ? ''
+      : ` ${$t('chairLane.to', { what: Math.max(0, Math.round(late - sinceZero.value)) })}`
+  const text = to ? $t('chairLane.inWall2', { from, to, wall }) : $t('chairLane.fromWall', { from, wall })
   return { text, isStrong: false, isDue: isWallNear }
 })
 const window = computed(() => {
@@ -70,9 +86,14 @@ const window = computed(() => {
 const check = computed(() =>
   isLive.value && props.lane.advice && props.lane.advice.act !== 'stop' ? props.zero + props.lane.advice.due_min : null,
 )
-const label = computed(
-  () =>
-    `${props.lane.name}: ${props.lane.phase}, now about ${level.value.toFixed(1)}, target ${levelText(props.lane.target_level)}, ${status.value.text}`,
+const label = computed(() =>
+  $t('chairLane.nowAboutTarget', {
+    name: props.lane.name,
+    phase: phaseNames[props.lane.phase],
+    level: fixed(level.value, 1),
+    target_level: levelText(props.lane.target_level),
+    text: status.value.text,
+  }),
 )
 </script>
 
@@ -80,7 +101,7 @@ const label = computed(
   <div :class="{ 'bg-panel': isUrgent }">
     <button
       type="button"
-      class="flex min-h-12 w-full min-w-0 items-center gap-2.5 text-left hover:underline"
+      class="flex min-h-12 w-full min-w-0 items-center gap-2.5 text-start hover:underline"
       @click="emit('open')"
     >
       <span
@@ -99,14 +120,18 @@ const label = computed(
           ><template v-else>{{ lane.name }}</template></span
         >
         <span class="block truncate text-[13px] text-soft"
-          ><b v-if="isWaiting" class="text-ink">not sent · </b>{{ levelText(lane.volume_strength) }} vol<span
-            v-if="lane.notes.length"
-            class="md:max-lg:hidden"
-          >
-            · {{ lane.notes.join(', ') }}</span
-          ><span class="md:hidden">
-            · {{ level.toFixed(1) }} → {{ levelText(lane.target_level) }} ·
-            <b :class="{ 'text-stop': status.isStrong }">{{ status.text }}</b></span
+          ><i18n-t keypath="chairLane.vol" scope="global"
+            ><template #volume_strength>{{ levelText(lane.volume_strength) }}</template
+            ><template #part1
+              ><b v-if="isWaiting" class="text-ink">{{ `${$t('chairLane.notSent')} ` }} </b></template
+            ><template #part2
+              ><span v-if="lane.notes.length" class="md:max-lg:hidden"> · {{ lane.notes.join(', ') }}</span></template
+            ><template #part3
+              ><span class="md:hidden">
+                · {{ fixed(level, 1) }} {{ $t('arrow.on') }} {{ levelText(lane.target_level) }} ·
+                <b :class="{ 'text-stop': status.isStrong }">{{ status.text }}</b></span
+              ></template
+            ></i18n-t
           ></span
         >
       </span>
@@ -131,10 +156,10 @@ const label = computed(
       @click="emit('open')"
     />
     <div class="hidden items-center gap-3 md:flex">
-      <Swatch :now="hex" :target="lane.hex_target" :size="44" :label="`Left now, right wanted`" />
+      <Swatch :now="hex" :target="lane.hex_target" :size="44" :label="$t('common.leftNowRightWanted')" />
       <p class="min-w-0 leading-tight">
-        <span class="num text-[24px]">{{ level.toFixed(1) }}</span>
-        <span class="num text-lg text-soft"> → {{ levelText(lane.target_level) }}</span>
+        <span class="num text-[24px]">{{ fixed(level, 1) }}</span>
+        <span class="num text-lg text-soft"> {{ $t('arrow.on') }} {{ levelText(lane.target_level) }}</span>
         <span
           class="narrow block truncate text-[15px]"
           :class="status.isStrong ? 'font-bold text-stop' : status.isDue ? 'font-bold text-signal' : 'text-soft'"

@@ -51,9 +51,9 @@ const marks = computed(() => {
 </script>
 
 <template>
-  <section class="relative" :style="{ '--lanes': lanes.length }" aria-label="Zones over time">
+  <section class="relative" :style="{ '--lanes': lanes.length }" :aria-label="$t('chairLanes.zonesOverTime')">
     <div class="chair-row text-soft">
-      <span class="hidden text-sm md:block">label {{ labelMaxMin }} min</span>
+      <span class="hidden text-sm md:block">{{ $t('chairLanes.labelMin', { labelMaxMin }) }}</span>
       <div class="relative h-7">
         <span
           v-for="m in marks"

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Schemas } from '../api/client'
 import { countdown, inMinutes, minutesUntil } from '../lib/time'
 import ActPanel from './ActPanel.vue'
+import { $t } from '../lib/i18n'
 
 /** The most urgent act, alone and large; the one after it readable from afar as well; the rest small. */
 const props = defineProps<{
@@ -13,23 +14,23 @@ const props = defineProps<{
   canWeigh: boolean
   isBusy: boolean
 }>()
-const emit = defineEmits<{ do: [act: Schemas['NextAct']]; weigh: [] }>()
+const emit = defineEmits<{ do: [act: Schemas['NextAct']]; only: [act: Schemas['NextAct']]; weigh: [] }>()
 
 const first = computed(() => props.acts[0])
 const second = computed(() => props.acts[1])
 const rest = computed(() => props.acts.slice(2, 4))
 const isDue = computed(() => Boolean(first.value && minutesUntil(first.value.due_at, props.now) <= 0))
 const verbs: Record<string, string> = {
-  mix: 'Mixed',
-  start: 'First section on',
-  finish: 'Last section on',
-  read: 'Read it',
-  rinse: 'Rinsed',
-  wipe: 'Wiped out',
-  rinse_wave: 'All rinsed',
-  stop: 'Rinsed',
-  short: 'Open the zone',
-  tone: 'Go on',
+  mix: $t('chairNext.mixed'),
+  start: $t('common.firstSectionOn'),
+  finish: $t('chairNext.lastSectionOn'),
+  read: $t('common.readIt'),
+  rinse: $t('common.rinsed'),
+  wipe: $t('common.wipedOut'),
+  rinse_wave: $t('chairNext.allRinsed'),
+  stop: $t('common.rinsed'),
+  short: $t('chairNext.openTheZone'),
+  tone: $t('common.goOn'),
 }
 /** What the large clock counts: towards a look, or, once a zone is to be rinsed, towards its wall. */
 const timer = computed(() => {
@@ -39,13 +40,19 @@ const timer = computed(() => {
   const dueIn = minutesUntil(act.due_at, props.now)
   const isRinse = ['rinse', 'wipe', 'rinse_wave'].includes(act.code)
   if (isRinse && dueIn > 0)
-    return { minutes: dueIn, caption: act.code === 'wipe' ? 'until it comes off' : 'until the rinse' }
+    return {
+      minutes: dueIn,
+      caption: act.code === 'wipe' ? $t('chairNext.untilItComesOff') : $t('chairNext.untilTheRinse'),
+    }
   if (lane.stop_reason) return null // whatever time its label leaves does not count
   if (isRinse || act.code === 'stop') {
     const minutes = lane.wall_min - (props.now - new Date(lane.zero_at).getTime()) / 60_000
-    return { minutes, caption: minutes < 0 ? 'past the label' : 'to the wall' }
+    return { minutes, caption: minutes < 0 ? $t('chairNext.pastTheLabel') : $t('chairNext.toTheWall') }
   }
-  return { minutes: dueIn, caption: dueIn < 0 ? 'overdue' : act.code === 'finish' ? 'planned' : 'until the look' }
+  return {
+    minutes: dueIn,
+    caption: dueIn < 0 ? 'overdue' : act.code === 'finish' ? 'planned' : $t('chairNext.untilTheLook'),
+  }
 })
 const isStop = computed(() => first.value?.code === 'stop')
 </script>
@@ -58,37 +65,52 @@ const isStop = computed(() => first.value?.code === 'stop')
       :is-due="isDue"
       :is-stop="isStop"
       :timer="timer && { text: countdown(timer.minutes), caption: timer.caption }"
-      nothing="Nothing to do just now."
+      :nothing="$t('chairNext.nothingToDo')"
     >
-      <button
-        v-if="canWeigh"
-        type="button"
-        class="min-h-16 shrink-0 rounded-[5px] border-2 border-act-ink px-5 text-lg font-bold"
-        @click="emit('weigh')"
-      >
-        Weigh it
-      </button>
-      <button
-        v-if="first"
-        type="button"
-        class="ml-auto min-h-16 shrink-0 rounded-[5px] bg-act-ink px-5 text-lg font-bold text-act"
-        :class="{ '!bg-stop-ink !text-stop': isStop }"
-        :disabled="isBusy"
-        @click="emit('do', first)"
-      >
-        {{ verbs[first.code] }}
-      </button>
+      <div v-if="first" class="ms-auto flex shrink-0 flex-col items-stretch">
+        <button
+          type="button"
+          class="min-h-16 rounded-[5px] bg-act-ink px-5 text-lg font-bold text-act"
+          :class="{ '!bg-stop-ink !text-stop': isStop }"
+          :disabled="isBusy"
+          @click="emit('do', first)"
+        >
+          {{ verbs[first.code]
+          }}<span v-if="first.then" class="block text-sm font-semibold">{{
+            first.code === 'mix' ? $t('chairNext.andFirstSectionOn') : $t('chairNext.then', { then: first.then })
+          }}</span>
+        </button>
+        <div v-if="first.then || canWeigh" class="flex justify-center gap-5">
+          <button
+            v-if="first.then"
+            type="button"
+            class="min-h-12 px-2 text-[15px] underline underline-offset-4"
+            :disabled="isBusy"
+            @click="emit('only', first)"
+          >
+            {{ $t('chairNext.onlyThis') }}
+          </button>
+          <button
+            v-if="canWeigh"
+            type="button"
+            class="min-h-12 px-2 text-[15px] underline underline-offset-4"
+            @click="emit('weigh')"
+          >
+            {{ $t('chairNext.weighIt') }}
+          </button>
+        </div>
+      </div>
     </ActPanel>
     <section
       class="panel flex grow basis-[300px] flex-col !py-2.5 lg:grow-0 lg:basis-[330px] xl:basis-[400px]"
-      aria-label="Then"
+      :aria-label="$t('common.then')"
     >
-      <h2 class="text-sm font-semibold text-soft">Then</h2>
-      <p v-if="!second" class="text-soft">Nothing else for now.</p>
+      <h2 class="text-sm font-semibold text-soft">{{ $t('common.then') }}</h2>
+      <p v-if="!second" class="text-soft">{{ $t('chairNext.nothingElseForNow') }}</p>
       <button
         v-else
         type="button"
-        class="flex min-h-12 items-baseline gap-3 text-left hover:underline"
+        class="flex min-h-12 items-baseline gap-3 text-start hover:underline"
         @click="emit('do', second)"
       >
         <span class="grow text-[22px] leading-tight font-semibold sm:text-[24px]">{{ second.title }}</span>
@@ -98,7 +120,7 @@ const isStop = computed(() => first.value?.code === 'stop')
       </button>
       <ul>
         <li v-for="a in rest" :key="a.code + a.zone_key" class="flex items-baseline justify-between gap-3">
-          <button type="button" class="min-h-8 truncate text-left hover:underline" @click="emit('do', a)">
+          <button type="button" class="min-h-8 truncate text-start hover:underline" @click="emit('do', a)">
             {{ a.title }}
           </button>
           <span class="num whitespace-nowrap" :class="{ 'font-bold': minutesUntil(a.due_at, now) <= 0 }">{{

@@ -6,6 +6,7 @@ import { clearRequests, countAlike, noteReminder } from '../api/afterwards'
 import type { Schemas } from '../api/client'
 import { clock as clockText, dayName } from '../lib/time'
 import { useNotices } from '../stores/notices'
+import { $t } from '../lib/i18n'
 
 /** What waits for the desk: requests of new clients, and reminders to send. */
 defineProps<{ requests: readonly Schemas['DayVisit'][]; reminders: readonly Schemas['DayReminder'][] }>()
@@ -15,7 +16,7 @@ const note = async (r: Schemas['DayReminder'], isSent: boolean) => {
   try {
     await noteReminder(r.service_id, isSent)
     await client.invalidateQueries({ queryKey: ['day'] })
-    if (isSent) notices.say(`${r.client_name} is reminded.`, () => void note(r, false))
+    if (isSent) notices.say($t('dayWaits.isReminded', { client_name: r.client_name }), () => void note(r, false))
   } catch (error) {
     notices.fail(error)
   }
@@ -33,7 +34,7 @@ const clear = async (id: string) => {
   try {
     const count = await clearRequests(id)
     clearing.value = null
-    notices.say(count === 1 ? 'The request is cleared.' : `${count} requests of one sender are cleared.`)
+    notices.say(count === 1 ? $t('dayWaits.theRequestIsCleared') : $t('dayWaits.requestsOfOneSenderAre', { count }))
   } catch (error) {
     notices.fail(error)
   } finally {
@@ -43,7 +44,7 @@ const clear = async (id: string) => {
 const copy = async (r: Schemas['DayReminder']) => {
   try {
     await navigator.clipboard.writeText(r.text)
-    notices.say('The text is copied; send it, then note it.')
+    notices.say($t('dayWaits.theTextIsCopiedSend'))
   } catch {
     notices.say(r.text)
   }
@@ -53,31 +54,43 @@ const copy = async (r: Schemas['DayReminder']) => {
 <template>
   <section
     v-if="requests.length || reminders.length"
-    class="mb-3 rounded-[7px] border-l-[8px] border-signal bg-panel py-2 pr-4 pl-2"
-    aria-label="For the desk"
+    class="mb-3 rounded-[7px] border-s-[8px] border-signal bg-panel py-2 pe-4 ps-2"
+    :aria-label="$t('dayWaits.forTheDesk')"
   >
     <ul>
       <li v-for="r in requests" :key="r.service_id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-1">
         <span class="grow"
-          ><strong>Request, {{ r.client_name }}:</strong> {{ dayName(r.starts_at) }}, {{ clockText(r.starts_at) }}</span
+          ><strong>{{ $t('dayWaits.request', { client_name: r.client_name }) }}</strong> {{ dayName(r.starts_at) }},
+          {{ clockText(r.starts_at) }}</span
         >
-        <RouterLink class="btn !min-h-11" :to="{ name: 'consultation', params: { id: r.service_id } }"
-          >Look at it</RouterLink
-        >
+        <RouterLink class="btn !min-h-11" :to="{ name: 'consultation', params: { id: r.service_id } }">{{
+          $t('common.lookAtIt')
+        }}</RouterLink>
         <template v-if="clearing?.id === r.service_id">
           <button type="button" class="btn !min-h-11" @click="clear(r.service_id)">
             {{
-              clearing.count === 1 ? 'Clear it for good' : `Clear ${clearing.count} of this sender for good`
-            }}</button><button type="button" class="btn !min-h-11" @click="clearing = null">Keep</button>
+              clearing.count === 1
+                ? $t('dayWaits.clearItForGood')
+                : $t('dayWaits.clearOfThisSenderFor', { count: clearing.count })
+            }}</button><button type="button" class="btn !min-h-11" @click="clearing = null">
+            {{ $t('common.keep') }}
+          </button>
         </template>
-        <button v-else type="button" class="btn !min-h-11" @click="ask(r.service_id)">Not meant</button>
+        <button v-else type="button" class="btn !min-h-11" @click="ask(r.service_id)">
+          {{ $t('dayWaits.notMeant') }}
+        </button>
       </li>
       <li v-for="r in reminders" :key="r.service_id" class="flex flex-wrap items-center gap-x-4 gap-y-1 py-1">
         <span class="grow"
-          ><strong>Remind {{ r.client_name }}:</strong> comes {{ dayName(r.starts_at) }}</span
+          ><i18n-t keypath="dayWaits.comes" scope="global"
+            ><template #starts_at>{{ dayName(r.starts_at) }}</template
+            ><template #part1
+              ><strong>{{ $t('dayWaits.remind', { client_name: r.client_name }) }}</strong></template
+            ></i18n-t
+          ></span
         >
-        <button type="button" class="btn !min-h-11" @click="copy(r)">Copy the text</button>
-        <button type="button" class="btn !min-h-11" @click="note(r, true)">Reminded</button>
+        <button type="button" class="btn !min-h-11" @click="copy(r)">{{ $t('dayWaits.copyTheText') }}</button>
+        <button type="button" class="btn !min-h-11" @click="note(r, true)">{{ $t('dayWaits.reminded') }}</button>
       </li>
     </ul>
   </section>

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import { afterwards } from '../api/afterwards'
+import { dayText } from '../lib/time'
 
 /** Finding a client or a service by a few letters of the name or the wish. */
 const typed = ref('')
@@ -15,30 +16,29 @@ watch(typed, (t) => {
 const isAsked = computed(() => text.value.length >= 2)
 const query = useQuery(computed(() => ({ ...afterwards.search(text), enabled: isAsked.value })))
 const found = computed(() => (isAsked.value ? query.data.value : undefined))
-const date = (at: string) =>
-  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+const date = (at: string) => dayText(at, { day: 'numeric', month: 'short', year: 'numeric' })
 </script>
 
 <template>
   <div class="relative">
-    <label class="sr-only" for="find">Find a client or a service</label>
+    <label class="sr-only" for="find">{{ $t('findBox.findAClientOrA') }}</label>
     <input
       id="find"
       v-model="typed"
       class="field w-full"
       type="search"
       autocomplete="off"
-      placeholder="Find a client or a wish"
+      :placeholder="$t('findBox.findAClientOrA2')"
       @keydown.esc="typed = ''"
     />
     <div
       v-if="found"
-      class="absolute right-0 z-30 mt-1 max-h-[70dvh] w-[min(92vw,460px)] overflow-y-auto rounded-[7px] border border-line bg-raised p-2 shadow-lg"
+      class="absolute end-0 z-30 mt-1 max-h-[70dvh] w-[min(92vw,460px)] overflow-y-auto rounded-[7px] border border-line bg-raised p-2 shadow-lg"
       role="region"
-      aria-label="Found"
+      :aria-label="$t('findBox.found')"
     >
       <p v-if="found.clients.length === 0 && found.services.length === 0" class="p-2 text-soft">
-        Nothing has “{{ text }}” in its name or wish.
+        {{ $t('findBox.nothingHasInItsName', { text }) }}
       </p>
       <ul v-if="found.clients.length">
         <li v-for="c in found.clients" :key="c.id">
@@ -50,7 +50,7 @@ const date = (at: string) =>
         </li>
       </ul>
       <template v-if="found.services.length">
-        <p class="label mt-2 px-2">Services</p>
+        <p class="label mt-2 px-2">{{ $t('findBox.services') }}</p>
         <ul>
           <li v-for="s in found.services" :key="s.id">
             <RouterLink

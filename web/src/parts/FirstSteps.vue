@@ -5,26 +5,31 @@ import { useRouter } from 'vue-router'
 import { begins } from '../api/begin'
 import { beginRound } from '../api/practice'
 import { useNotices } from '../stores/notices'
+import { $t } from '../lib/i18n'
 
 /** What a new studio has still to do: a quarter of an hour, in any order; gone when a service has begun. */
 const query = useQuery(begins.steps())
 const said = {
-  shelf: { title: 'What you lighten with', why: 'Lighteners with their labels, and your developers.', to: 'shelf' },
-  toners: {
-    title: 'What you tone with',
-    why: 'Shades by family and depth; measured colours if there are any.',
+  shelf: {
+    title: $t('firstSteps.whatYouLightenWith'),
+    why: $t('firstSteps.lightenersWithTheirLabelsAnd'),
     to: 'shelf',
   },
-  school: { title: 'How you work', why: 'Pace, usual strengths, how fast your hands are.', to: 'studio' },
-  members: { title: 'Who works here', why: 'Others, and what each may do.', to: 'studio' },
+  toners: {
+    title: $t('firstSteps.whatYouToneWith'),
+    why: $t('firstSteps.shadesByFamilyAndDepth'),
+    to: 'shelf',
+  },
+  school: { title: $t('firstSteps.howYouWork'), why: $t('firstSteps.paceUsualStrengthsHowFast'), to: 'studio' },
+  members: { title: $t('firstSteps.whoWorksHere'), why: $t('firstSteps.othersAndWhatEachMay'), to: 'studio' },
   eye: {
-    title: 'How you see',
-    why: 'Twelve strands, five minutes: your readings are then corrected.',
+    title: $t('firstSteps.howYouSee'),
+    why: $t('firstSteps.twelveStrandsFiveMinutesYour'),
     to: 'calibrate',
   },
   service: {
-    title: 'A first head',
-    why: 'New service, up here; or a head to practise on, told already, that is of nobody.',
+    title: $t('firstSteps.aFirstHead'),
+    why: $t('firstSteps.newServiceUpHereOr'),
     to: null,
   },
 } as const
@@ -50,8 +55,8 @@ const next = computed(() => steps.value.find((s) => !s.is_done)?.code)
 
 <template>
   <section v-if="isNew" class="panel mb-4" aria-labelledby="first-steps">
-    <h2 id="first-steps" class="text-2xl">First steps</h2>
-    <p class="mb-2 text-soft">A quarter of an hour, in any order.</p>
+    <h2 id="first-steps" class="text-2xl">{{ $t('firstSteps.firstSteps') }}</h2>
+    <p class="mb-2 text-soft">{{ $t('firstSteps.aQuarterOfAnHour') }}</p>
     <ol>
       <li v-for="(s, i) in steps" :key="s.code" class="flex min-h-16 items-center gap-4 border-t border-line py-2">
         <span class="num w-6 text-2xl" :class="{ 'text-soft': s.is_done }" aria-hidden="true">{{
@@ -59,7 +64,7 @@ const next = computed(() => steps.value.find((s) => !s.is_done)?.code)
         }}</span>
         <span class="grow"
           ><strong class="block text-lg leading-tight" :class="{ 'text-soft': s.is_done }">{{ s.title }}</strong
-          ><span class="text-soft">{{ s.is_done ? 'Done.' : s.why }}</span></span
+          ><span class="text-soft">{{ s.is_done ? $t('firstSteps.done') : s.why }}</span></span
         >
         <button
           v-if="s.code === 'service' && !s.is_done"
@@ -68,10 +73,10 @@ const next = computed(() => steps.value.find((s) => !s.is_done)?.code)
           :disabled="isBusy"
           @click="practice"
         >
-          A practice head
+          {{ $t('firstSteps.aPracticeHead') }}
         </button>
         <RouterLink v-if="s.to" class="btn" :class="{ 'btn-act': s.code === next }" :to="{ name: s.to }">{{
-          s.is_done ? 'Look' : 'Go there'
+          s.is_done ? $t('common.look') : $t('firstSteps.goThere')
         }}</RouterLink>
       </li>
     </ol>

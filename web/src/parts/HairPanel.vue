@@ -15,6 +15,7 @@ import {
   thicknesses,
   tones,
   undertones,
+  undertoneName,
 } from '../lib/words'
 import {
   addPart,
@@ -38,6 +39,7 @@ import Stepper from './Stepper.vue'
 import StrandBar from './StrandBar.vue'
 import SwatchScale from './SwatchScale.vue'
 import Tick from './Tick.vue'
+import { $t } from '../lib/i18n'
 
 /** Reading the chosen zones, all at once: each of their kinds of hair, and each part of its strands. */
 const props = defineProps<{
@@ -73,7 +75,7 @@ watch(
   },
 )
 const kinds = computed(() => [
-  { value: 'rest' as const, name: first.value?.pieces?.rest_name || 'The rest' },
+  { value: 'rest' as const, name: first.value?.pieces?.rest_name || $t('hairPanel.theRest') },
   { value: 'pieces' as const, name: first.value?.pieces?.name ?? '' },
 ])
 /** What the server painted is of hair as it was; it paints anew. */
@@ -178,9 +180,12 @@ const way = computed(() => {
   return ways.size === 1 ? ([...ways][0] ?? null) : null
 })
 const ways = computed(() => [
-  ...(lightens.value ? [{ value: 'lighter' as const, name: 'Lighter' }] : []),
-  { value: 'keep' as const, name: isZone.value ? 'Keep depth: no product' : 'Leave out: no product' },
-  { value: 'deeper' as const, name: 'Deeper' },
+  ...(lightens.value ? [{ value: 'lighter' as const, name: $t('hairPanel.lighter') }] : []),
+  {
+    value: 'keep' as const,
+    name: isZone.value ? $t('hairPanel.keepDepthNoProduct') : $t('hairPanel.leaveOutNoProduct'),
+  },
+  { value: 'deeper' as const, name: $t('hairPanel.deeper') },
 ])
 const setKeeps = (p: Part, isKept: boolean) => {
   if ('keeps_depth' in p) p.keeps_depth = isKept
@@ -224,14 +229,14 @@ const setTarget = (level: number) =>
     z.target_level = at
     z.target_hex = lifted.data.value?.hexes[lifted.data.value.levels.indexOf(level)] ?? natural(at)
   })
-const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
+const toneOptions = [{ value: '', name: $t('hairPanel.asTheWish') }, ...tones] as const
 </script>
 
 <template>
   <div class="flex flex-col gap-4">
     <Choice
       v-if="hasTwoKinds"
-      legend="Kind of hair"
+      :legend="$t('hairPanel.kindOfHair')"
       :options="kinds"
       :model-value="kind"
       @update:model-value="openKind"
@@ -248,21 +253,30 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
       @part="part"
     >
       <button v-if="!isMain" type="button" class="btn btn-quiet !min-h-11 text-[15px]" @click="together">
-        Read as one again
+        {{ $t('hairPanel.readAsOneAgain') }}
       </button>
     </StrandBar>
     <p v-if="slot === 'root'" class="-mt-2 text-sm text-soft">
-      The first {{ head.root_mm }} mm, warmed by the scalp. Longer regrowth is planned as two applications.
+      {{ $t('hairPanel.theFirstMmWarmedBy', { root_mm: head.root_mm }) }}
     </p>
     <p v-if="!isReady" class="text-soft">
-      Not all of these zones are read in this part.
-      <button type="button" class="underline underline-offset-4" @click="slot = 'lengths'">To the lengths</button>
+      {{ $t('hairPanel.notAllOfTheseZones') }}
+      <button type="button" class="underline underline-offset-4" @click="slot = 'lengths'">
+        {{ $t('hairPanel.toTheLengths') }}
+      </button>
     </p>
     <template v-if="isReady">
-      <HairStrand v-if="lies" :colours="lies.dry" :seed="lies.seed" :label="`The hair of ${first?.name}, dry`" />
-      <p v-else-if="props.stills && props.zones.length > 1" class="text-soft">Choose one zone to look at its hair.</p>
+      <HairStrand
+        v-if="lies"
+        :colours="lies.dry"
+        :seed="lies.seed"
+        :label="$t('hairPanel.theHairOfDry', { name: first?.name })"
+      />
+      <p v-else-if="props.stills && props.zones.length > 1" class="text-soft">
+        {{ $t('hairPanel.chooseOneZoneToLook') }}
+      </p>
       <SwatchScale
-        :legend="props.stills ? 'Level now, as you see it' : 'Level now'"
+        :legend="props.stills ? $t('hairPanel.levelNowAsYouSee') : $t('common.levelNow')"
         :levels="props.natural.levels"
         :hexes="props.natural.hexes"
         :model-value="same('start_level')"
@@ -270,14 +284,14 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
       />
       <Choice
         v-if="lightens || deepens"
-        legend="Wanted here"
+        :legend="$t('hairPanel.wantedHere')"
         :options="ways"
         :model-value="way"
         @update:model-value="setWay"
       />
       <SwatchScale
         v-if="way === 'deeper' && deeper.levels.length"
-        legend="Level wanted, deeper than now"
+        :legend="$t('hairPanel.levelWantedDeeperThanNow')"
         :levels="deeper.levels"
         :hexes="deeper.hexes"
         :model-value="target"
@@ -285,7 +299,7 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
       />
       <SwatchScale
         v-else-if="lifted.data.value && lightens && way !== 'keep'"
-        legend="Level wanted, as this hair will look there before toner"
+        :legend="$t('hairPanel.levelWantedAsThisHair')"
         :levels="lifted.data.value.levels"
         :hexes="lifted.data.value.hexes"
         :undertones="lifted.data.value.undertones"
@@ -296,43 +310,43 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
       <div v-if="!isMain" class="grid gap-4 sm:grid-cols-2">
         <Stepper
           v-if="slot !== 'root'"
-          label="From the scalp"
-          unit="mm"
+          :label="$t('hairPanel.fromTheScalp')"
+          :unit="$t('common.mm')"
           :min="1"
           :max="1499"
           :step="slot === 'ends' ? 10 : 5"
-          placeholder="differ"
+          :placeholder="$t('common.differ')"
           :model-value="samePart('from_mm')"
           @update:model-value="(v) => edge('from_mm', v)"
         />
         <Stepper
           v-if="slot !== 'ends'"
-          :label="slot === 'root' ? 'Regrowth' : 'To'"
-          unit="mm"
+          :label="slot === 'root' ? $t('hairPanel.regrowth') : $t('hairPanel.to')"
+          :unit="$t('common.mm')"
           :min="1"
           :max="1500"
           :step="slot === 'root' ? 2 : 5"
-          placeholder="differ"
+          :placeholder="$t('common.differ')"
           :model-value="samePart('to_mm')"
           @update:model-value="(v) => edge('to_mm', v)"
         />
         <Choice
           v-if="slot !== 'ends'"
-          legend="Meets what comes after it in"
+          :legend="$t('hairPanel.meetsWhatComesAfterIt')"
           :options="meetings"
           :model-value="samePart('meeting')"
           @update:model-value="(v) => set((p) => ((p as StrandPart).meeting = v))"
         />
       </div>
       <Choice
-        legend="Before today"
+        :legend="$t('hairPanel.beforeToday')"
         :options="histories"
         :model-value="same('history')"
         @update:model-value="(v) => set((h) => (h.history = v))"
       />
       <SwatchScale
         v-if="same('history') === 'tinted'"
-        legend="Level of the tint"
+        :legend="$t('hairPanel.levelOfTheTint')"
         :levels="props.natural.levels.filter((l) => Number.isInteger(l))"
         :hexes="props.natural.hexes.filter((_, i) => Number.isInteger(props.natural.levels[i]))"
         :model-value="same('tint_level') ?? null"
@@ -340,38 +354,38 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
       />
       <Choice
         v-if="same('history') === 'direct_dye'"
-        legend="Hue of the old dye"
+        :legend="$t('hairPanel.hueOfTheOldDye')"
         :options="dyeHues"
         :model-value="same('dye_hue') ?? null"
         @update:model-value="(v) => set((h) => (h.dye_hue = v))"
       />
       <div class="grid gap-4 sm:grid-cols-2">
         <Choice
-          legend="Porosity"
+          :legend="$t('hairPanel.porosity')"
           :options="porosities"
           :model-value="same('porosity')"
           @update:model-value="(v) => set((h) => (h.porosity = v))"
         />
         <Choice
-          legend="Strand"
+          :legend="$t('common.strand')"
           :options="thicknesses"
           :model-value="same('thickness')"
           @update:model-value="(v) => set((h) => (h.thickness = v))"
         />
         <Choice
-          legend="Wet stretch"
+          :legend="$t('hairPanel.wetStretch')"
           :options="elasticities"
           :model-value="same('elasticity')"
           @update:model-value="(v) => set((h) => (h.elasticity = v))"
         />
         <Choice
-          legend="Breakage"
+          :legend="$t('hairPanel.breakage')"
           :options="breakages"
           :model-value="same('breakage')"
           @update:model-value="(v) => set((h) => (h.breakage = v))"
         />
         <div>
-          <label class="label" for="undertone">Warmth that shows</label>
+          <label class="label" for="undertone">{{ $t('hairPanel.warmthThatShows') }}</label>
           <select
             id="undertone"
             class="field"
@@ -383,57 +397,57 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
               }
             "
           >
-            <option value="">Not looked at</option>
-            <option v-for="u in undertones" :key="u" :value="u">{{ u }}</option>
+            <option value="">{{ $t('hairPanel.notLookedAt') }}</option>
+            <option v-for="u in undertones" :key="u" :value="u">{{ undertoneName(u) }}</option>
           </select>
         </div>
         <template v-if="isZone">
           <Choice
-            legend="Density"
+            :legend="$t('hairPanel.density')"
             :options="densities"
             :model-value="sameZone('density')"
             @update:model-value="(v) => emit('edit', (z) => (z.density = v))"
           />
           <Choice
-            legend="Covering"
+            :legend="$t('common.covering')"
             :options="coverings"
             :model-value="sameZone('covering')"
             @update:model-value="(v) => emit('edit', (z) => (z.covering = v))"
           />
           <Stepper
-            label="Hair length"
-            unit="mm"
+            :label="$t('hairPanel.hairLength')"
+            :unit="$t('common.mm')"
             :min="20"
             :max="1500"
             :step="50"
-            placeholder="differ"
+            :placeholder="$t('common.differ')"
             :model-value="sameZone('length_mm')"
             @update:model-value="(v) => emit('edit', (z) => setLength(z, v))"
           />
           <Stepper
-            label="Sections"
+            :label="$t('hairPanel.sections')"
             unit=""
             :min="1"
             :max="60"
             :step="1"
-            placeholder="differ"
+            :placeholder="$t('common.differ')"
             :model-value="sameZone('foil_count')"
             @update:model-value="(v) => emit('edit', (z) => (z.foil_count = Math.round(v)))"
           />
           <Stepper
-            label="Pace"
-            unit="min a section"
+            :label="$t('hairPanel.pace')"
+            :unit="$t('hairPanel.minASection')"
             :min="0.1"
             :max="6"
             :step="0.1"
-            placeholder="differ"
+            :placeholder="$t('common.differ')"
             :model-value="sameZone('pace_min_per_foil')"
             @update:model-value="(v) => emit('edit', (z) => (z.pace_min_per_foil = Math.round(v * 10) / 10))"
           />
         </template>
       </div>
       <Choice
-        legend="Tone here"
+        :legend="$t('hairPanel.toneHere')"
         :options="toneOptions"
         :model-value="same('tone') ?? ''"
         @update:model-value="(v) => set((p) => (p.tone = v === '' ? null : v))"
@@ -453,17 +467,17 @@ const toneOptions = [{ value: '', name: 'As the wish' }, ...tones] as const
             :model-value="sameZone('is_delicate') === true"
             @update:model-value="(v) => emit('edit', (z) => (z.is_delicate = v))"
           >
-            Delicate: fine, baby hair
+            {{ $t('hairPanel.delicateFineBabyHair') }}
           </Tick>
           <Tick
             :model-value="sameZone('touches_the_scalp') === true"
             @update:model-value="(v) => emit('edit', (z) => ((z.is_on_scalp = v), (z.touches_the_scalp = v)))"
           >
-            Product on the scalp
+            {{ $t('hairPanel.productOnTheScalp') }}
           </Tick>
         </div>
         <button type="button" class="btn self-start" @click="emit('leaveOut')">
-          Forget {{ zones.length === 1 ? 'this zone' : 'these zones' }}
+          {{ $t('hairPanel.forget', zones.length) }}
         </button>
       </template>
     </template>

@@ -22,7 +22,7 @@ const draw = () => {
   if (width === 0) return
   if (el.width !== width || el.height !== height) Object.assign(el, { width, height })
   context.globalAlpha = 1
-  context.fillStyle = props.colours.shade
+  context.fillStyle = props.colours.body
   context.fillRect(0, 0, width, height)
   context.lineCap = 'round'
   /** A soft line through places evenly spread from one end to the other. */
@@ -40,10 +40,10 @@ const draw = () => {
     context.stroke()
   }
   // the strand lies across: from the scalp on the left to its end on the right
-  for (const f of fibres(props.seed, 420, props.isWet ?? false)) {
+  for (const f of fibres(props.seed, 560, props.isWet ?? false)) {
     context.strokeStyle = props.colours[f.colour]
     context.lineWidth = Math.max(f.width * height, 1)
-    context.globalAlpha = f.colour === 'sheen' ? 0.4 : 0.75
+    context.globalAlpha = f.colour === 'sheen' ? 0.5 : 0.85
     line(0, 1, f.x)
   }
   if (props.paste) {

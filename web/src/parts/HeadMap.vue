@@ -2,6 +2,7 @@
 import { computed, useId } from 'vue'
 import { half } from '../lib/head'
 import { AREA_HALVES, type Fill } from '../stores/zones'
+import { $t } from '../lib/i18n'
 
 /** The head from behind, from above and from both sides; zones as areas, tapped to select. */
 const props = defineProps<{
@@ -56,10 +57,10 @@ const hairFromSide =
 const face =
   'M53 76 C47 84 44 90 43 96 C38 106 33 112 32 116 C34 120 40 119 41 122 C41 127 39 129 41 133 C42 138 43 141 45 146 C54 155 72 152 84 146 C90 152 93 166 92 178 M134 146 C136 158 138 168 142 178'
 const views = [
-  { name: 'Back', x: 0, y: 0, areas: back, clip: 'clip-back', flip: false },
-  { name: 'Above', x: 216, y: 0, areas: above, clip: 'clip-above', flip: false },
-  { name: 'Left', x: 0, y: 206, areas: side('left'), clip: 'clip-side', flip: false },
-  { name: 'Right', x: 216, y: 206, areas: side('right'), clip: 'clip-side', flip: true },
+  { name: $t('headMap.back'), x: 0, y: 0, areas: back, clip: 'clip-back', flip: false },
+  { name: $t('headMap.above'), x: 216, y: 0, areas: above, clip: 'clip-above', flip: false },
+  { name: $t('common.left'), x: 0, y: 206, areas: side('left'), clip: 'clip-side', flip: false },
+  { name: $t('common.right'), x: 216, y: 206, areas: side('right'), clip: 'clip-side', flip: true },
 ]
 interface Piece extends Area {
   id: string

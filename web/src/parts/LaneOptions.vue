@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
 import { levelText } from '../lib/time'
+import { $t } from '../lib/i18n'
 
 /** What can be done with a zone besides reading and rinsing; each says what it does to the curve before it is done. */
 const props = defineProps<{
@@ -20,8 +21,8 @@ const ready = (o: Schemas['LaneOption']) => {
   if (early === null) return ''
   const from = Math.max(0, Math.round(early - since.value))
   return late === null
-    ? `target from ${from} min`
-    : `target in ${from} to ${Math.max(0, Math.round(late - since.value))} min`
+    ? $t('laneOptions.targetFromMin', { from })
+    : $t('laneOptions.targetInToMin', { from, what: Math.max(0, Math.round(late - since.value)) })
 }
 const choose = (o: Schemas['LaneOption']) => {
   if (o.asks_label && asked.value !== keyOf(o)) asked.value = keyOf(o)
@@ -31,36 +32,38 @@ const choose = (o: Schemas['LaneOption']) => {
 
 <template>
   <div v-if="options.length">
-    <h3 class="label">What else can be done, and what it would do</h3>
+    <h3 class="label">{{ $t('laneOptions.whatElseCanBeDone') }}</h3>
     <ul class="flex flex-col gap-1.5">
       <li v-for="o in options" :key="keyOf(o)">
         <button
           type="button"
-          class="btn w-full justify-between py-1.5 text-left"
+          class="btn w-full justify-between py-1.5 text-start"
           :disabled="isBusy || o.blocked !== null"
           @click="choose(o)"
         >
           <span class="grow">{{ o.title }}</span>
-          <span v-if="o.blocked" class="max-w-[55%] text-right text-sm font-normal">{{ o.blocked }}</span>
-          <span v-else class="text-right text-sm leading-tight font-normal"
+          <span v-if="o.blocked" class="max-w-[55%] text-end text-sm font-normal">{{ o.blocked }}</span>
+          <span v-else class="text-end text-sm leading-tight font-normal"
             >{{ o.effect
             }}<span class="block text-soft">{{
-              ready(o) || `${levelText(Math.round(o.level_at_wall * 10) / 10)} at its wall`
+              ready(o) ||
+              $t('laneOptions.atItsWall', { level_at_wall: levelText(Math.round(o.level_at_wall * 10) / 10) })
             }}</span></span
           >
         </button>
         <div
           v-if="asked === keyOf(o)"
-          class="mt-1.5 rounded-[5px] border-l-[8px] border-signal bg-raised p-3"
+          class="mt-1.5 rounded-[5px] border-s-[8px] border-signal bg-raised p-3"
           role="alert"
         >
           <p class="mb-2">
-            Does the label of {{ lightenerName }} allow another application on the same hair today? If it does not say
-            so, leave it.
+            {{ $t('laneOptions.doesTheLabelOfAllow', { lightenerName }) }}
           </p>
           <div class="flex flex-wrap gap-2">
-            <button type="button" class="btn btn-act" :disabled="isBusy" @click="choose(o)">I read it: it does</button>
-            <button type="button" class="btn" @click="asked = null">Leave it</button>
+            <button type="button" class="btn btn-act" :disabled="isBusy" @click="choose(o)">
+              {{ $t('laneOptions.iReadItItDoes') }}
+            </button>
+            <button type="button" class="btn" @click="asked = null">{{ $t('common.leaveIt') }}</button>
           </div>
         </div>
       </li>

@@ -15,6 +15,7 @@ import {
 import Choice from './Choice.vue'
 import Stepper from './Stepper.vue'
 import Tick from './Tick.vue'
+import { $t } from '../lib/i18n'
 
 /** What few heads need: curl, grey, old colour, another product, another kind of hair in turn. */
 const props = defineProps<{
@@ -27,12 +28,12 @@ const props = defineProps<{
 const emit = defineEmits<{ edit: [change: (zone: Zone) => void]; set: [change: (part: Kind | StrandPart) => void] }>()
 const shelf = useQuery(queries.shelf())
 const lighteners = computed(() => [
-  { value: '', name: 'As the service' },
+  { value: '', name: $t('moreHair.asTheService') },
   ...(shelf.data.value?.lighteners ?? []).map((x) => ({ value: x.key, name: x.name })),
 ])
-const hues = [{ value: '', name: 'None' }, ...dyeHues] as const
-const ownCoverings = [{ value: '', name: 'As the zone' }, ...coverings] as const
-const ownLoads = [{ value: '', name: 'As the zone' }, ...loads] as const
+const hues = [{ value: '', name: $t('common.none') }, ...dyeHues] as const
+const ownCoverings = [{ value: '', name: $t('moreHair.asTheZone') }, ...coverings] as const
+const ownLoads = [{ value: '', name: $t('moreHair.asTheZone') }, ...loads] as const
 const isZone = computed(() => props.kind === 'rest' && props.place === 'lengths')
 function same<K extends keyof HairPart | 'lightener' | 'load' | 'covering'>(field: K) {
   const first = props.parts[0]
@@ -72,68 +73,68 @@ const editPieces = (change: (pieces: NonNullable<Zone['pieces']>) => void) =>
       data-testid="more-hair"
     >
       <span class="transition-transform group-open:rotate-90" aria-hidden="true">›</span>
-      More: curl, grey, {{ lightens ? 'product, ' : '' }}two kinds of hair
+      {{ lightens ? $t('moreHair.moreWithProduct') : $t('moreHair.more') }}
     </summary>
     <div class="flex flex-col gap-4 p-3 pt-1">
       <div class="grid gap-4 sm:grid-cols-2">
         <Choice
-          legend="Curl"
+          :legend="$t('moreHair.curl')"
           :options="curls"
           :model-value="same('curl') ?? null"
           @update:model-value="(v) => emit('set', (p) => (p.curl = v))"
         />
         <Choice
-          legend="Drinks product"
+          :legend="$t('moreHair.drinksProduct')"
           :options="textures"
           :model-value="same('texture') ?? null"
           @update:model-value="(v) => emit('set', (p) => (p.texture = v))"
         />
         <Stepper
-          label="Grey share"
+          :label="$t('moreHair.greyShare')"
           unit="%"
           :min="0"
           :max="100"
           :step="10"
-          placeholder="differ"
+          :placeholder="$t('common.differ')"
           :model-value="same('grey_share') === undefined ? null : Math.round(same('grey_share')! * 100)"
           @update:model-value="(v) => emit('set', (p) => (p.grey_share = v / 100))"
         />
         <Stepper
           v-if="isZone && lightens"
-          label="Keep off the scalp"
-          unit="mm"
+          :label="$t('moreHair.keepOffTheScalp')"
+          :unit="$t('common.mm')"
           :min="0"
           :max="300"
           :step="1"
-          placeholder="differ"
+          :placeholder="$t('common.differ')"
           :model-value="sameZone('off_scalp_mm')"
           @update:model-value="(v) => emit('edit', (z) => (z.off_scalp_mm = Math.min(v, z.length_mm - 5)))"
         />
       </div>
       <Choice
         v-if="same('history') !== 'virgin' && same('history') !== 'direct_dye'"
-        legend="Old colour that still shows"
+        :legend="$t('moreHair.oldColourThatStillShows')"
         :options="hues"
         :model-value="same('dye_hue') === undefined ? null : (same('dye_hue') ?? '')"
         @update:model-value="(v) => emit('set', (p) => (p.dye_hue = v === '' ? null : v))"
       />
       <template v-if="lightens">
         <Choice
-          legend="Lightener here"
+          :legend="$t('moreHair.lightenerHere')"
           :options="lighteners"
           :model-value="same('lightener') === undefined ? null : (same('lightener') ?? '')"
           @update:model-value="(v) => emit('set', (p) => (p.lightener = v === '' ? null : v))"
         />
         <div class="grid gap-4 sm:grid-cols-2">
           <Choice
-            legend="Load of product"
+            :legend="$t('moreHair.loadOfProduct')"
             :options="isZone ? loads : ownLoads"
             :model-value="same('load') ?? (isZone ? null : '')"
             @update:model-value="(v) => emit('set', (p) => (p.load = (v === '' ? null : v) as Zone['load']))"
           />
           <Choice
             v-if="!isZone"
-            legend="Covering here"
+            :legend="$t('moreHair.coveringHere')"
             :options="ownCoverings"
             :model-value="same('covering') ?? ''"
             @update:model-value="(v) => emit('set', (p) => (p.covering = (v === '' ? null : v) as Zone['covering']))"
@@ -142,34 +143,43 @@ const editPieces = (change: (pieces: NonNullable<Zone['pieces']>) => void) =>
       </template>
       <template v-if="place === 'lengths'">
         <Tick :model-value="hasPieces" @update:model-value="setPieces">
-          Two kinds in turn: old highlights between, or low and high foils
+          {{ $t('moreHair.twoKindsInTurnOld') }}
         </Tick>
         <div v-if="hasPieces" class="grid gap-4 sm:grid-cols-2">
           <div>
-            <label class="label" for="piece-name">The one kind</label
-            ><input id="piece-name" class="field" maxlength="40" v-model.lazy="pieceName" />
+            <label class="label" for="piece-name">{{ $t('moreHair.theOneKind') }}</label><input
+              id="piece-name"
+              class="field"
+              maxlength="40"
+              v-model.lazy="pieceName"
+            />
           </div>
           <div>
-            <label class="label" for="rest-name">The other</label
-            ><input id="rest-name" class="field" maxlength="40" placeholder="the rest" v-model.lazy="restName" />
+            <label class="label" for="rest-name">{{ $t('moreHair.theOther') }}</label><input
+              id="rest-name"
+              class="field"
+              maxlength="40"
+              :placeholder="$t('moreHair.theRest')"
+              v-model.lazy="restName"
+            />
           </div>
           <Stepper
-            :label="`Share of ${samePiece('name') ?? 'the one kind'}`"
+            :label="$t('moreHair.shareOf', { samePiece: samePiece('name') ?? $t('moreHair.theOneKind2') })"
             unit="%"
             :min="5"
             :max="95"
             :step="5"
-            placeholder="differ"
+            :placeholder="$t('common.differ')"
             :model-value="samePiece('share') === null ? null : Math.round(samePiece('share')! * 100)"
             @update:model-value="(v) => editPieces((p) => (p.share = v / 100))"
           />
           <Stepper
-            label="From one to the next"
-            unit="mm"
+            :label="$t('moreHair.fromOneToTheNext')"
+            :unit="$t('common.mm')"
             :min="1"
             :max="200"
             :step="1"
-            placeholder="not said"
+            :placeholder="$t('moreHair.notSaid')"
             :model-value="samePiece('spacing_mm')"
             @update:model-value="(v) => editPieces((p) => (p.spacing_mm = v))"
           />

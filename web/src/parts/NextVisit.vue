@@ -3,8 +3,11 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { afterwards, cancelVisit, startAgain } from '../api/afterwards'
+import type { Schemas } from '../api/client'
 import { clock as clockText, dayName } from '../lib/time'
 import { useNotices } from '../stores/notices'
+import TakeItsPlace from './TakeItsPlace.vue'
+import { $t } from '../lib/i18n'
 
 /** When the client should come again: proposed, booked in one act, with what last time is corrected to. */
 const props = defineProps<{ serviceId: string; clientId: string }>()
@@ -34,7 +37,7 @@ const book = async () => {
       after: props.serviceId,
     })
     await client.invalidateQueries()
-    notices.say(`Booked for ${dayName(made.starts_at)}.`, () => void cancel(made.service_id))
+    notices.say($t('nextVisit.bookedFor', { starts_at: dayName(made.starts_at) }), () => void cancel(made.service_id))
     await query.refetch()
   } catch (error) {
     notices.fail(error)
@@ -42,11 +45,14 @@ const book = async () => {
     isBusy.value = false
   }
 }
+/** What the visit that was cancelled leaves free, where somebody could come. */
+const free = ref<Schemas['CancelledOut'] | null>(null)
 const cancel = async (id: string) => {
   try {
-    await cancelVisit(id)
+    const gone = await cancelVisit(id)
     await client.invalidateQueries()
-    notices.say('The visit is cancelled.')
+    if (gone.could_come.length) free.value = gone
+    else notices.say($t('common.theVisitIsCancelled'))
   } catch (error) {
     notices.fail(error)
   }
@@ -56,46 +62,74 @@ const open = (id: string) => void router.push({ name: 'consultation', params: { 
 
 <template>
   <section v-if="proposal" class="panel no-print mt-4" aria-labelledby="next-visit">
-    <h2 id="next-visit" class="text-xl">Next visit</h2>
+    <h2 id="next-visit" class="text-xl">{{ $t('nextVisit.nextVisit') }}</h2>
     <div class="mt-2 grid gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <div>
         <p class="text-[26px] leading-tight font-semibold">{{ dayName(`${proposal.on}T12:00:00`) }}</p>
         <p class="mt-1">
           {{ proposal.reason
-          }}<template v-if="proposal.regrowth_mm >= 1">; {{ proposal.regrowth_mm.toFixed(0) }} mm by then</template>.
+          }}<template v-if="proposal.regrowth_mm >= 1">{{
+            $t('nextVisit.mmByThen', { regrowth_mm: proposal.regrowth_mm.toFixed(0) })
+          }}</template
+          >.
         </p>
         <p v-if="query.data.value?.visits_left && query.data.value.visits_left > 1">
-          About <span class="num">{{ query.data.value.visits_left }}</span> visits left to the wish.
+          <i18n-t keypath="nextVisit.aboutVisitsLeftToThe" scope="global"
+            ><template #visits_left
+              ><span class="num">{{ query.data.value.visits_left }}</span></template
+            ></i18n-t
+          >
         </p>
         <p v-if="proposal.expected_min" class="text-soft">
-          Expect <span class="num text-ink">{{ hours(proposal.expected_min) }}</span> in the chair.
+          <i18n-t keypath="nextVisit.expectInTheChair" scope="global"
+            ><template #expected_min
+              ><span class="num text-ink">{{ hours(proposal.expected_min) }}</span></template
+            ></i18n-t
+          >
         </p>
         <form class="mt-3 flex flex-wrap items-end gap-2" @submit.prevent="book">
           <div>
-            <label class="label" for="next-day">Day</label
-            ><input id="next-day" v-model="day" class="field" type="date" required />
+            <label class="label" for="next-day">{{ $t('common.day') }}</label><input
+              id="next-day"
+              v-model="day"
+              class="field"
+              type="date"
+              required
+            />
           </div>
           <div>
-            <label class="label" for="next-time">At</label
-            ><input id="next-time" v-model="time" class="field" type="time" required />
+            <label class="label" for="next-time">{{ $t('nextVisit.at') }}</label><input
+              id="next-time"
+              v-model="time"
+              class="field"
+              type="time"
+              required
+            />
           </div>
-          <button class="btn btn-act px-6" :disabled="isBusy">Book it</button>
+          <button class="btn btn-act px-6" :disabled="isBusy">{{ $t('nextVisit.bookIt') }}</button>
         </form>
         <ul v-if="query.data.value?.booked.length" class="mt-3 flex flex-col gap-1.5">
           <li v-for="b in query.data.value.booked" :key="b.service_id" class="flex flex-wrap gap-2">
             <button type="button" class="btn grow justify-between" @click="open(b.service_id)">
-              Booked: {{ dayName(b.starts_at) }} <span class="num">{{ clockText(b.starts_at) }}</span>
+              <i18n-t keypath="nextVisit.booked" scope="global"
+                ><template #starts_at>{{ dayName(b.starts_at) }}</template
+                ><template #starts_at2
+                  ><span class="num">{{ clockText(b.starts_at) }}</span></template
+                ></i18n-t
+              >
             </button>
-            <a class="btn" :href="`/api/services/${b.service_id}/visit.ics`" download>For a diary</a>
-            <button type="button" class="btn" @click="cancel(b.service_id)">Cancel it</button>
+            <a class="btn" :href="`/api/services/${b.service_id}/visit.ics`" download>{{
+              $t('nextVisit.forADiary')
+            }}</a>
+            <button type="button" class="btn" @click="cancel(b.service_id)">{{ $t('common.cancelIt') }}</button>
           </li>
         </ul>
       </div>
       <div>
-        <h3 class="label">The reminder, {{ dayName(`${proposal.remind_on}T12:00:00`) }}</h3>
+        <h3 class="label">{{ $t('nextVisit.theReminder', { dayName: dayName(`${proposal.remind_on}T12:00:00`) }) }}</h3>
         <p class="text-[15px]">{{ proposal.reminder }}</p>
         <template v-if="query.data.value?.formulas.length">
-          <h3 class="label mt-3">Corrected by what was learnt</h3>
+          <h3 class="label mt-3">{{ $t('nextVisit.correctedByWhatWasLearnt') }}</h3>
           <ul>
             <li v-for="f in query.data.value.formulas" :key="f.name" class="border-t border-line py-1 text-[15px]">
               <strong>{{ f.name }}</strong> {{ f.says }}
@@ -105,9 +139,10 @@ const open = (id: string) => void router.push({ name: 'consultation', params: { 
         <RouterLink
           class="mt-3 inline-flex min-h-11 items-center font-semibold underline underline-offset-4"
           :to="{ name: 'client', params: { id: clientId } }"
-          >The client's card</RouterLink
+          >{{ $t('nextVisit.theClientSCard') }}</RouterLink
         >
       </div>
     </div>
+    <TakeItsPlace :free="free" @close="free = null" />
   </section>
 </template>

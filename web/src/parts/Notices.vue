@@ -16,32 +16,48 @@ const shown = computed(() => {
 <template>
   <div
     class="no-print pointer-events-none z-50 flex min-w-0 flex-col items-center gap-2"
-    :class="isInBar ? '' : isInSheet ? 'sticky bottom-0 mt-3' : 'fixed inset-x-0 bottom-0 p-4'"
+    :class="
+      isInBar
+        ? ''
+        : isInSheet
+          ? ['sticky -bottom-5 z-10', shown.length ? '-mx-5 -mb-5 mt-4 border-t border-line bg-panel p-3' : '']
+          : 'fixed inset-x-0 bottom-0 p-4'
+    "
     role="status"
     aria-live="polite"
   >
     <div
       v-for="notice in shown"
       :key="notice.id"
-      class="pointer-events-auto flex max-w-[40rem] items-center gap-3 rounded-[7px] pl-4"
+      class="pointer-events-auto flex max-w-[40rem] items-center gap-3 rounded-[7px] ps-4"
       :class="[
         notice.isError ? 'bg-stop text-stop-ink' : 'bg-act text-act-ink',
-        isInBar ? 'min-h-12 w-full max-w-none justify-between' : 'py-2 pr-2 shadow-lg',
+        isInBar ? 'min-h-12 w-full max-w-none justify-between' : 'py-2 pe-2 shadow-lg',
       ]"
     >
       <span :class="isInBar ? 'line-clamp-2 py-1 leading-tight' : 'py-2'" :title="notice.text">{{ notice.text }}</span>
+      <button
+        v-for="fix in notice.fixes ?? []"
+        :key="fix.name"
+        type="button"
+        class="num min-h-12 min-w-12 rounded-[5px] px-2 text-lg underline underline-offset-4"
+        :aria-label="fix.label"
+        @click="(fix.do(), notices.drop(notice.id))"
+      >
+        {{ fix.name }}
+      </button>
       <button
         v-if="notice.undo"
         type="button"
         class="min-h-12 rounded-[5px] px-4 font-bold underline underline-offset-4"
         @click="(notice.undo(), notices.drop(notice.id))"
       >
-        Undo
+        {{ $t('common.undo') }}
       </button>
       <button
         type="button"
         class="min-h-12 min-w-12 rounded-[5px] px-3 font-semibold"
-        aria-label="Dismiss"
+        :aria-label="$t('notices.dismiss')"
         @click="notices.drop(notice.id)"
       >
         ×

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { changeLanguage } from '../lib/i18n'
+import LanguageChoice from './LanguageChoice.vue'
 import Logo from './Logo.vue'
 
 /** A page for who is not signed in: the mark, one thing to do, and what outranks all. */
@@ -10,9 +12,9 @@ defineProps<{ title: string }>()
     <Logo class="!size-14" />
     <h1 class="mt-4 text-4xl" style="font-stretch: 118%">{{ title }}</h1>
     <slot />
+    <LanguageChoice class="mt-8" @update:model-value="changeLanguage" />
     <p class="mt-10 text-sm text-soft">
-      For professional use. The product's label, its safety data sheet, local codes and licensing outrank everything
-      shown here.
+      {{ $t('common.forProfessionalUseTheProduct') }}
     </p>
   </main>
 </template>

@@ -53,28 +53,28 @@ const setKind = (kind: Schemas['ServiceKind']) =>
 
 <template>
   <fieldset class="flex flex-col gap-4" :disabled="isLocked">
-    <legend class="sr-only">The person and the wish</legend>
+    <legend class="sr-only">{{ $t('common.thePersonAndTheWish') }}</legend>
     <div>
       <label class="label" for="wish">{{
-        service.is_hair_piece ? 'The wish' : "The wish, in the client's words"
+        service.is_hair_piece ? $t('common.theWish') : $t('personPanel.theWishInTheClient')
       }}</label>
       <textarea id="wish" class="field min-h-20 py-2" maxlength="2000" v-model.lazy="wish" />
     </div>
     <Choice
-      legend="What is done"
+      :legend="$t('personPanel.whatIsDone')"
       :options="serviceKinds"
       :model-value="draft.kind ?? null"
       @update:model-value="setKind"
     />
     <Choice
-      legend="Tone wanted"
+      :legend="$t('personPanel.toneWanted')"
       :options="tones"
       :model-value="draft.tone ?? null"
       @update:model-value="(v) => emit('edit', (d) => (d.tone = v))"
     />
     <SwatchScale
       v-if="draft.kind !== 'tone_only' && draft.kind !== 'strand_test'"
-      legend="Level wanted, for all zones that do not keep their depth"
+      :legend="$t('personPanel.levelWantedForAllZones')"
       :levels="natural.levels"
       :hexes="natural.hexes"
       :model-value="draft.wanted_level ?? null"
@@ -82,13 +82,13 @@ const setKind = (kind: Schemas['ServiceKind']) =>
     />
     <Choice
       v-if="!service.is_hair_piece"
-      legend="Scalp"
+      :legend="$t('common.scalp')"
       :options="scalps"
       :model-value="draft.scalp ?? null"
       @update:model-value="(v) => emit('edit', (d) => (d.scalp = v))"
     />
     <div>
-      <p class="label">In use at home</p>
+      <p class="label">{{ $t('personPanel.inUseAtHome') }}</p>
       <div class="grid gap-x-4 sm:grid-cols-2">
         <Tick
           v-for="care in homeCare"
@@ -104,37 +104,41 @@ const setKind = (kind: Schemas['ServiceKind']) =>
         :model-value="draft.is_clarified ?? false"
         @update:model-value="(v) => emit('edit', (d) => (d.is_clarified = v))"
       >
-        <strong>Washed out today</strong> and read again
+        <i18n-t keypath="personPanel.andReadAgain" scope="global"
+          ><template #part1
+            ><strong>{{ $t('personPanel.washedOutToday') }}</strong></template
+          ></i18n-t
+        >
       </Tick>
     </div>
     <div class="grid gap-4 sm:grid-cols-2">
       <Stepper
-        :label="service.is_hair_piece ? 'Time there is' : 'Time the client has'"
-        unit="min"
+        :label="service.is_hair_piece ? $t('personPanel.timeThereIs') : $t('personPanel.timeTheClientHas')"
+        :unit="$t('common.min')"
         :min="15"
         :max="900"
         :step="15"
-        placeholder="open"
+        :placeholder="$t('personPanel.open')"
         :model-value="draft.time_min ?? null"
         @update:model-value="(v) => emit('edit', (d) => (d.time_min = v))"
       />
       <Stepper
-        label="Time booked"
-        unit="min"
+        :label="$t('personPanel.timeBooked')"
+        :unit="$t('common.min')"
         :min="15"
         :max="900"
         :step="15"
-        placeholder="open"
+        :placeholder="$t('personPanel.open')"
         :model-value="draft.booked_min ?? null"
         @update:model-value="(v) => emit('edit', (d) => (d.booked_min = v))"
       />
       <div v-if="!service.is_hair_piece">
-        <label class="label" for="allergies">Allergies and past reactions</label>
+        <label class="label" for="allergies">{{ $t('personPanel.allergiesAndPastReactions') }}</label>
         <input id="allergies" class="field" maxlength="500" v-model.lazy="allergies" />
       </div>
       <div v-if="!service.is_hair_piece" class="sm:order-last sm:col-span-2">
         <Choice
-          legend="Reacted to oxidative colour before?"
+          :legend="$t('personPanel.reactedToOxidativeColourBefore')"
           :options="reactions"
           :model-value="
             draft.reacts_to_oxidative === null || draft.reacts_to_oxidative === undefined
@@ -148,23 +152,25 @@ const setKind = (kind: Schemas['ServiceKind']) =>
           "
         />
         <p v-if="service.is_reaction_open" class="mt-1 font-semibold" role="alert">
-          An allergy or reaction is told: was it to oxidative colour? Until you answer there is no plan.
+          {{ $t('personPanel.anAllergyOrReactionIs') }}
         </p>
       </div>
       <div v-if="!service.is_hair_piece">
-        <label class="label" for="medication">Medication, as told</label>
+        <label class="label" for="medication">{{ $t('personPanel.medicationAsTold') }}</label>
         <input id="medication" class="field" maxlength="500" v-model.lazy="medication" />
       </div>
     </div>
     <p class="text-sm text-soft">
-      <template v-if="service.is_hair_piece">A hair piece: no person, no scalp, no patch test</template>
-      <template v-else-if="service.client_age_years !== null">{{ service.client_age_years }} years</template
-      ><template v-else>Age not asked</template
-      ><template v-if="service.reacts_to_oxidative"> · has reacted before</template>.
+      <template v-if="service.is_hair_piece">{{ $t('personPanel.aHairPieceNoPerson') }}</template>
+      <template v-else-if="service.client_age_years !== null">{{
+        $t('personPanel.years', { client_age_years: service.client_age_years })
+      }}</template><template v-else>{{ $t('personPanel.ageNotAsked') }}</template
+      ><template v-if="service.reacts_to_oxidative"> {{ ` ${$t('personPanel.hasReactedBefore')}` }}</template
+      >.
       <RouterLink
         class="font-semibold text-ink underline underline-offset-4"
         :to="{ name: 'client', params: { id: service.client_id } }"
-        >Change on the client's card</RouterLink
+        >{{ $t('personPanel.changeOnTheClientS') }}</RouterLink
       >
     </p>
   </fieldset>

@@ -18,7 +18,7 @@ const chosen = (event: Event) => {
     :for="id"
     class="btn relative cursor-pointer"
     :class="{ 'pointer-events-none opacity-50': isBusy, 'btn-act': isNext && !isSimulated }"
-    >{{ isBusy ? 'Reading the picture …' : isAgain ? 'Take it again' : 'Camera'
+    >{{ isBusy ? $t('pictureTaker.readingThePicture') : isAgain ? $t('pictureTaker.takeItAgain') : $t('common.camera')
     }}<input
       :id="id"
       type="file"
@@ -37,6 +37,6 @@ const chosen = (event: Event) => {
     :disabled="isBusy"
     @click="emit('simulate')"
   >
-    Simulated picture
+    {{ $t('pictureTaker.simulatedPicture') }}
   </button>
 </template>

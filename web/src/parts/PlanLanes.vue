@@ -3,10 +3,11 @@ import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
 import { type Axis, clampPercent, ticks, toMinute, toPercent } from '../lib/strip'
-import { levelText } from '../lib/time'
+import { levelText, fixed } from '../lib/time'
 import { coverings } from '../lib/words'
 import Strip from './Strip.vue'
 import Swatch from './Swatch.vue'
+import { $t, locale } from '../lib/i18n'
 
 /** The lanes of a plan in the order of hands, the hands' own lane above, and a line to drag for each trip to the basin. */
 const props = defineProps<{ plan: Schemas['PlanOut']; isLocked: boolean; selected: readonly string[] }>()
@@ -30,7 +31,28 @@ const isFirst = (lane: Schemas['PlanLane']) => props.plan.lanes.find((l) => l.zo
 const numberOf = (lane: Schemas['PlanLane']) => props.plan.order.indexOf(lane.zone_key) + 1
 const beginsRound = (lane: Schemas['PlanLane'], at: number) => at > 0 && lane.round !== props.plan.lanes[at - 1]?.round
 
-const doings = { apply: 'applying', look: 'a look', wipe: 'wiping out', basin: 'at the basin' } as const
+const doings = {
+  apply: $t('planLanes.applying'),
+  look: $t('planLanes.aLook'),
+  wipe: $t('common.wipingOut'),
+  basin: $t('planLanes.atTheBasin'),
+} as const
+const isStrongest = (lane: Schemas['PlanLane']) => lane.volume_strength >= lane.strongest_volume
+/** Why a lane is as it is: shown when it is tapped, or asked for more than it may have. */
+const why = (lane: Schemas['PlanLane']) =>
+  [
+    lane.note,
+    $t('planLanes.atMostVol', {
+      strongest_volume: levelText(lane.strongest_volume),
+      limit_reason: lane.limit_reason,
+    }),
+  ]
+    .filter(Boolean)
+    .join('; ')
+const stronger = (lane: Schemas['PlanLane']) => {
+  if (!isStrongest(lane)) emit('volume', lane, 5)
+  else if (!props.selected.includes(lane.key)) emit('toggle', lane.key)
+}
 const nameOf = computed(() => Object.fromEntries(props.plan.lanes.map((l) => [l.key, l.name])))
 const busy = computed(() =>
   props.plan.busy.map((b) => ({
@@ -46,7 +68,10 @@ const handsSay = computed(() => {
     .filter((b) => b.doing === 'apply')
     .reduce((sum, b) => sum + b.end_min - b.start_min, 0)
   const trips = props.plan.busy.filter((b) => b.doing === 'basin').length
-  return `Hands: ${applied.toFixed(0)} min applying, ${trips} ${trips === 1 ? 'trip' : 'trips'} to the basin`
+  return $t('planLanes.handsMinApplyingToThe', {
+    applied: applied.toFixed(0),
+    trips: $t('count.trips', trips),
+  })
 })
 
 /** Handles that would lie on each other stand on two levels. */
@@ -63,7 +88,9 @@ const handles = computed(() => {
   })
 })
 const coveringOf = (lane: Schemas['PlanLane']) =>
-  lane.covering === 'foil' ? '' : (coverings.find((c) => c.value === lane.covering)?.name.toLowerCase() ?? '')
+  lane.covering === 'foil'
+    ? ''
+    : (coverings.find((c) => c.value === lane.covering)?.name.toLocaleLowerCase(locale) ?? '')
 
 const field = ref<HTMLElement | null>(null)
 const dragging = ref<number | null>(null)
@@ -136,28 +163,35 @@ const keyMove = (key: string, event: KeyboardEvent) => {
 }
 const readyText = (lane: Schemas['PlanLane']) => {
   const { early, likely, late } = lane.ready_min
-  if (early === null) return 'not reached'
-  const to = late === null || late > lane.wall_min ? 'or not by the wall' : `to ${late.toFixed(0)}`
-  return `ready ${early.toFixed(0)} ${to}${likely === null ? '' : `, likely ${likely.toFixed(0)}`} min`
+  if (early === null) return $t('planLanes.notReached')
+  const to =
+    late === null || late > lane.wall_min
+      ? $t('planLanes.orNotByTheWall')
+      : $t('planLanes.to', { late: late.toFixed(0) })
+  return $t('planLanes.readyMin', {
+    early: early.toFixed(0),
+    to,
+    what: likely === null ? '' : $t('planLanes.likely', { likely: likely.toFixed(0) }),
+  })
 }
 const atRinse = (lane: Schemas['PlanLane']) => {
-  const how = { rinsed: 'rinse', wiped: 'wipe out', dried: 'let dry' }[lane.ending]
-  return `${how} ${lane.rinse_min.toFixed(0)}${lane.reason ? ', short' : ''}`
+  const how = { rinsed: $t('planLanes.rinse'), wiped: $t('common.wipeOut'), dried: $t('planLanes.letDry') }[lane.ending]
+  return `${how} ${lane.rinse_min.toFixed(0)}${lane.reason ? $t('planLanes.short') : ''}`
 }
 </script>
 
 <template>
-  <section ref="rows" class="panel relative !px-0 !py-1" aria-label="Zones in order of application">
+  <section ref="rows" class="panel relative !px-0 !py-1" :aria-label="$t('planLanes.zonesInOrderOfApplication')">
     <div class="plan-row px-4 text-sm text-soft">
       <span class="hidden md:flex md:items-end md:justify-between print:block">
-        <span>In the order of hands</span>
+        <span>{{ $t('planLanes.inTheOrderOfHands') }}</span>
         <button
           v-if="!isLocked"
           type="button"
           class="no-print min-h-6 underline decoration-dotted underline-offset-2"
           @click="emit('add')"
         >
-          one trip more
+          {{ $t('planLanes.oneTripMore') }}
         </button>
       </span>
       <div ref="field" class="relative h-[46px]">
@@ -169,10 +203,10 @@ const atRinse = (lane: Schemas['PlanLane']) => {
           >{{ m }}</span
         >
       </div>
-      <span class="hidden text-right md:block print:block">at its end</span>
+      <span class="hidden text-end md:block print:block">{{ $t('planLanes.atItsEnd') }}</span>
     </div>
     <div class="plan-row border-t border-line px-4">
-      <span class="hidden text-[15px] font-semibold md:block">Hands</span>
+      <span class="hidden text-[15px] font-semibold md:block">{{ $t('common.hands') }}</span>
       <div class="relative h-6" role="img" :aria-label="handsSay">
         <span
           v-for="(b, n) in busy"
@@ -189,15 +223,22 @@ const atRinse = (lane: Schemas['PlanLane']) => {
             { 'outline-2 outline-stop': b.is_clash },
           ]"
           :style="b.style"
-          :title="`${doings[b.doing]} ${b.start_min.toFixed(0)}–${b.end_min.toFixed(0)} min: ${b.lane_keys.map((k) => nameOf[k] ?? k).join(', ')}`"
+          :title="
+            $t('planLanes.min', {
+              doings: doings[b.doing],
+              start_min: b.start_min.toFixed(0),
+              end_min: b.end_min.toFixed(0),
+              lane_keys: b.lane_keys.map((k) => nameOf[k] ?? k).join(', '),
+            })
+          "
         />
       </div>
       <span class="hidden md:block" />
     </div>
     <template v-for="(lane, i) in plan.lanes" :key="lane.key">
       <p v-if="beginsRound(lane, i)" class="border-t border-strong bg-sunk px-4 py-0.5 text-[15px]">
-        <strong>Round {{ lane.round }}</strong>
-        <span class="ml-3 text-soft">what came before is rinsed and toned first</span>
+        <strong>{{ $t('planLanes.round', { round: lane.round }) }}</strong>
+        <span class="ms-3 text-soft">{{ $t('planLanes.whatCameBeforeIsRinsed') }}</span>
       </p>
       <div
         class="plan-row border-t border-line px-4 py-[2px]"
@@ -216,7 +257,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
               class="no-print flex h-11 w-6 shrink-0 touch-none items-center justify-center rounded-[4px] text-soft hover:bg-sunk hover:text-ink"
               :class="isLocked ? 'cursor-default' : 'cursor-grab'"
               :disabled="isLocked"
-              :aria-label="`Move ${plan.zone_names[lane.zone_key]}: drag, or arrow keys`"
+              :aria-label="$t('planLanes.moveDragOrArrowKeys', { zone_names: plan.zone_names[lane.zone_key] })"
               @pointerdown="(e) => lift(lane.zone_key, e)"
               @keydown="(e) => keyMove(lane.zone_key, e)"
             >
@@ -226,29 +267,28 @@ const atRinse = (lane: Schemas['PlanLane']) => {
           <span v-else class="w-9 shrink-0 text-center text-soft" aria-hidden="true">↳</span>
           <button
             type="button"
-            class="min-h-11 min-w-0 grow text-left"
+            class="min-h-11 min-w-0 grow text-start"
             :aria-pressed="selected.includes(lane.key)"
             :disabled="isLocked"
             @click="emit('toggle', lane.key)"
           >
-            <span
-              class="narrow line-clamp-1 block text-[17px] leading-tight font-semibold"
-              :title="lane.note || undefined"
-              >{{ lane.name }}</span
-            >
+            <span class="narrow line-clamp-1 block text-[17px] leading-tight font-semibold">{{ lane.name }}</span>
             <span class="num block truncate text-[14px] leading-tight text-soft"
-              >{{ levelText(lane.start_level) }} → {{ levelText(lane.target_level)
+              >{{ levelText(lane.start_level) }} {{ $t('arrow.on') }} {{ levelText(lane.target_level)
               }}<template v-if="lane.lightener"> · {{ lane.lightener }}</template
               ><template v-if="coveringOf(lane)"> · {{ coveringOf(lane) }}</template
-              ><template v-if="lane.is_own_minutes || lane.is_own_visit"> · yours</template></span
+              ><template v-if="lane.is_own_minutes || lane.is_own_visit">
+                {{ ` ${$t('planLanes.yours')}` }}</template
+              ></span
             >
+            <span v-if="selected.includes(lane.key)" class="block pb-1 text-[13px] leading-snug">{{ why(lane) }}</span>
           </button>
           <div class="flex items-center">
             <button
               type="button"
               class="btn no-print !min-h-11 !px-3"
               :disabled="isLocked || lane.volume_strength <= 1"
-              :aria-label="`${lane.name}: weaker developer`"
+              :aria-label="$t('planLanes.weakerDeveloper', { name: lane.name })"
               @click="emit('volume', lane, -5)"
             >
               −
@@ -256,16 +296,17 @@ const atRinse = (lane: Schemas['PlanLane']) => {
             <span class="w-[46px] text-center leading-none">
               <span class="num text-[21px]">{{ levelText(Math.round(lane.volume_strength * 10) / 10) }}</span><span
                 class="block text-[11px] text-soft"
-                >{{ lane.is_own_volume ? 'yours' : 'vol' }}</span
+                >{{ lane.is_own_volume ? $t('planLanes.yours2') : $t('common.vol2') }}</span
               >
             </span>
             <button
               type="button"
               class="btn no-print !min-h-11 !px-3"
-              :disabled="isLocked || lane.volume_strength >= lane.strongest_volume"
-              :aria-label="`${lane.name}: stronger developer`"
-              :title="`at most ${levelText(lane.strongest_volume)} vol: ${lane.limit_reason}`"
-              @click="emit('volume', lane, 5)"
+              :disabled="isLocked"
+              :class="{ 'opacity-45': isStrongest(lane) }"
+              :aria-disabled="isStrongest(lane) || undefined"
+              :aria-label="$t('planLanes.strongerDeveloper', { name: lane.name })"
+              @click="stronger(lane)"
             >
               +
             </button>
@@ -283,16 +324,30 @@ const atRinse = (lane: Schemas['PlanLane']) => {
           :wall="lane.wall_min"
           :window="lane.ready_min"
           :crossings="lane.crossings"
-          :label="`${lane.name}: applied ${lane.start_min.toFixed(0)} to ${lane.end_min.toFixed(0)}, ${readyText(lane)}, ${atRinse(lane)} min, label's time ends at ${lane.wall_min.toFixed(0)} min`"
+          :label="
+            $t('planLanes.appliedToMinLabelS', {
+              name: lane.name,
+              start_min: lane.start_min.toFixed(0),
+              end_min: lane.end_min.toFixed(0),
+              lane: readyText(lane),
+              lane2: atRinse(lane),
+              wall_min: lane.wall_min.toFixed(0),
+            })
+          "
         />
         <div class="flex items-center gap-3">
           <Swatch
             :now="lane.hex_at_rinse"
             :target="lane.hex_target"
-            :label="`Left at its end ${lane.level_at_rinse.toFixed(1)}, right wanted ${lane.target_level}`"
+            :label="
+              $t('planLanes.leftAtItsEndRight', {
+                level_at_rinse: fixed(lane.level_at_rinse, 1),
+                target_level: lane.target_level,
+              })
+            "
           />
           <p class="leading-tight">
-            <span class="num text-[21px]">{{ lane.level_at_rinse.toFixed(1) }}</span><span
+            <span class="num text-[21px]">{{ fixed(lane.level_at_rinse, 1) }}</span><span
               class="block text-[13px] whitespace-nowrap"
               :class="lane.reason ? 'font-bold' : 'text-soft'"
               >{{ atRinse(lane) }}</span
@@ -315,11 +370,17 @@ const atRinse = (lane: Schemas['PlanLane']) => {
           ]"
           role="slider"
           :tabindex="isLocked ? -1 : 0"
-          :aria-label="plan.visits.length > 1 ? `Trip ${visit.number} to the basin` : 'Trip to the basin'"
+          :aria-label="
+            plan.visits.length > 1
+              ? $t('planLanes.tripToTheBasin', { number: visit.number })
+              : $t('planLanes.tripToTheBasin2')
+          "
           :aria-valuemin="Math.floor(visit.least_min)"
           :aria-valuemax="Math.ceil(Math.max(visit.most_min, visit.at_min))"
           :aria-valuenow="Math.round(visit.at_min)"
-          :aria-valuetext="`${visit.at_min.toFixed(0)} min after the first product, ${visit.lane_keys.length} lanes`"
+          :aria-valuetext="
+            $t('planLanes.minAfterTheFirstProduct', { at_min: visit.at_min.toFixed(0), count: visit.lane_keys.length })
+          "
           :aria-disabled="isLocked"
           :style="{ left: `${left}%` }"
           @pointerdown="(e) => startDrag(v, e)"

@@ -31,28 +31,35 @@ const value = (e: Event) => (e.target as HTMLSelectElement).value
 <template>
   <section
     class="no-print mb-2 flex flex-wrap items-end gap-x-4 gap-y-2 rounded-[7px] bg-panel px-4 py-3"
-    aria-label="Product, order and hands"
+    :aria-label="$t('planSettings.productOrderAndHands')"
   >
     <div class="w-60 max-w-full">
-      <label class="label" for="lightener">Lightener</label>
+      <label class="label" for="lightener">{{ $t('common.lightener') }}</label>
       <select
         id="lightener"
         :value="choice.lightener_key ?? ''"
         class="field"
         :disabled="isLocked"
-        :title="
-          lightener
-            ? `1 : ${lightener.developer_parts}, label ${lightener.label_max_min} min, to ${lightener.max_volume} vol, ${lightener.max_volume_on_scalp} on the scalp`
-            : undefined
-        "
         @change="(e) => emit('change', { lightener_key: value(e) || null, visit_mins: [] })"
       >
-        <option v-if="lighteners.length > 1" value="">Whichever suits this head</option>
-        <option v-for="l in lighteners" :key="l.key" :value="l.key">{{ l.name }}, {{ l.label_max_min }} min</option>
+        <option v-if="lighteners.length > 1" value="">{{ $t('planSettings.whicheverSuitsThisHead') }}</option>
+        <option v-for="l in lighteners" :key="l.key" :value="l.key">
+          {{ $t('common.min2', { name: l.name, label_max_min: l.label_max_min }) }}
+        </option>
       </select>
+      <p v-if="lightener" class="mt-1 text-sm text-soft">
+        {{
+          $t('planSettings.1LabelMinToVol', {
+            developer_parts: lightener.developer_parts,
+            label_max_min: lightener.label_max_min,
+            max_volume: lightener.max_volume,
+            max_volume_on_scalp: lightener.max_volume_on_scalp,
+          })
+        }}
+      </p>
     </div>
     <div>
-      <label class="label" for="order-way">Order</label>
+      <label class="label" for="order-way">{{ $t('common.order') }}</label>
       <select
         id="order-way"
         class="field"
@@ -60,13 +67,13 @@ const value = (e: Event) => (e.target as HTMLSelectElement).value
         :disabled="isLocked"
         @change="(e) => (value(e) === 'proposed' ? emit('change', { keeps_order: false }) : setOrder(value(e)))"
       >
-        <option value="proposed">As proposed</option>
+        <option value="proposed">{{ $t('common.asProposed') }}</option>
         <option v-for="(name, way) in orderWays" :key="way" :value="way">{{ name }}</option>
-        <option v-if="choice.keeps_order && orderNow === 'own'" value="own">My own</option>
+        <option v-if="choice.keeps_order && orderNow === 'own'" value="own">{{ $t('planSettings.myOwn') }}</option>
       </select>
     </div>
     <div v-if="hasDelicate">
-      <label class="label" for="delicate-way">Delicate hair</label>
+      <label class="label" for="delicate-way">{{ $t('common.delicateHair') }}</label>
       <select
         id="delicate-way"
         class="field"
@@ -78,7 +85,7 @@ const value = (e: Event) => (e.target as HTMLSelectElement).value
       </select>
     </div>
     <div>
-      <label class="label" for="step">Developers</label>
+      <label class="label" for="step">{{ $t('common.developers') }}</label>
       <select
         id="step"
         class="field"
@@ -90,7 +97,7 @@ const value = (e: Event) => (e.target as HTMLSelectElement).value
       </select>
     </div>
     <div>
-      <label class="label" for="bowls">Bowls</label>
+      <label class="label" for="bowls">{{ $t('common.bowls') }}</label>
       <select
         id="bowls"
         class="field"
@@ -102,7 +109,7 @@ const value = (e: Event) => (e.target as HTMLSelectElement).value
       </select>
     </div>
     <div>
-      <label class="label" for="hands">Hands</label>
+      <label class="label" for="hands">{{ $t('common.hands') }}</label>
       <select
         id="hands"
         class="field"
@@ -110,8 +117,8 @@ const value = (e: Event) => (e.target as HTMLSelectElement).value
         :disabled="isLocked"
         @change="(e) => emit('change', { hands: Number(value(e)) })"
       >
-        <option value="1">Alone</option>
-        <option value="2">With an assistant</option>
+        <option value="1">{{ $t('common.alone') }}</option>
+        <option value="2">{{ $t('common.withAnAssistant') }}</option>
       </select>
     </div>
     <label class="flex min-h-12 items-center gap-3"
@@ -122,13 +129,13 @@ const value = (e: Event) => (e.target as HTMLSelectElement).value
         :disabled="isLocked"
         @change="(e) => emit('change', { has_additive: (e.target as HTMLInputElement).checked })"
       />
-      Bond additive</label
+      {{ $t('common.bondAdditive') }}</label
     >
     <RouterLink
       v-if="!plan.move_text"
       class="btn no-print !min-h-11"
       :to="{ name: 'strands', params: { id: serviceId } }"
-      >Strand bench</RouterLink
+      >{{ $t('common.strandBench') }}</RouterLink
     >
   </section>
 </template>

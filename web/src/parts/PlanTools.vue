@@ -2,7 +2,9 @@
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
 import { coverings } from '../lib/words'
+import LadderField from './LadderField.vue'
 import type { NamedOf, OwnOf } from '../stores/plan'
+import { $t } from '../lib/i18n'
 
 /** Quick hands: lanes are selected, then strength, minutes, covering, product or trip are set for all of them at once. */
 const props = defineProps<{
@@ -20,22 +22,21 @@ const emit = defineEmits<{
   part: [zone: string]
   rows: [zones: string[], count: number]
 }>()
-const strength = ref('')
 const minutes = ref('')
 const problem = ref('')
 const lanes = computed(() => props.plan.lanes)
 const kinds = computed(() => {
-  const found: { name: string; keys: string[] }[] = [{ name: 'All', keys: lanes.value.map((l) => l.key) }]
+  const found: { name: string; keys: string[] }[] = [{ name: $t('common.all'), keys: lanes.value.map((l) => l.key) }]
   const by = (name: string, is: (l: Schemas['PlanLane']) => boolean) => {
     const keys = lanes.value.filter(is).map((l) => l.key)
     if (keys.length && keys.length < lanes.value.length) found.push({ name, keys })
   }
-  by('Left', (l) => l.side === 'left')
-  by('Right', (l) => l.side === 'right')
-  by('Roots', (l) => l.part === 'root')
-  by('Lengths', (l) => ['lengths', 'regrowth'].includes(l.part))
-  by('Ends', (l) => l.part === 'ends')
-  by('Delicate', (l) => l.is_delicate)
+  by($t('common.left'), (l) => l.side === 'left')
+  by($t('common.right'), (l) => l.side === 'right')
+  by($t('common.roots'), (l) => l.part === 'root')
+  by($t('common.lengths'), (l) => ['lengths', 'regrowth'].includes(l.part))
+  by($t('common.ends'), (l) => l.part === 'ends')
+  by($t('planTools.delicate'), (l) => l.is_delicate)
   return found
 })
 const isAll = (keys: readonly string[]) => keys.every((k) => props.selected.includes(k))
@@ -44,27 +45,14 @@ const pick = (keys: string[]) =>
     'select',
     isAll(keys) ? props.selected.filter((k) => !keys.includes(k)) : [...new Set([...props.selected, ...keys])],
   )
-const numbers = (text: string) =>
-  text
-    .trim()
-    .split(/[\s,;/-]+/)
-    .filter(Boolean)
-    .map((t) => Number(t.replace(',', '.')))
-const setStrength = () => {
-  const told = numbers(strength.value)
-  if (!told.length || told.some((n) => !(n >= 0.5 && n <= 40))) {
-    problem.value = 'Strength: must be from 0.5 to 40 vol, or a ladder such as 20 25 30.'
-    return
-  }
-  problem.value = ''
+const setStrength = (told: number[]) => {
   if (told.length === 1) emit('own', 'volumes', props.selected, told[0]!)
   else emit('ladder', props.selected, told)
-  strength.value = ''
 }
 const setMinutes = () => {
-  const [told] = numbers(minutes.value)
-  if (told === undefined || !(told >= 1 && told <= 180)) {
-    problem.value = 'Minutes on the hair: must be from 1 to 180.'
+  const told = Number(minutes.value.trim().replace(',', '.'))
+  if (!(told >= 1 && told <= 180)) {
+    problem.value = $t('planTools.minutesOnTheHairMust')
     return
   }
   problem.value = ''
@@ -102,7 +90,7 @@ const isParted = computed(() => Boolean(first.value && props.plan.round_starts.i
 </script>
 
 <template>
-  <section class="no-print mb-2 rounded-[7px] bg-panel px-3 py-2" aria-label="Set several lanes at once">
+  <section class="no-print mb-2 rounded-[7px] bg-panel px-3 py-2" :aria-label="$t('planTools.setSeveralLanesAtOnce')">
     <div class="flex flex-wrap items-center gap-2">
       <button
         v-for="k in kinds"
@@ -116,55 +104,48 @@ const isParted = computed(() => Boolean(first.value && props.plan.round_starts.i
         {{ k.name }}
       </button>
       <template v-if="selected.length">
-        <form class="flex items-center gap-1" @submit.prevent="setStrength">
-          <input
-            v-model="strength"
-            class="field num !w-32"
-            inputmode="text"
-            placeholder="vol, or 20 25 30"
-            aria-label="Strength, or a ladder"
-          />
-          <button type="submit" class="btn !min-h-11 !px-3">Set vol</button>
-        </form>
+        <LadderField :label="$t('planTools.strengthOrALadder')" @set="setStrength" />
         <form class="flex items-center gap-1" @submit.prevent="setMinutes">
           <input
             v-model="minutes"
             class="field num !w-20"
             inputmode="numeric"
-            placeholder="min"
-            aria-label="Minutes on"
+            :placeholder="$t('common.min')"
+            :aria-label="$t('planTools.minutesOn')"
           />
-          <button type="submit" class="btn !min-h-11 !px-3">Set min</button>
+          <button type="submit" class="btn !min-h-11 !px-3">{{ $t('planTools.setMin') }}</button>
         </form>
         <select
           class="field !w-44"
-          aria-label="Covering"
+          :aria-label="$t('common.covering')"
           :value="alike('coverings')"
           @change="(e) => setNamed('coverings', e)"
         >
-          <option value="">Covered as read</option>
+          <option value="">{{ $t('planTools.coveredAsRead') }}</option>
           <option v-for="c in coverings" :key="c.value" :value="c.value">{{ c.name }}</option>
         </select>
         <select
           v-if="lighteners.length > 1"
           class="field !w-44"
-          aria-label="Product"
+          :aria-label="$t('common.product')"
           :value="alike('lighteners')"
           @change="(e) => setNamed('lighteners', e)"
         >
-          <option value="">The usual product</option>
-          <option v-for="l in lighteners" :key="l.key" :value="l.key">{{ l.name }}, {{ l.label_max_min }} min</option>
+          <option value="">{{ $t('planTools.theUsualProduct') }}</option>
+          <option v-for="l in lighteners" :key="l.key" :value="l.key">
+            {{ $t('common.min2', { name: l.name, label_max_min: l.label_max_min }) }}
+          </option>
         </select>
         <select
           v-if="inRows.length"
           class="field !w-40"
-          aria-label="Rows"
+          :aria-label="$t('planTools.rows')"
           :value="rowsNow"
           @change="(e) => emit('rows', inRows, Number((e.target as HTMLSelectElement).value))"
         >
-          <option v-if="rowsNow === ''" value="" disabled>Rows differ</option>
-          <option :value="1">In one piece</option>
-          <option v-for="n in [2, 3, 4]" :key="n" :value="n">In {{ n }} rows</option>
+          <option v-if="rowsNow === ''" value="" disabled>{{ $t('planTools.rowsDiffer') }}</option>
+          <option :value="1">{{ $t('planTools.inOnePiece') }}</option>
+          <option v-for="n in [2, 3, 4]" :key="n" :value="n">{{ $t('planTools.inRows', { n }) }}</option>
         </select>
         <template v-if="plan.visits.length > 1">
           <button
@@ -174,25 +155,27 @@ const isParted = computed(() => Boolean(first.value && props.plan.round_starts.i
             class="btn !min-h-11 !px-3"
             @click="emit('own', 'visits', selected, v.number)"
           >
-            Trip {{ v.number }}
+            {{ $t('planTools.trip', { number: v.number }) }}
           </button>
         </template>
-        <button type="button" class="btn !min-h-11 !px-3" @click="sameForAll">Same for all</button>
-        <button type="button" class="btn !min-h-11 !px-3" @click="emit('lock', selected)">Lock</button>
-        <button type="button" class="btn !min-h-11 !px-3" @click="emit('free', selected)">Free</button>
+        <button type="button" class="btn !min-h-11 !px-3" @click="sameForAll">{{ $t('planTools.sameForAll') }}</button>
+        <button type="button" class="btn !min-h-11 !px-3" @click="emit('lock', selected)">
+          {{ $t('planTools.lock') }}
+        </button>
+        <button type="button" class="btn !min-h-11 !px-3" @click="emit('free', selected)">
+          {{ $t('planTools.free') }}
+        </button>
         <button
           v-if="selected.length === 1 && first && (isParted || first.zone_key !== plan.lanes[0]?.zone_key)"
           type="button"
           class="btn !min-h-11 !px-3"
           @click="emit('part', first.zone_key)"
         >
-          {{ isParted ? 'Do not part here' : 'Part the head here' }}
+          {{ isParted ? $t('planTools.doNotPartHere') : $t('planTools.partTheHeadHere') }}
         </button>
-        <span class="text-sm text-soft">{{ selected.length }} selected</span>
+        <span class="text-sm text-soft">{{ $t('planTools.selected', { count: selected.length }) }}</span>
       </template>
-      <span v-else class="text-sm text-soft"
-        >Tap lanes to set strength, minutes, covering, product or trip for several at once.</span
-      >
+      <span v-else class="text-sm text-soft">{{ $t('planTools.tapLanesToSetStrength') }}</span>
     </div>
     <p v-if="problem" class="mt-1 font-semibold text-stop" role="alert">{{ problem }}</p>
   </section>

@@ -17,27 +17,36 @@ const aimOf = (v: Schemas['VersionOut']) => aims[v.choice.aim as keyof typeof ai
 
 <template>
   <section class="panel no-print" aria-labelledby="versions">
-    <h2 id="versions" class="mb-2 text-xl">Kept versions</h2>
+    <h2 id="versions" class="mb-2 text-xl">{{ $t('planVersions.keptVersions') }}</h2>
     <form v-if="!isLocked" class="mb-2 flex gap-2" @submit.prevent="keep">
       <input
         v-model="label"
         class="field"
         maxlength="80"
-        placeholder="A few words, if you like"
-        aria-label="Name of the version"
+        :placeholder="$t('planVersions.aFewWordsIfYou')"
+        :aria-label="$t('planVersions.nameOfTheVersion')"
       />
-      <button type="submit" class="btn whitespace-nowrap" :disabled="isBusy">Keep this one</button>
+      <button type="submit" class="btn whitespace-nowrap" :disabled="isBusy">
+        {{ $t('planVersions.keepThisOne') }}
+      </button>
     </form>
-    <p v-if="versions.length === 0" class="text-soft">None yet. The plan you take to the chair is kept by itself.</p>
+    <p v-if="versions.length === 0" class="text-soft">{{ $t('planVersions.noneYetThePlanYou') }}</p>
     <ul>
       <li v-for="v in versions" :key="v.number" class="flex flex-wrap items-center gap-x-3 border-t border-line py-1.5">
         <span class="num text-lg">{{ v.number }}</span>
         <span class="min-w-0 grow">
           <span class="font-semibold">{{ v.label || aimOf(v) }}</span>
           <span class="block text-sm text-soft">
-            {{ v.finish_min.toFixed(0) }} min, to {{ levelText(Math.round(v.strongest_volume * 10) / 10) }} vol, load
-            {{ v.contact_load_volume_min.toFixed(0) }}{{ v.short_count ? `, ${v.short_count} short` : '' }} ·
-            {{ v.by_name }}, {{ clockText(v.kept_at) }}
+            {{
+              $t('planVersions.minToVolLoad', {
+                finish_min: v.finish_min.toFixed(0),
+                strongest_volume: levelText(Math.round(v.strongest_volume * 10) / 10),
+                contact_load_volume_min: v.contact_load_volume_min.toFixed(0),
+                what: v.short_count ? $t('planVersions.short', { short_count: v.short_count }) : '',
+                by_name: v.by_name,
+                kept_at: clockText(v.kept_at),
+              })
+            }}
           </span>
         </span>
         <button
@@ -45,10 +54,10 @@ const aimOf = (v: Schemas['VersionOut']) => aims[v.choice.aim as keyof typeof ai
           type="button"
           class="btn !min-h-11"
           :disabled="isBusy"
-          :aria-label="`Go back to version ${v.number}`"
+          :aria-label="$t('planVersions.goBackToVersion', { number: v.number })"
           @click="emit('restore', v)"
         >
-          Go back to it
+          {{ $t('planVersions.goBackToIt') }}
         </button>
       </li>
     </ul>

@@ -10,6 +10,7 @@ import { useClock } from '../stores/clock'
 import { useNotices } from '../stores/notices'
 import { SPEEDS, usePractice } from '../stores/practice'
 import Sheet from './Sheet.vue'
+import { $t } from '../lib/i18n'
 
 /** Over every step of a practice round: its clock, what the client says, what goes wrong, and the way out. */
 const props = defineProps<{ serviceId: string }>()
@@ -23,17 +24,22 @@ const isAsking = ref(false)
 const isEnding = ref(false)
 const asked = computed(() => round.value?.asked.filter((a) => a.answer).length ?? 0)
 /** What goes wrong now and is told of: it stays until something was done about it. */
-const wrong = computed(() =>
-  (round.value?.mishaps ?? []).filter(
-    (m) => !m.is_hidden && m.answer === null && new Date(m.at).getTime() <= clock.now,
-  ),
-)
+const wrong = computed(() => (round.value?.mishaps ?? []).filter((m) => !m.is_hidden && m.answer === null && isNow(m)))
+/** A telephone stops by itself. */
+const isNow = (m: Schemas['MishapOut']) => {
+  const since = (clock.now - new Date(m.at).getTime()) / 60_000
+  return since >= 0 && (m.lasts_min === null || since < m.lasts_min)
+}
 const ask = async (topic: Schemas['Topic']) => {
   if (await acts.act('PracticeAsked', { topic })) await practice.renew()
 }
 const meet = async (mishap: Schemas['MishapOut'], answer: Schemas['Answer']) => {
   if (answer === 'seen_to' && mishap.takes_min) practice.forward(mishap.takes_min)
-  if (await acts.act('MishapMet', { mishap: mishap.key, answer })) await practice.renew()
+  if (!(await acts.act('MishapMet', { mishap: mishap.key, answer }))) return
+  // what burns is noted where it burns: the board then asks for the rinse, whatever the level
+  if (mishap.kind === 'burns' && mishap.lane_key)
+    await acts.act('HairNoted', { zone_key: mishap.lane_key, scalp: 'burns' }, $t('practiceBar.notedItBurns'))
+  await practice.renew()
 }
 const end = async () => {
   isEnding.value = true
@@ -49,10 +55,10 @@ const end = async () => {
   }
 }
 const seenTo: Record<string, string> = {
-  phone: 'Answer it',
-  burns: 'Rinse it now',
-  stale: 'Seen',
-  shampoo: 'Noted',
+  phone: $t('practiceBar.answerIt'),
+  burns: $t('practiceBar.noteItRinseAtOnce'),
+  stale: $t('common.seen'),
+  shampoo: $t('practiceBar.noted'),
 }
 </script>
 
@@ -60,23 +66,24 @@ const seenTo: Record<string, string> = {
   <section
     v-if="round"
     class="no-print mx-4 mt-2 mb-2 rounded-[7px] border-2 border-dashed border-strong bg-panel sm:mx-6"
-    aria-label="Practice"
+    :aria-label="$t('common.practice')"
   >
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2 px-3 py-2">
       <p class="min-w-0 leading-tight">
-        <b>Practice</b> · {{ difficulties[round.difficulty] }}
+        <b>{{ $t('common.practice') }}</b> · {{ difficulties[round.difficulty] }}
         <span class="block text-sm text-soft"
-          >{{ helps[round.help] }}<span class="max-sm:hidden"> · seed {{ round.seed }}</span></span
+          >{{ helps[round.help]
+          }}<span class="max-sm:hidden"> {{ ` ${$t('practiceBar.seed', { seed: round.seed })}` }}</span></span
         >
       </p>
-      <p class="num text-[30px] leading-none max-sm:ml-auto" aria-label="The clock of this round">
+      <p class="num text-[30px] leading-none max-sm:ms-auto" :aria-label="$t('practiceBar.theClockOfThisRound')">
         {{ clockText(new Date(clock.now)) }}
       </p>
       <div
         v-if="!round.is_over"
         class="flex flex-wrap items-center gap-1"
         role="group"
-        aria-label="How fast time goes by"
+        :aria-label="$t('practiceBar.howFastTimeGoesBy')"
       >
         <button
           type="button"
@@ -84,7 +91,7 @@ const seenTo: Record<string, string> = {
           :class="{ 'btn-act': practice.isHeld }"
           @click="practice.isHeld = !practice.isHeld"
         >
-          {{ practice.isHeld ? 'Run' : 'Hold' }}
+          {{ practice.isHeld ? $t('practiceBar.run') : $t('practiceBar.hold') }}
         </button>
         <button
           v-for="s in SPEEDS"
@@ -104,28 +111,36 @@ const seenTo: Record<string, string> = {
         </button>
       </div>
       <span class="hidden text-sm text-soft xl:inline">{{
-        round.is_over ? 'This round is over.' : practice.isHeld ? 'Time stands still.' : ''
+        round.is_over ? $t('practiceBar.thisRoundIsOver') : practice.isHeld ? $t('practiceBar.timeStandsStill') : ''
       }}</span>
-      <div class="flex gap-2 max-sm:w-full max-sm:*:grow sm:ml-auto">
+      <div class="flex gap-2 max-sm:w-full max-sm:*:grow sm:ms-auto">
         <button v-if="!round.is_over" type="button" class="btn" @click="isAsking = true">
-          Find out<span class="num font-normal text-soft">{{ asked }} of {{ round.asked.length }}</span>
+          <i18n-t keypath="practiceBar.findOut" scope="global"
+            ><template #part1
+              ><span class="num font-normal text-soft">{{
+                $t('practiceBar.of', { asked, count: round.asked.length })
+              }}</span></template
+            ></i18n-t
+          >
         </button>
         <button v-if="!round.is_over" type="button" class="btn" :disabled="isEnding" @click="end">
-          {{ isEnding ? 'Adding it up …' : 'End and debrief' }}
+          {{ isEnding ? $t('practiceBar.addingItUp') : $t('practiceBar.endAndDebrief') }}
         </button>
-        <RouterLink v-else class="btn btn-act" :to="{ name: 'debrief', params: { id: serviceId } }">Debrief</RouterLink>
+        <RouterLink v-else class="btn btn-act" :to="{ name: 'debrief', params: { id: serviceId } }">{{
+          $t('common.debrief')
+        }}</RouterLink>
       </div>
     </div>
     <div
       v-for="m in wrong"
       :key="m.key"
       class="flex flex-wrap items-center gap-3 border-t-2 border-line px-3 py-2"
-      :class="m.kind === 'burns' ? 'bg-stop text-stop-ink' : 'border-l-[8px] border-l-signal'"
+      :class="m.kind === 'burns' ? 'bg-stop text-stop-ink' : 'border-s-[8px] border-s-signal'"
       role="alert"
     >
       <p class="grow text-lg font-semibold">{{ m.text }}</p>
       <button type="button" class="btn text-ink" :disabled="acts.isBusy.value" @click="meet(m, 'seen_to')">
-        {{ m.kind === 'burns' ? 'I rinse it' : seenTo[m.kind] }}
+        {{ seenTo[m.kind] }}
       </button>
       <button
         v-if="m.kind === 'phone'"
@@ -134,13 +149,13 @@ const seenTo: Record<string, string> = {
         :disabled="acts.isBusy.value"
         @click="meet(m, 'let_be')"
       >
-        Let it ring
+        {{ $t('practiceBar.letItRing') }}
       </button>
     </div>
     <Sheet
       :is-open="isAsking"
-      title="Find out"
-      subtitle="Ask, look and test; what it tells has to be written down where it belongs."
+      :title="$t('practiceBar.findOut2')"
+      :subtitle="$t('practiceBar.askLookAndTestWhat')"
       @close="isAsking = false"
     >
       <ul>

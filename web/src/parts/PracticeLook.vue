@@ -5,6 +5,7 @@ import { useActs } from '../stores/acts'
 import { useClock } from '../stores/clock'
 import { usePractice } from '../stores/practice'
 import HairStrand from './HairStrand.vue'
+import { $t } from '../lib/i18n'
 
 /** What lies in a lane of a practice round: opened, it is seen as hair; the level is for the learner to name. */
 const props = defineProps<{
@@ -68,26 +69,26 @@ const open = async () => {
 const label = computed(
   () =>
     ({
-      through_product: 'The strand through its product',
-      wiped: 'The strand, wiped',
-      rinsed_wet: 'The strand, rinsed and damp',
-      dry: 'The strand, dry',
+      through_product: $t('practiceLook.theStrandThroughItsProduct'),
+      wiped: $t('practiceLook.theStrandWiped'),
+      rinsed_wet: $t('practiceLook.theStrandRinsedAndDamp'),
+      dry: $t('practiceLook.theStrandDry'),
     })[props.mode],
 )
 </script>
 
 <template>
-  <section v-if="round" aria-label="What lies there" class="flex flex-col gap-2">
+  <section v-if="round" :aria-label="$t('practiceLook.whatLiesThere')" class="flex flex-col gap-2">
     <button v-if="!isOpen" type="button" class="btn btn-act min-h-20 w-full text-lg" @click="open">
-      Open it and look
+      {{ $t('practiceLook.openItAndLook') }}
     </button>
     <template v-else-if="colours">
       <HairStrand :colours="colours" :seed="seed" :is-wet="isWet" :paste="paste" :label="label" />
-      <p v-if="round.light === 'yellow'" class="text-sm text-soft">Seen by a yellow lamp.</p>
-      <p v-for="m in found" :key="m.key" class="rounded-[5px] border-l-[8px] border-signal bg-raised p-3 text-lg">
+      <p v-if="round.light === 'yellow'" class="text-sm text-soft">{{ $t('practiceLook.seenByAYellowLamp') }}</p>
+      <p v-for="m in found" :key="m.key" class="rounded-[5px] border-s-[8px] border-signal bg-raised p-3 text-lg">
         {{ m.text }}
       </p>
     </template>
-    <p v-else class="text-soft">Nothing is to be seen here yet.</p>
+    <p v-else class="text-soft">{{ $t('practiceLook.nothingIsToBeSeen') }}</p>
   </section>
 </template>

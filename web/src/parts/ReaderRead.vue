@@ -3,6 +3,7 @@ import { ref, watch } from 'vue'
 import { measure } from '../api/queries'
 import type { Schemas } from '../api/client'
 import { useNotices } from '../stores/notices'
+import { fixed } from '../lib/time'
 
 /** The colour reader in place of the eye: measured first, noted by a tap of its own. */
 const props = defineProps<{ serviceId: string; laneKey: string; isBusy: boolean }>()
@@ -33,7 +34,13 @@ const take = () => {
 <template>
   <div class="flex flex-wrap items-center gap-3">
     <button type="button" class="btn" :disabled="isMeasuring" @click="useReader">
-      {{ isMeasuring ? 'Measuring …' : measured ? 'Measure again' : 'Use the colour reader' }}
+      {{
+        isMeasuring
+          ? $t('readerRead.measuring')
+          : measured
+            ? $t('common.measureAgain')
+            : $t('readerRead.useTheColourReader')
+      }}
     </button>
     <template v-if="measured">
       <span class="flex overflow-hidden rounded-[3px]" aria-hidden="true"
@@ -42,12 +49,19 @@ const take = () => {
           :style="{ background: measured.level_hex }"
       /></span>
       <span
-        ><b v-if="measured.instrument === 'simulated'">Simulated reading, no real hair: </b>looks like
-        <b class="num text-lg">{{ measured.level.toFixed(1) }}</b><span class="num text-soft"
-          >, ΔE {{ measured.delta_e.toFixed(1) }}</span
+        ><i18n-t keypath="readerRead.looksLike" scope="global"
+          ><template #part1
+            ><b v-if="measured.instrument === 'simulated'"
+              >{{ `${$t('readerRead.simulatedReadingNoRealHair')} ` }}
+            </b></template
+          ><template #level
+            ><b class="num text-lg">{{ fixed(measured.level, 1) }}</b></template
+          ><template #part3
+            ><span class="num text-soft">, ΔE {{ fixed(measured.delta_e, 1) }}</span></template
+          ></i18n-t
         ></span
       >
-      <button type="button" class="btn btn-act" :disabled="isBusy" @click="take">Note it</button>
+      <button type="button" class="btn btn-act" :disabled="isBusy" @click="take">{{ $t('common.noteIt') }}</button>
     </template>
   </div>
 </template>

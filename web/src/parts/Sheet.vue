@@ -57,7 +57,7 @@ const isTop = computed(() => id.value !== null && notices.sheets.at(-1) === id.v
                 <DialogTitle as="h2" class="text-2xl">{{ title }}</DialogTitle>
                 <p v-if="subtitle" class="text-soft">{{ subtitle }}</p>
               </div>
-              <button class="btn" type="button" @click="emit('close')">Close</button>
+              <button class="btn" type="button" @click="emit('close')">{{ $t('sheet.close') }}</button>
             </div>
             <slot />
             <Notices v-if="isTop" is-in-sheet />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick } from 'vue'
+import { computed, nextTick, useId } from 'vue'
 
 /** A number stepped by two large buttons, or typed. */
 const props = defineProps<{
@@ -13,7 +13,7 @@ const props = defineProps<{
   isDisabled?: boolean
 }>()
 const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
-const id = `step-${props.label.replace(/\W+/g, '-').toLowerCase()}`
+const id = useId()
 const send = (value: number) => {
   if (Number.isFinite(value)) emit('update:modelValue', Math.min(props.max, Math.max(props.min, value)))
 }
@@ -36,9 +36,9 @@ const by = (direction: number) => send((props.modelValue ?? props.min) + directi
     <div class="flex items-stretch">
       <button
         type="button"
-        class="btn !rounded-r-none !px-3.5"
+        class="btn !rounded-e-none !px-3.5"
         :disabled="isDisabled || (modelValue !== null && modelValue <= min)"
-        :aria-label="`${label}: less`"
+        :aria-label="$t('stepper.less', { label })"
         @click="by(-1)"
       >
         −
@@ -56,9 +56,9 @@ const by = (direction: number) => send((props.modelValue ?? props.min) + directi
       </span>
       <button
         type="button"
-        class="btn !rounded-l-none !px-3.5"
+        class="btn !rounded-s-none !px-3.5"
         :disabled="isDisabled || (modelValue !== null && modelValue >= max)"
-        :aria-label="`${label}: more`"
+        :aria-label="$t('stepper.more', { label })"
         @click="by(1)"
       >
         +

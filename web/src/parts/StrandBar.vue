@@ -4,6 +4,7 @@ import { inkOn } from '../lib/strip'
 import { levelText } from '../lib/time'
 import { partNames } from '../lib/words'
 import { type Kind, partAt, type Slot, stretches } from '../stores/zones'
+import { $t } from '../lib/i18n'
 
 /** One strand from the scalp to the tip, painted as it was read: tap a stretch to read it, or part one more. */
 const props = defineProps<{
@@ -17,7 +18,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ open: [slot: Slot]; part: [what: 'root' | 'band' | 'ends'] }>()
 const nameOf = (slot: Slot) => {
-  if (slot === 'lengths') return props.kind.parts.length ? partNames.lengths : 'All of it'
+  if (slot === 'lengths') return props.kind.parts.length ? partNames.lengths : $t('strandBar.allOfIt')
   const [name, number] = slot.split('-') as [keyof typeof partNames, string | undefined]
   return number && Number(number) > 1 ? `${partNames[name]} ${number}` : partNames[name]
 }
@@ -37,18 +38,18 @@ const drawn = computed(() => {
   })
 })
 const offers = [
-  { what: 'root' as const, name: 'Root apart' },
-  { what: 'band' as const, name: 'Band apart' },
-  { what: 'ends' as const, name: 'Ends apart' },
+  { what: 'root' as const, name: $t('strandBar.rootApart') },
+  { what: 'band' as const, name: $t('strandBar.bandApart') },
+  { what: 'ends' as const, name: $t('strandBar.endsApart') },
 ]
 </script>
 
 <template>
   <div>
     <div class="mb-1 flex justify-between text-sm text-soft" aria-hidden="true">
-      <span>Scalp</span><span class="num">{{ length }} mm, tip</span>
+      <span>{{ $t('common.scalp') }}</span><span class="num">{{ $t('strandBar.mmTip', { length }) }}</span>
     </div>
-    <div class="flex gap-[3px]" role="tablist" aria-label="Part of the hair">
+    <div class="flex gap-[3px]" role="tablist" :aria-label="$t('strandBar.partOfTheHair')">
       <button
         v-for="(s, i) in drawn"
         :key="i"
@@ -62,7 +63,7 @@ const offers = [
       >
         <span class="max-w-full truncate">{{ nameOf(s.slot) }}</span>
         <span class="num text-base">{{ levelText(s.level) }}</span>
-        <span class="sr-only">, {{ s.from }} to {{ s.to }} mm</span>
+        <span class="sr-only">{{ $t('strandBar.toMm', { from: s.from, to: s.to }) }}</span>
       </button>
     </div>
     <div v-if="kind.parts.length" class="mt-0.5 flex gap-[3px] text-[12px] text-soft" aria-hidden="true">
@@ -70,7 +71,7 @@ const offers = [
         >{{ s.from }}–{{ s.to }}</span
       >
     </div>
-    <p v-if="offScalp > 0" class="mt-1 text-sm text-soft">Product starts {{ offScalp }} mm off the scalp.</p>
+    <p v-if="offScalp > 0" class="mt-1 text-sm text-soft">{{ $t('strandBar.productStartsMmOffThe', { offScalp }) }}</p>
     <div class="mt-2 flex flex-wrap gap-1.5">
       <button
         v-for="o in offers.filter((x) => canPart(x.what))"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type LevelPoint, ticks } from '../lib/strip'
+import { type LevelPoint, type StrandAxes, ticks } from '../lib/strip'
 import { levelText } from '../lib/time'
 
 /** The fitted curve of a strand: its spread as a band in the colour the hair should have, the likely level, the readings. */
@@ -8,22 +8,18 @@ const props = defineProps<{
   points: readonly LevelPoint[]
   readings: readonly { minutes: number; level: number }[]
   hexes: readonly string[]
-  startLevel: number
   labelMaxMin: number
+  /** One set of axes for all strands of the bench: the last minute, the highest and the lowest level. */
+  axes: StrandAxes
   now: number | null
   label: string
 }>()
 const width = 360
 const height = 190
 const pad = { left: 26, right: 8, top: 8, bottom: 22 }
-const end = computed(() => Math.max(props.points[props.points.length - 1]?.minute ?? 50, 10))
-const top = computed(() =>
-  Math.min(
-    10,
-    Math.ceil(Math.max(...props.points.map((p) => p.level_fast), ...props.readings.map((r) => r.level)) + 0.2),
-  ),
-)
-const bottom = computed(() => Math.max(1, Math.floor(props.startLevel - 0.2)))
+const end = computed(() => props.axes.end)
+const top = computed(() => props.axes.top)
+const bottom = computed(() => props.axes.bottom)
 const x = (minute: number) => pad.left + (minute / end.value) * (width - pad.left - pad.right)
 const y = (level: number) =>
   pad.top + ((top.value - level) / Math.max(top.value - bottom.value, 1)) * (height - pad.top - pad.bottom)
@@ -84,7 +80,7 @@ const minutes = computed(() => ticks({ from: 0, to: end.value }, 7))
         stroke="var(--ink)"
         stroke-width="2"
       />
-      <title>{{ levelText(r.level) }} at {{ r.minutes.toFixed(0) }} min</title>
+      <title>{{ $t('strandChart.atMin', { level: levelText(r.level), minutes: r.minutes.toFixed(0) }) }}</title>
     </g>
     <text
       v-for="m in minutes"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { type Axis, clampPercent, gradient, inkOn, type LevelPoint, toPercent } from '../lib/strip'
 import { levelText } from '../lib/time'
 
@@ -53,15 +54,31 @@ const windowBox = computed(() => {
   const to = open ? Math.max(props.wall ?? shownEnd.value, early) : (late as number)
   return { style: box(early, to), open, likely: likely !== null && likely <= to ? likely : null }
 })
+/** Ticks of levels that have room for their figure: from the highest down, none over another or under the wall. */
+const TICK_PX = 13
+const root = ref<HTMLElement | null>(null)
+const { width } = useElementSize(root)
+const ticks = computed(() => {
+  const kept: { level: number; at: number; minute: number }[] = []
+  for (const c of [...(props.crossings ?? [])].sort((a, b) => b.level - a.level)) {
+    const minute = props.zero + c.minute
+    const at = x(minute)
+    if (!isOn(minute) || minute > shownEnd.value) continue
+    const isClear = (other: number) => (Math.abs(other - at) / 100) * width.value >= TICK_PX
+    const isFree = kept.every((k) => isClear(k.at)) && (props.wall === null || isClear(x(props.wall)))
+    if (isFree || width.value === 0) kept.push({ level: c.level, at, minute })
+  }
+  return kept
+})
 const isOn = (minute: number) => minute >= props.axis.from && minute <= props.axis.to
 </script>
 
 <template>
-  <div class="strip relative h-full min-h-[40px] overflow-hidden" role="img" :aria-label="label">
-    <div class="hatch absolute top-[12px] bottom-[14px] rounded-l-[3px] opacity-55" :style="box(applyFrom, zero)" />
+  <div ref="root" dir="ltr" class="strip relative h-full min-h-[40px] overflow-hidden" role="img" :aria-label="label">
+    <div class="hatch absolute top-[12px] bottom-[14px] rounded-s-[3px] opacity-55" :style="box(applyFrom, zero)" />
     <div
       v-if="shownEnd > zero"
-      class="absolute top-[36%] bottom-[38%] rounded-r-[2px]"
+      class="absolute top-[36%] bottom-[38%] rounded-e-[2px]"
       :class="{ 'opacity-75': isForecast }"
       :style="paint(zero, shownEnd)"
     />
@@ -70,7 +87,7 @@ const isOn = (minute: number) => minute >= props.axis.from && minute <= props.ax
     <template v-if="windowBox && !isRinsed">
       <div
         class="absolute top-[2px] h-[7px] border-x-2 border-t-2 border-ink"
-        :class="{ 'border-r-0': windowBox.open }"
+        :class="{ 'border-e-0': windowBox.open }"
         :style="windowBox.style"
       />
       <div
@@ -80,16 +97,15 @@ const isOn = (minute: number) => minute >= props.axis.from && minute <= props.ax
       />
     </template>
 
-    <template v-for="c in crossings ?? []" :key="c.level">
-      <div
-        v-if="isOn(zero + c.minute) && zero + c.minute <= shownEnd"
-        class="absolute bottom-0 flex h-[15px] -translate-x-1/2 flex-col items-center"
-        :style="{ left: `${x(zero + c.minute)}%` }"
-      >
-        <span class="h-[4px] w-[1.5px] bg-strong" />
-        <span class="num text-[11px] leading-[11px] text-soft">{{ c.level }}</span>
-      </div>
-    </template>
+    <div
+      v-for="c in ticks"
+      :key="c.level"
+      class="absolute bottom-0 flex h-[15px] -translate-x-1/2 flex-col items-center"
+      :style="{ left: `${c.at}%` }"
+    >
+      <span class="h-[4px] w-[1.5px] bg-strong" />
+      <span data-tick class="num text-[11px] leading-[11px] text-soft">{{ c.level }}</span>
+    </div>
 
     <template v-for="r in readings ?? []" :key="r.event_id">
       <div
@@ -103,7 +119,7 @@ const isOn = (minute: number) => minute >= props.axis.from && minute <= props.ax
 
     <div
       v-if="check !== null && check !== undefined && isOn(check)"
-      class="absolute top-[10px] bottom-[12px] w-0 border-l-[2.5px] border-dotted border-ink"
+      class="absolute top-[10px] bottom-[12px] w-0 border-s-[2.5px] border-dotted border-ink"
       :style="{ left: `${x(check)}%` }"
     />
     <div

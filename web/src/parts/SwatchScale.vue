@@ -2,6 +2,7 @@
 import { computed, useId } from 'vue'
 import { inkOn } from '../lib/strip'
 import { levelText } from '../lib/time'
+import { undertoneName } from '../lib/words'
 
 /** Levels to pick from, painted: whole levels in one row, halves laid between them like bricks. */
 const props = defineProps<{
@@ -12,6 +13,8 @@ const props = defineProps<{
   modelValue: number | null
   least?: number
   isLarge?: boolean
+  /** It has the focus when its sheet opens. */
+  isFirst?: boolean
 }>()
 const emit = defineEmits<{ 'update:modelValue': [level: number] }>()
 const name = useId()
@@ -19,7 +22,7 @@ const items = computed(() =>
   props.levels.map((level, i) => ({
     level,
     hex: props.hexes[i] ?? '#888888',
-    undertone: props.undertones?.[i],
+    undertone: props.undertones?.[i] && undertoneName(props.undertones[i]),
     isOff: props.least !== undefined && level < props.least,
   })),
 )
@@ -34,7 +37,7 @@ const columns = computed(() => column(items.value[items.value.length - 1]?.level
     <legend class="label">{{ legend }}</legend>
     <div class="grid gap-y-1" :style="{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }">
       <label
-        v-for="item in items"
+        v-for="(item, i) in items"
         :key="item.level"
         class="relative block px-[1.5px]"
         :class="{ 'pointer-events-none opacity-25': item.isOff }"
@@ -44,6 +47,7 @@ const columns = computed(() => column(items.value[items.value.length - 1]?.level
         <input
           type="radio"
           class="peer absolute inset-0 opacity-0"
+          :data-first="isFirst && i === 0 ? '' : undefined"
           :name="name"
           :value="item.level"
           :checked="modelValue === item.level"

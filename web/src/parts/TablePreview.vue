@@ -16,16 +16,22 @@ defineEmits<{ take: []; leave: [] }>()
 <template>
   <div class="mt-3 rounded-[5px] bg-raised p-3" role="status">
     <p>
-      <strong>{{ preview.count }} {{ what }}</strong> can come in<template v-if="preview.known.length"
-        >; {{ preview.known.length }} have a name that is here already and stay as they are</template
-      >.
+      <i18n-t keypath="tablePreview.canComeIn" scope="global"
+        ><template #part1
+          ><strong>{{ preview.count }} {{ what }}</strong></template
+        ><template #part2
+          ><template v-if="preview.known.length">{{
+            $t('tablePreview.haveANameThatIs', { count: preview.known.length })
+          }}</template></template
+        ></i18n-t
+      >
     </p>
     <p class="truncate text-sm text-soft">{{ preview.names.slice(0, 8).join(', ') }}</p>
     <template v-if="preview.problems.length">
-      <p class="mt-2 font-semibold text-stop">Mend these lines first; until then nothing comes in.</p>
+      <p class="mt-2 font-semibold text-stop">{{ $t('tablePreview.mendTheseLinesFirstUntil') }}</p>
       <ul class="max-h-60 overflow-y-auto text-[15px]">
         <li v-for="p in preview.problems" :key="`${p.line} ${p.column}`">
-          Line {{ p.line }}, {{ p.column }}: must be {{ p.limit }}, is “{{ p.value }}”.
+          {{ $t('tablePreview.lineMustBeIs', { line: p.line, column: p.column, limit: p.limit, p: p.value }) }}
         </li>
       </ul>
     </template>
@@ -36,9 +42,9 @@ defineEmits<{ take: []; leave: [] }>()
         :disabled="preview.problems.length > 0 || preview.count === 0 || isBusy"
         @click="$emit('take')"
       >
-        Bring them in
+        {{ $t('tablePreview.bringThemIn') }}
       </button>
-      <button type="button" class="btn" @click="$emit('leave')">Leave it</button>
+      <button type="button" class="btn" @click="$emit('leave')">{{ $t('common.leaveIt') }}</button>
     </div>
   </div>
 </template>

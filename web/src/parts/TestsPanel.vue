@@ -11,6 +11,7 @@ import { useNotices } from '../stores/notices'
 import Choice from './Choice.vue'
 import Stepper from './Stepper.vue'
 import Tick from './Tick.vue'
+import { $t } from '../lib/i18n'
 
 /** The small tests, each with its steps and what follows from it. */
 const props = defineProps<{ draft: Draft; service: Schemas['ServiceOut']; isLocked: boolean }>()
@@ -19,12 +20,12 @@ const client = useQueryClient()
 const notices = useNotices()
 
 const patchSays: Record<Schemas['PatchState'], string> = {
-  not_placed: 'Not placed. Oxidative toner stays locked until one is read clear.',
-  waiting: 'Placed, not old enough to be read.',
-  due: 'Due: read it now.',
-  clear: 'Read clear.',
-  expired: 'Read clear, but too long ago: place a new one.',
-  reacted: 'Reacted: no oxidative dye.',
+  not_placed: $t('testsPanel.notPlacedOxidativeTonerStays'),
+  waiting: $t('testsPanel.placedNotOldEnoughTo'),
+  due: $t('testsPanel.dueReadItNow'),
+  clear: $t('testsPanel.readClear'),
+  expired: $t('testsPanel.readClearButTooLong'),
+  reacted: $t('testsPanel.reactedNoOxidativeDye'),
 }
 const patch = async (body: Schemas['ClientIn'], said: string) => {
   try {
@@ -38,7 +39,7 @@ const patch = async (body: Schemas['ClientIn'], said: string) => {
 const place = () =>
   patch(
     { patch_test_placed_at: new Date().toISOString(), patch_test_result: 'not_done' },
-    'Patch test placed now; it stands on the Day when it is due.',
+    $t('testsPanel.patchTestPlacedNowIt'),
   )
 
 type Sign = (typeof saltsSigns)[number]['value']
@@ -57,58 +58,62 @@ const measure = (hasSnapped: boolean) => {
 }
 const elasticityName = computed(() => elasticities.find((e) => e.value === props.draft.elasticity)?.name ?? '')
 const elasticitySays: Record<string, string> = {
-  returns: 'Sound: no limit from this test.',
-  slow: 'Weaker developer, shorter time, strand test.',
-  stays_stretched: 'Must not be lightened.',
-  snaps: 'Must not be lightened.',
+  returns: $t('testsPanel.soundNoLimitFromThis'),
+  slow: $t('testsPanel.weakerDeveloperShorterTimeStrand'),
+  stays_stretched: $t('testsPanel.mustNotBeLightened'),
+  snaps: $t('testsPanel.mustNotBeLightened'),
 }
 </script>
 
 <template>
   <fieldset class="flex flex-col gap-5" :disabled="isLocked">
-    <legend class="sr-only">Tests</legend>
+    <legend class="sr-only">{{ $t('common.tests') }}</legend>
     <section aria-labelledby="t-patch">
-      <h3 id="t-patch" class="mb-1 text-lg">Patch test</h3>
+      <h3 id="t-patch" class="mb-1 text-lg">{{ $t('testsPanel.patchTest') }}</h3>
       <p class="mb-2">
         {{ patchSays[service.patch_state] }}
         <span v-if="service.patch_test_placed_at" class="text-soft">
-          Placed {{ dayName(service.patch_test_placed_at) }}, {{ clockText(service.patch_test_placed_at) }}.
+          {{
+            $t('testsPanel.placed', {
+              patch_test_placed_at: dayName(service.patch_test_placed_at),
+              patch_test_placed_at2: clockText(service.patch_test_placed_at),
+            })
+          }}
         </span>
       </p>
       <div class="flex flex-wrap gap-2">
         <button v-if="['not_placed', 'expired'].includes(service.patch_state)" type="button" class="btn" @click="place">
-          Placed behind the ear now
+          {{ $t('testsPanel.placedBehindTheEarNow') }}
         </button>
         <template v-if="service.patch_state === 'due'">
           <button type="button" class="btn" @click="patch({ patch_test_result: 'negative' }, 'Patch test read clear.')">
-            Clear
+            {{ $t('common.clear') }}
           </button>
           <button
             type="button"
             class="btn btn-stop"
             @click="patch({ patch_test_result: 'positive' }, 'Reaction kept.')"
           >
-            Red, itching or swollen
+            {{ $t('testsPanel.redItchingOrSwollen') }}
           </button>
         </template>
       </div>
     </section>
 
     <section aria-labelledby="t-salts">
-      <h3 id="t-salts" class="mb-1 text-lg">Salts test</h3>
+      <h3 id="t-salts" class="mb-1 text-lg">{{ $t('testsPanel.saltsTest') }}</h3>
       <p class="mb-2 text-[15px] text-soft">
-        Cut a hidden strand. Lay it for 30 min in 20 vol with a few drops of ammonia water, in glass, away from the
-        head. Watch it.
+        {{ $t('testsPanel.cutAHiddenStrandLay') }}
       </p>
       <template v-if="signs === null">
         <Choice
-          legend="Result so far"
+          :legend="$t('testsPanel.resultSoFar')"
           :options="saltsTests"
           :model-value="draft.salts_test ?? null"
           @update:model-value="(v) => emit('edit', (d) => (d.salts_test = v))"
         />
         <button type="button" class="btn mt-2" @click="emit('edit', (d) => (d.salts_signs = []))">
-          Done: tell what it did
+          {{ $t('testsPanel.doneTellWhatItDid') }}
         </button>
       </template>
       <template v-else>
@@ -125,8 +130,8 @@ const elasticitySays: Record<string, string> = {
         <p :class="draft.salts_test === 'positive' ? 'font-bold text-stop' : 'font-semibold'">
           {{
             draft.salts_test === 'positive'
-              ? 'Positive: metallic salts. Must not be lightened.'
-              : 'Nothing happened: clear.'
+              ? $t('testsPanel.positiveMetallicSaltsMustNot')
+              : $t('testsPanel.nothingHappenedClear')
           }}
         </p>
         <button
@@ -139,20 +144,27 @@ const elasticitySays: Record<string, string> = {
             })
           "
         >
-          Not done after all
+          {{ $t('testsPanel.notDoneAfterAll') }}
         </button>
       </template>
     </section>
 
     <section aria-labelledby="t-elastic">
-      <h3 id="t-elastic" class="mb-1 text-lg">Elasticity</h3>
-      <p class="mb-2 text-[15px] text-soft">Wet one hair, lay it on a ruler, pull slowly as far as it gives, let go.</p>
+      <h3 id="t-elastic" class="mb-1 text-lg">{{ $t('testsPanel.elasticity') }}</h3>
+      <p class="mb-2 text-[15px] text-soft">{{ $t('testsPanel.wetOneHairLayIt') }}</p>
       <div class="grid gap-3 sm:grid-cols-2">
-        <Stepper v-model="rest" label="At rest" unit="mm" :min="20" :max="500" :step="10" />
+        <Stepper
+          v-model="rest"
+          :label="$t('testsPanel.atRest')"
+          :unit="$t('common.mm')"
+          :min="20"
+          :max="500"
+          :step="10"
+        />
         <Stepper
           :model-value="pulled"
-          label="Pulled to"
-          unit="mm"
+          :label="$t('testsPanel.pulledTo')"
+          :unit="$t('common.mm')"
           :min="20"
           :max="1000"
           :step="5"
@@ -165,8 +177,8 @@ const elasticitySays: Record<string, string> = {
         />
         <Stepper
           :model-value="back"
-          label="Back at"
-          unit="mm"
+          :label="$t('testsPanel.backAt')"
+          :unit="$t('common.mm')"
           :min="20"
           :max="1000"
           :step="1"
@@ -181,14 +193,18 @@ const elasticitySays: Record<string, string> = {
       <p class="mt-2">
         <strong>{{ elasticityName }}.</strong> {{ elasticitySays[draft.elasticity ?? 'returns'] }}
         <span v-if="draft.stretch && service.stretch" class="text-soft">
-          Stretched {{ service.stretch.stretch_percent.toFixed(0) }} %,
-          {{ service.stretch.return_percent.toFixed(0) }} % of it went back.
+          {{
+            $t('testsPanel.stretchedOfItWentBack', {
+              stretch_percent: service.stretch.stretch_percent.toFixed(0),
+              return_percent: service.stretch.return_percent.toFixed(0),
+            })
+          }}
         </span>
       </p>
       <div class="mt-2 flex flex-wrap items-end gap-3">
-        <button type="button" class="btn" @click="measure(true)">It snapped</button>
+        <button type="button" class="btn" @click="measure(true)">{{ $t('testsPanel.itSnapped') }}</button>
         <Choice
-          legend="Or by feel"
+          :legend="$t('testsPanel.orByFeel')"
           :options="elasticities"
           :model-value="draft.elasticity ?? null"
           @update:model-value="
@@ -203,11 +219,16 @@ const elasticitySays: Record<string, string> = {
     </section>
 
     <section aria-labelledby="t-strand">
-      <h3 id="t-strand" class="mb-1 text-lg">Strand test</h3>
+      <h3 id="t-strand" class="mb-1 text-lg">{{ $t('testsPanel.strandTest') }}</h3>
       <p class="mb-2">
-        {{ draft.strands.length ? `${draft.strands.length} on the bench.` : 'None yet.' }} {{ service.move_text ?? '' }}
+        {{
+          draft.strands.length ? $t('testsPanel.onTheBench', { count: draft.strands.length }) : $t('testsPanel.noneYet')
+        }}
+        {{ service.move_text ?? '' }}
       </p>
-      <RouterLink class="btn" :to="{ name: 'strands', params: { id: service.id } }">To the strand bench</RouterLink>
+      <RouterLink class="btn" :to="{ name: 'strands', params: { id: service.id } }">{{
+        $t('testsPanel.toTheStrandBench')
+      }}</RouterLink>
     </section>
   </fieldset>
 </template>

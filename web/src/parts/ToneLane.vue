@@ -2,7 +2,9 @@
 import { computed } from 'vue'
 import type { Schemas } from '../api/client'
 import { clampPercent, gradient, toPercent } from '../lib/strip'
-import { countdown, levelText, minutesUntil } from '../lib/time'
+import { countdown, levelText, minutesUntil, fixed } from '../lib/time'
+import { $t } from '../lib/i18n'
+import { undertoneName } from '../lib/words'
 
 /** One zone at the basin: what it is now, what its bowl makes of it minute by minute, and its toner's clock. */
 const props = defineProps<{
@@ -37,9 +39,13 @@ const x = (m: number) => `${clampPercent(toPercent(axis.value, m))}%`
 /** When it should be ready, and the label's time. */
 const ready = computed(() => {
   const window = clock.value?.window_min
-  const label = `label ${(clock.value?.label_max_min ?? 0).toFixed(0)}`
-  if (!window || window.likely === null) return `stays paler than planned, ${label}`
-  return `ready ${(window.early ?? window.likely).toFixed(0)}–${(window.late ?? clock.value?.label_max_min ?? 0).toFixed(0)} min, ${label}`
+  const label = $t('toneLane.label', { label_max_min: (clock.value?.label_max_min ?? 0).toFixed(0) })
+  if (!window || window.likely === null) return $t('toneLane.staysPalerThanPlanned', { label })
+  return $t('toneLane.readyMin', {
+    early: (window.early ?? window.likely).toFixed(0),
+    late: (window.late ?? clock.value?.label_max_min ?? 0).toFixed(0),
+    label,
+  })
 })
 const hexNow = computed(() => {
   const curve = clock.value?.curve ?? []
@@ -47,7 +53,9 @@ const hexNow = computed(() => {
   return ended.value === null ? (at?.hex ?? props.lane.now_hex) : (clock.value?.hex_now ?? props.lane.now_hex)
 })
 const depth = (levels: number) =>
-  Math.abs(levels) < 0.05 ? 'same depth' : `${Math.abs(levels).toFixed(1)} ${levels > 0 ? 'deeper' : 'lighter'}`
+  Math.abs(levels) < 0.05
+    ? $t('toneLane.sameDepth')
+    : `${fixed(Math.abs(levels), 1)} ${levels > 0 ? $t('common.deeper') : $t('toneLane.lighter')}`
 </script>
 
 <template>
@@ -59,21 +67,21 @@ const depth = (levels: number) =>
     <p
       class="num hidden size-12 items-center justify-center rounded-[7px] border-2 border-ink text-[28px] leading-none md:flex"
       :class="{ 'border-line text-soft': !plan && !clock }"
-      :aria-label="plan ? `Bowl ${plan.bowl}` : 'toner'"
+      :aria-label="plan ? $t('toneLane.bowl', { bowl: plan.bowl }) : $t('toneLane.toner')"
     >
       {{ plan ? plan.bowl : clock && ended === null ? '●' : '✓' }}
     </p>
     <div>
       <button
         type="button"
-        class="narrow text-left text-[19px] leading-tight font-semibold hover:underline"
+        class="narrow text-start text-[19px] leading-tight font-semibold hover:underline"
         @click="emit('open')"
       >
-        <span v-if="plan" class="num mr-1 md:hidden">{{ plan.bowl }}</span>{{ lane.name }}
+        <span v-if="plan" class="num me-1 md:hidden">{{ plan.bowl }}</span>{{ lane.name }}
       </button>
       <p class="leading-tight">
-        <span class="num mr-1.5 text-[20px]">{{ levelText(lane.level) }}</span><span class="text-soft">{{
-          lane.undertone
+        <span class="num me-1.5 text-[20px]">{{ levelText(lane.level) }}</span><span class="text-soft">{{
+          undertoneName(lane.undertone)
         }}</span>
       </p>
       <button
@@ -82,7 +90,7 @@ const depth = (levels: number) =>
         class="min-h-9 text-sm font-semibold underline underline-offset-4"
         @click="emit('read')"
       >
-        not read yet: read it
+        {{ $t('toneLane.notReadYetReadIt') }}
       </button>
     </div>
 
@@ -90,15 +98,24 @@ const depth = (levels: number) =>
       <div>
         <p class="mb-1 flex items-baseline justify-between gap-3">
           <strong class="text-[17px]">{{ clock.formula_name }}</strong>
-          <span class="text-soft">{{ ended === null ? ready : `on for ${ended.toFixed(0)} min` }}</span>
+          <span class="text-soft">{{
+            ended === null ? ready : $t('toneLane.onForMin', { ended: ended.toFixed(0) })
+          }}</span>
         </p>
         <div
+          dir="ltr"
           class="strip relative h-11 overflow-hidden"
           role="img"
-          :aria-label="`${clock.formula_name} on for ${minute.toFixed(0)} of ${dueMin.toFixed(0)} min`"
+          :aria-label="
+            $t('toneLane.onForOfMin', {
+              formula_name: clock.formula_name,
+              minute: minute.toFixed(0),
+              dueMin: dueMin.toFixed(0),
+            })
+          "
         >
           <div class="absolute inset-x-0 top-[15px] h-[14px]" :style="{ background: gradient(clock.curve) }" />
-          <div class="absolute top-[6px] left-0 h-8 overflow-hidden" :style="{ width: x(minute) }">
+          <div class="absolute top-[6px] start-0 h-8 overflow-hidden" :style="{ width: x(minute) }">
             <div
               class="h-full"
               :style="{
@@ -116,7 +133,12 @@ const depth = (levels: number) =>
         <p v-if="lane.taught_by && ended === null" class="text-sm text-soft">{{ lane.taught_by }}</p>
       </div>
       <div class="flex flex-wrap items-center gap-2">
-        <svg class="swatch size-12 shrink-0" viewBox="0 0 44 44" role="img" aria-label="Left now, right wanted">
+        <svg
+          class="swatch size-12 shrink-0"
+          viewBox="0 0 44 44"
+          role="img"
+          :aria-label="$t('common.leftNowRightWanted')"
+        >
           <circle cx="22" cy="22" r="21" :fill="hexNow" />
           <path d="M22 1 A21 21 0 0 1 22 43 Z" :fill="lane.wanted_hex" />
         </svg>
@@ -132,7 +154,7 @@ const depth = (levels: number) =>
               :disabled="isBusy || isLocked"
               @click="emit('emulsify')"
             >
-              Emulsified
+              {{ $t('common.emulsified') }}
             </button>
             <button
               type="button"
@@ -140,7 +162,7 @@ const depth = (levels: number) =>
               :disabled="isBusy || isLocked"
               @click="emit('strand')"
             >
-              Strand
+              {{ $t('common.strand') }}
             </button>
             <button
               type="button"
@@ -149,11 +171,11 @@ const depth = (levels: number) =>
               :disabled="isBusy || isLocked"
               @click="emit('rinse')"
             >
-              Rinsed
+              {{ $t('common.rinsed') }}
             </button>
           </div>
         </template>
-        <p v-else class="font-semibold">rinsed</p>
+        <p v-else class="font-semibold">{{ $t('toneLane.rinsed') }}</p>
       </div>
     </template>
 
@@ -162,18 +184,27 @@ const depth = (levels: number) =>
         <div
           class="swatch flex h-11 overflow-hidden rounded-[4px]"
           role="img"
-          :aria-label="`Colour now, after ${plan.minutes.toFixed(0)} min of bowl ${plan.bowl}, and wanted`"
+          :aria-label="$t('toneLane.colourNowAfterMinOf', { minutes: plan.minutes.toFixed(0), bowl: plan.bowl })"
         >
           <span class="grow" :style="{ background: lane.now_hex }" />
           <span class="grow-[1.4] border-x-[5px] border-panel" :style="{ background: plan.hex }" />
           <span class="grow" :style="{ background: lane.wanted_hex }" />
         </div>
         <div class="flex gap-[5px] text-[12px] text-soft" aria-hidden="true">
-          <span class="grow basis-0">now</span><span class="grow-[1.4] basis-0">with bowl {{ plan.bowl }}</span
-          ><span class="grow basis-0">wanted</span>
+          <span class="grow basis-0">{{ $t('toneLane.now') }}</span><span class="grow-[1.4] basis-0">{{
+            $t('toneLane.withBowl', { bowl: plan.bowl })
+          }}</span
+          ><span class="grow basis-0">{{ $t('common.wanted') }}</span>
         </div>
         <p v-if="plan.needed" class="mt-0.5 flex flex-wrap items-baseline gap-x-3 text-[15px] leading-snug">
-          <span><strong>Out of reach</strong>, nearest shown; {{ plan.needed.says }}</span>
+          <span
+            ><i18n-t keypath="toneLane.nearestShown" scope="global"
+              ><template #says>{{ plan.needed.says }}</template
+              ><template #part1
+                ><strong>{{ $t('toneLane.outOfReach') }}</strong></template
+              ></i18n-t
+            ></span
+          >
           <button
             v-if="plan.needed.level !== null && !isLocked"
             type="button"
@@ -181,49 +212,69 @@ const depth = (levels: number) =>
             :disabled="isBusy"
             @click="emit('order', plan.needed.says)"
           >
-            onto the order list
+            {{ $t('toneLane.ontoTheOrderList') }}
           </button>
         </p>
         <p v-if="lane.probe_change" class="text-sm leading-snug font-semibold">{{ lane.probe_change }}</p>
         <p v-for="w in lane.remedies" :key="w.title" class="mt-0.5 flex items-center gap-2 text-sm">
           <span class="swatch size-5 shrink-0 rounded-full" :style="{ background: w.hex }" /><span
-            ><strong>{{ w.title }}</strong
-            >: {{ w.formula_name }}, difference {{ w.delta_e.toFixed(1) }}, {{ Math.abs(w.gained_l).toFixed(1) }} L*
-            {{ w.gained_l < 0 ? 'darker' : 'brighter' }}</span
+            ><i18n-t keypath="toneLane.differenceL" scope="global"
+              ><template #formula_name>{{ w.formula_name }}</template
+              ><template #delta_e>{{ fixed(w.delta_e, 1) }}</template
+              ><template #gained_l>{{ fixed(Math.abs(w.gained_l), 1) }}</template
+              ><template #what>{{ w.gained_l < 0 ? $t('toneLane.darker') : $t('toneLane.brighter') }}</template
+              ><template #title
+                ><strong>{{ w.title }}</strong></template
+              ></i18n-t
+            ></span
           >
         </p>
         <div v-if="lane.meeting.length" class="mt-1.5">
           <div
             class="swatch h-4 rounded-[3px]"
             role="img"
-            aria-label="The meeting line from the scalp down"
+            :aria-label="$t('toneLane.theMeetingLineFromThe')"
             :style="{ background: gradient(lane.meeting) }"
           />
           <p class="text-[12px] text-soft">
-            from the scalp down, {{ lane.meeting[lane.meeting.length - 1]?.minute.toFixed(0) }} mm
+            {{
+              $t('toneLane.fromTheScalpDownMm', { minute: lane.meeting[lane.meeting.length - 1]?.minute.toFixed(0) })
+            }}
           </p>
         </div>
       </div>
       <div class="flex items-center gap-3">
         <div class="min-w-0 grow">
           <p class="leading-snug">
-            <strong v-if="plan.is_too_deep" class="text-stop">Too deep · </strong
-            ><span class="num text-[22px]">{{ plan.minutes.toFixed(0) }}</span> min
-            <span class="text-soft">from +{{ plan.on_min.toFixed(0) }}</span>
+            <i18n-t keypath="toneLane.min" scope="global"
+              ><template #part1
+                ><strong v-if="plan.is_too_deep" class="text-stop"
+                  >{{ `${$t('toneLane.tooDeep')} ` }}
+                </strong></template
+              ><template #minutes
+                ><span class="num text-[22px]">{{ plan.minutes.toFixed(0) }}</span></template
+              ><template #part3
+                ><span class="text-soft">{{ $t('toneLane.from', { on_min: plan.on_min.toFixed(0) }) }}</span></template
+              ></i18n-t
+            >
           </p>
-          <p class="text-sm text-soft">difference {{ plan.delta_e.toFixed(1) }}, {{ depth(plan.levels_deeper) }}</p>
+          <p class="text-sm text-soft">
+            {{
+              $t('toneLane.difference', { delta_e: fixed(plan.delta_e, 1), levels_deeper: depth(plan.levels_deeper) })
+            }}
+          </p>
         </div>
         <button
           type="button"
           class="btn !min-h-12 shrink-0 !px-3 text-[15px]"
           :disabled="isBusy || isLocked"
-          :aria-label="`Bowl ${plan.bowl} is on ${lane.name} alone`"
+          :aria-label="$t('toneLane.bowlIsOnAlone', { bowl: plan.bowl, name: lane.name })"
           @click="emit('apply')"
         >
-          On
+          {{ $t('toneLane.on') }}
         </button>
       </div>
     </template>
-    <p v-else class="text-soft md:col-span-2">No toner that may go on this person.</p>
+    <p v-else class="text-soft md:col-span-2">{{ $t('toneLane.noTonerThatMayGo') }}</p>
   </article>
 </template>

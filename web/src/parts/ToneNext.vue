@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { countdown, inMinutes, minutesUntil } from '../lib/time'
 import ActPanel from './ActPanel.vue'
+import { $t } from '../lib/i18n'
 
 /** The next act at the basin, alone and large, for all its parts at once, and what comes after it. */
 const props = defineProps<{
@@ -37,22 +38,30 @@ const toggle = (id: string) =>
 const some = computed(() => (first.value?.ids ?? []).filter((id) => !out.value.includes(id)))
 const verb = (act: Schemas['ToneAct']) =>
   ({
-    apply: `Bowl ${act.bowl ?? ''} is on`,
-    emulsify: 'Emulsified',
-    strand: 'Look at it',
-    rinse: act.ids.length > 1 ? 'Rinsed all' : 'Rinsed',
-    stop: 'Rinsed',
+    apply: $t('toneNext.bowlIsOn', { bowl: act.bowl ?? '' }),
+    emulsify: $t('common.emulsified'),
+    strand: $t('common.lookAtIt'),
+    rinse: act.ids.length > 1 ? $t('toneNext.rinsedAll') : $t('common.rinsed'),
+    stop: $t('common.rinsed'),
   })[act.code] ?? act.code
 const title = (act: Schemas['ToneAct']) =>
   act.ids.length < 2 || (act.ids.length <= 3 && act.title.length <= 44)
     ? act.title
     : ({
-        apply: `Bowl ${act.bowl ?? ''}: ${act.ids.length} parts, ${props.names[act.ids[0] ?? ''] ?? ''} first`,
-        emulsify: `Emulsify all ${act.ids.length} parts`,
-        rinse: `Rinse all ${act.ids.length} parts`,
-        stop: `Rinse now, the label's time is up: ${act.ids.length} parts`,
+        apply: $t('toneNext.bowlPartsFirst', {
+          bowl: act.bowl ?? '',
+          count: act.ids.length,
+          names: props.names[act.ids[0] ?? ''] ?? '',
+        }),
+        emulsify: $t('toneNext.emulsifyAllParts', { count: act.ids.length }),
+        rinse: $t('toneNext.rinseAllParts', { count: act.ids.length }),
+        stop: $t('toneNext.rinseNowTheLabelS', { count: act.ids.length }),
       }[act.code] ?? act.title)
-const shown = computed(() => first.value && { ...first.value, title: title(first.value) })
+/** Coloured where hair is looked at; a bowl that goes on shows its colour by itself. */
+const shown = computed(() => {
+  const act = first.value
+  return act && { ...act, title: title(act), hex: act.code === 'apply' ? null : act.hex }
+})
 </script>
 
 <template>
@@ -63,9 +72,9 @@ const shown = computed(() => first.value && { ...first.value, title: title(first
       :is-due="isDue"
       :is-stop="isStop"
       :timer="timer"
-      nothing="Nothing on the hair; nothing left to tone."
+      :nothing="$t('toneNext.nothingLeft')"
     >
-      <div v-if="first" class="ml-auto flex shrink-0 flex-col items-stretch gap-1.5">
+      <div v-if="first" class="ms-auto flex shrink-0 flex-col items-stretch gap-1.5">
         <button
           type="button"
           class="min-h-16 rounded-[5px] bg-act-ink px-5 text-lg font-bold text-act"
@@ -73,7 +82,7 @@ const shown = computed(() => first.value && { ...first.value, title: title(first
           :disabled="isBusy || some.length === 0"
           @click="emit('do', first, some)"
         >
-          {{ verb(first) }}{{ out.length ? `: ${some.length} of ${first.ids.length}` : '' }}
+          {{ verb(first) }}{{ out.length ? $t('toneNext.of', { count: some.length, count2: first.ids.length }) : '' }}
         </button>
         <button
           v-if="first.ids.length > 1"
@@ -82,7 +91,7 @@ const shown = computed(() => first.value && { ...first.value, title: title(first
           :aria-expanded="isPicking"
           @click="isPicking = !isPicking"
         >
-          {{ isPicking ? 'done' : 'not all of them' }}
+          {{ isPicking ? $t('toneNext.done') : $t('toneNext.notAllOfThem') }}
         </button>
       </div>
     </ActPanel>
@@ -90,9 +99,9 @@ const shown = computed(() => first.value && { ...first.value, title: title(first
       v-if="first && isPicking"
       class="panel order-last flex w-full flex-wrap items-center gap-1.5 !py-2.5"
       role="group"
-      aria-label="Which parts"
+      :aria-label="$t('toneNext.whichParts')"
     >
-      <p class="mr-2 text-[15px]">Tap what it is not on:</p>
+      <p class="me-2 text-[15px]">{{ $t('toneNext.tapWhatItIsNot') }}</p>
       <button
         v-for="id in first.ids"
         :key="id"
@@ -105,13 +114,13 @@ const shown = computed(() => first.value && { ...first.value, title: title(first
         {{ names[id] ?? id }}
       </button>
     </div>
-    <section v-if="rest.length" class="panel grow basis-[280px] !py-2.5" aria-label="Then">
-      <h2 class="text-sm font-semibold text-soft">Then</h2>
+    <section v-if="rest.length" class="panel grow basis-[280px] !py-2.5" :aria-label="$t('common.then')">
+      <h2 class="text-sm font-semibold text-soft">{{ $t('common.then') }}</h2>
       <ul>
         <li v-for="(a, i) in rest" :key="a.code + a.ids[0]" class="flex items-baseline justify-between gap-3">
           <button
             type="button"
-            class="min-h-9 truncate text-left hover:underline"
+            class="min-h-9 truncate text-start hover:underline"
             :class="{ 'text-[19px] font-semibold': i === 0 }"
             @click="emit('do', a, [...a.ids])"
           >

@@ -11,11 +11,11 @@ const why = computed(() => [...new Set(blocked.value.map((i) => i.blocked))])
 
 <template>
   <section class="panel" aria-labelledby="toner-idea">
-    <h2 id="toner-idea" class="mb-1 text-xl">Toner in mind</h2>
+    <h2 id="toner-idea" class="mb-1 text-xl">{{ $t('tonerIdea.tonerInMind') }}</h2>
     <p class="mb-2 text-sm text-soft">
-      Chosen anew from what each zone reads after the rinse; this is the idea to prepare for.
+      {{ $t('tonerIdea.chosenAnewFromWhatEach') }}
     </p>
-    <div class="flex flex-wrap gap-1.5" role="group" aria-label="Toner in mind">
+    <div class="flex flex-wrap gap-1.5" role="group" :aria-label="$t('tonerIdea.tonerInMind')">
       <button
         v-for="i in ideas"
         :key="i.key"
@@ -24,13 +24,12 @@ const why = computed(() => [...new Set(blocked.value.map((i) => i.blocked))])
         :class="{ 'btn-act': taken === i.key }"
         :aria-pressed="taken === i.key"
         :disabled="isLocked || i.blocked !== null"
-        :title="i.blocked ?? undefined"
         @click="emit('take', taken === i.key ? '' : i.key)"
       >
         <span class="swatch size-5 rounded-full" :style="{ background: i.hex }" aria-hidden="true" />
-        {{ i.name }}<span v-if="i.blocked" class="text-sm">locked</span>
+        {{ i.name }}<span v-if="i.blocked" class="text-sm">{{ $t('tonerIdea.locked') }}</span>
       </button>
     </div>
-    <p v-for="w in why" :key="w ?? ''" class="mt-2 text-[15px] font-semibold">Locked: {{ w }}</p>
+    <p v-for="w in why" :key="w ?? ''" class="mt-2 text-[15px] font-semibold">{{ $t('tonerIdea.locked2', { w }) }}</p>
   </section>
 </template>

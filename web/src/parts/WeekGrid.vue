@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import type { Schemas } from '../api/client'
-import { clock as clockText, isoDay } from '../lib/time'
+import { clock as clockText, isoDay, dayText } from '../lib/time'
 
 /** Seven days side by side; a visit is as tall as its time in the diary. */
 const props = defineProps<{ week: Schemas['WeekOut']; today: string }>()
@@ -14,7 +14,7 @@ const days = computed(() =>
     const iso = isoDay(at)
     return {
       iso,
-      name: at.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' }),
+      name: dayText(at, { weekday: 'short', day: 'numeric', month: 'short' }),
       visits: props.week.visits.filter((v) => isoDay(new Date(v.starts_at)) === iso),
     }
   }),
@@ -27,30 +27,30 @@ const tall = (v: Schemas['WeekVisit']) => `${Math.min(Math.max((v.booked_min ?? 
     <section v-for="d in days" :key="d.iso" :aria-label="d.name" class="min-w-0">
       <button
         type="button"
-        class="min-h-11 w-full rounded-[5px] px-2 text-left font-semibold hover:bg-panel"
+        class="min-h-11 w-full rounded-[5px] px-2 text-start font-semibold hover:bg-panel"
         :class="{ 'bg-act text-act-ink hover:!bg-act': d.iso === today }"
         @click="emit('day', d.iso)"
       >
         {{ d.name }}
       </button>
-      <p v-if="d.visits.length === 0" class="px-2 py-1 text-sm text-soft">free</p>
+      <p v-if="d.visits.length === 0" class="px-2 py-1 text-sm text-soft">{{ $t('weekGrid.free') }}</p>
       <RouterLink
         v-for="v in d.visits"
         :key="v.id"
         :to="{ name: 'service', params: { id: v.id } }"
         class="mt-1.5 block overflow-hidden rounded-[5px] bg-panel px-2 py-1.5 leading-tight hover:bg-raised"
-        :class="{ 'border-l-[6px] border-signal': v.source === 'request' && v.step === 'consultation' }"
+        :class="{ 'border-s-[6px] border-signal': v.source === 'request' && v.step === 'consultation' }"
         :style="{ minHeight: tall(v) }"
       >
         <span class="num block">{{ clockText(v.starts_at) }}</span>
         <span class="narrow block font-semibold">{{ v.client_name }}</span>
         <span class="block text-sm text-soft">{{
           v.step === 'record'
-            ? 'filed'
+            ? $t('weekGrid.filed')
             : v.source === 'request'
-              ? 'request'
+              ? $t('weekGrid.request')
               : v.booked_min
-                ? `${v.booked_min.toFixed(0)} min`
+                ? $t('weekGrid.min', { booked_min: v.booked_min.toFixed(0) })
                 : ''
         }}</span>
       </RouterLink>

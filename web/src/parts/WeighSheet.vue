@@ -2,9 +2,10 @@
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { checkMix, readScale } from '../api/queries'
-import { grams, levelText } from '../lib/time'
+import { grams, levelText, fixed } from '../lib/time'
 import { useNotices } from '../stores/notices'
 import Sheet from './Sheet.vue'
+import { $t } from '../lib/i18n'
 
 /** Weighing one bowl: lightener, then each bottle, typed by hand or by the scale; what is in it is checked at once. */
 const props = defineProps<{
@@ -42,7 +43,12 @@ watch(
 const isWhole = computed(() => lines.value.length > 1 && lines.value.every((l) => l.weighed !== null))
 const title = computed(() => {
   const bowl = props.bowl
-  return bowl ? `Bowl ${bowl.number}, ${levelText(Math.round(bowl.volume_strength * 10) / 10)} vol` : ''
+  return bowl
+    ? $t('weighSheet.bowlVol', {
+        number: bowl.number,
+        volume_strength: levelText(Math.round(bowl.volume_strength * 10) / 10),
+      })
+    : ''
 })
 const check = async () => {
   const bowl = props.bowl
@@ -94,7 +100,9 @@ const done = () => {
     volume_strength: Math.round(mix.value.volume_strength * 10) / 10,
     product_g: product,
     developer_g: Math.round(mix.value.developer_g * 10) / 10,
-    recipe: poured.map((l) => `${grams(l.weighed ?? 0)} g of ${levelText(l.volume ?? 0)} vol`).join(' + '),
+    recipe: poured
+      .map((l) => $t('weighSheet.gOfVol', { weighed: grams(l.weighed ?? 0), volume: levelText(l.volume ?? 0) }))
+      .join(' + '),
   })
 }
 </script>
@@ -112,20 +120,21 @@ const done = () => {
           <div class="flex items-end gap-3">
             <p class="min-w-0 grow">
               <span class="block truncate font-semibold">{{ line.name }}</span>
-              <span class="text-soft">wanted</span> <span class="num text-2xl">{{ grams(line.wanted) }}</span> g
+              <span class="text-soft">{{ $t('common.wanted') }}</span>
+              <span class="num text-2xl">{{ grams(line.wanted) }}</span> g
             </p>
             <label class="w-28">
-              <span class="label">on the scale, g</span>
+              <span class="label">{{ $t('weighSheet.onTheScaleG') }}</span>
               <input
-                class="field num text-right text-xl"
+                class="field num text-end text-xl"
                 inputmode="decimal"
                 :value="line.weighed ?? ''"
-                :aria-label="`${line.name}: grams on the scale`"
+                :aria-label="$t('weighSheet.gramsOnTheScale', { name: line.name })"
                 @change="(e) => type(i, (e.target as HTMLInputElement).value)"
               />
             </label>
             <button type="button" class="btn" :disabled="pouring !== null" @click="pour(i)">
-              {{ pouring === i ? 'Pouring …' : 'Pour' }}
+              {{ pouring === i ? $t('weighSheet.pouring') : $t('weighSheet.pour') }}
             </button>
           </div>
           <div class="mt-2 h-2 overflow-hidden rounded-full bg-sunk" aria-hidden="true">
@@ -138,12 +147,17 @@ const done = () => {
       </ol>
       <p class="min-h-14 text-lg" role="status">
         <template v-if="mix">
-          <span class="num text-2xl">{{ mix.volume_strength.toFixed(1) }}</span> vol, 1 :
-          <span class="num text-2xl">{{ mix.developer_parts.toFixed(2) }}</span>
-          <strong class="block">{{ mix.advice || 'As wanted.' }}</strong>
+          <i18n-t keypath="weighSheet.vol1" scope="global"
+            ><template #volume_strength
+              ><span class="num text-2xl">{{ fixed(mix.volume_strength, 1) }}</span></template
+            ><template #developer_parts
+              ><span class="num text-2xl">{{ fixed(mix.developer_parts, 2) }}</span></template
+            ></i18n-t
+          >
+          <strong class="block">{{ mix.advice || $t('weighSheet.asWanted') }}</strong>
         </template>
         <template v-else>
-          <span class="text-soft">Pour, or type what your scale shows; a scale that types can type here.</span>
+          <span class="text-soft">{{ $t('weighSheet.pourOrTypeWhatYour') }}</span>
         </template>
       </p>
       <button
@@ -153,10 +167,10 @@ const done = () => {
         :disabled="!mix || isBusy"
         @click="done"
       >
-        Mixed as weighed
+        {{ $t('weighSheet.mixedAsWeighed') }}
       </button>
-      <p v-else class="text-sm text-soft">At the chair a bowl is kept as it was weighed. Here you can try it.</p>
-      <p class="text-sm text-soft">Simulated scale. Fold the powder in gently: no dust.</p>
+      <p v-else class="text-sm text-soft">{{ $t('weighSheet.atTheChairABowl') }}</p>
+      <p class="text-sm text-soft">{{ $t('weighSheet.simulatedScaleFoldThePowder') }}</p>
     </div>
   </Sheet>
 </template>

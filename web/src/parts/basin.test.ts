@@ -157,10 +157,10 @@ describe('a zone in review', () => {
   })
   it('takes another way, and none that is barred', async () => {
     const wrapper = row('tone', { blocked: 'the scalp was felt' })
-    const [, again] = wrapper.findAll('[role=radio]')
+    const [, again] = wrapper.findAll('input[type=radio]')
     expect(again!.attributes('disabled')).toBeDefined()
     expect(wrapper.text()).toContain('no, the scalp was felt')
-    await wrapper.findAll('[role=radio]')[0]!.trigger('click')
+    await wrapper.findAll('input[type=radio]')[0]!.trigger('change')
     expect(wrapper.emitted('way')).toEqual([['tone']])
   })
 })

@@ -1,5 +1,5 @@
 import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
-import { flushPromises, mount, RouterLinkStub } from '@vue/test-utils'
+import { flushPromises, mount, RouterLinkStub, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Schemas } from '../api/client'
@@ -11,6 +11,12 @@ import MixingList from './MixingList.vue'
 import PersonPanel from './PersonPanel.vue'
 import TestsPanel from './TestsPanel.vue'
 import WeighSheet from './WeighSheet.vue'
+
+/** The input whose label begins with a text, however it is capitalised. */
+const field = (panel: Pick<VueWrapper, 'find' | 'findAll'>, label: string) => {
+  const found = panel.findAll('label').find((l) => l.text().toLowerCase().startsWith(label))!
+  return panel.find<HTMLInputElement>(`[id="${found.attributes('for')}"]`)
+}
 
 vi.mock('vue-router', () => ({ RouterLink: RouterLinkStub }))
 vi.mock('../api/queries', () => ({
@@ -77,8 +83,8 @@ describe('reading hair', () => {
     expect(zones[0]!.parts[0]).toMatchObject({ start_level: 6, from_mm: 0, to_mm: 12 })
     await panel.find('input[type=radio][value="4"]').trigger('change')
     expect(zones[0]).toMatchObject({ start_level: 6, parts: [{ start_level: 4 }] })
-    await panel.find('#step-regrowth').setValue('30')
-    await panel.find('#step-regrowth').trigger('change')
+    await field(panel, 'regrowth').setValue('30')
+    await field(panel, 'regrowth').trigger('change')
     expect(zones[0]!.parts[0]!.to_mm).toBe(30)
     await button('Read as one again').trigger('click')
     expect(zones[0]!.parts).toEqual([])
@@ -90,8 +96,8 @@ describe('reading hair', () => {
     const button = (name: string) => panel.findAll('button').find((t) => t.text().startsWith(name))!
     await button('Band apart').trigger('click')
     await again()
-    await panel.find('#step-from-the-scalp').setValue('60')
-    await panel.find('#step-from-the-scalp').trigger('change')
+    await field(panel, 'from the scalp').setValue('60')
+    await field(panel, 'from the scalp').trigger('change')
     await panel.find('input[type=radio][value="jagged"]').trigger('change')
     await panel.find('input[type=radio][value="keep"]').trigger('change')
     expect(zones.map((z) => z.parts[0])).toMatchObject([
@@ -166,7 +172,7 @@ describe('the person and the tests', () => {
     wish.value = 'Fair, and c' // not left yet
     await panel.setProps({ draft: { ...made }, service: service({ builds_up: true }) })
     expect(wish.value).toBe('Fair, and c')
-    const minutes = panel.find<HTMLInputElement>('#step-time-booked').element
+    const minutes = field(panel, 'time booked').element
     minutes.focus()
     minutes.value = '18'
     await panel.setProps({ draft: { ...made }, service: service({ builds_up: false }) })
@@ -185,13 +191,13 @@ describe('the person and the tests', () => {
     expect(vi.mocked(changeClient)).toHaveBeenCalledWith('c1', { patch_test_result: 'negative' })
     await button('Done: tell what it did').trigger('click')
     expect(made.salts_signs).toEqual([])
-    const type = async (id: string, value: string) => {
-      await panel.find(id).setValue(value)
-      await panel.find(id).trigger('change')
+    const type = async (label: string, value: string) => {
+      await field(panel, label).setValue(value)
+      await field(panel, label).trigger('change')
     }
-    await type('#step-pulled-to', '140')
+    await type('pulled to', '140')
     expect(made.stretch).toBeNull() // not before it is known where it came back to
-    await type('#step-back-at', '104')
+    await type('back at', '104')
     expect(made.stretch).toEqual({ rest_mm: 100, pulled_mm: 140, back_mm: 104, has_snapped: false })
     await button('It snapped').trigger('click')
     expect(made.stretch?.has_snapped).toBe(true)

@@ -65,7 +65,7 @@ describe('a strip', () => {
     const closed = strip().find('.border-t-2')
     expect(closed.attributes('style')).toMatch(/left: 43\.3\d*%; width: (30|29\.9\d*)%/)
     const open = strip({ window: { early: 26, likely: 32, late: null } }).find('.border-t-2')
-    expect(open.classes()).toContain('border-r-0')
+    expect(open.classes()).toContain('border-e-0')
     expect(open.attributes('style')).toMatch(/width: (40(\.0\d*)?|39\.9\d*)%/)
     expect(
       strip({ window: { early: null, likely: null, late: null } })

@@ -54,7 +54,7 @@ describe('cautions', () => {
     const wrapper = mount(CautionList, { props: { cautions: cautions as never, isLocked: false } })
     expect(wrapper.findAll('button')).toHaveLength(1)
     await wrapper.get('button').trigger('click')
-    expect(wrapper.emitted('acknowledge')).toEqual([['b']])
+    expect(wrapper.emitted('acknowledge')).toEqual([[['b']]])
     expect(wrapper.text()).toContain('✓ Maren')
     expect(wrapper.text()).toContain('cannot be acknowledged away')
   })

@@ -6,6 +6,7 @@ import AimCards from './AimCards.vue'
 import PlanLanes from './PlanLanes.vue'
 import PlanTools from './PlanTools.vue'
 import Stepper from './Stepper.vue'
+import { strandAxes } from '../lib/strip'
 import StrandChart from './StrandChart.vue'
 import TonerIdea from './TonerIdea.vue'
 import VerdictCard from './VerdictCard.vue'
@@ -207,11 +208,15 @@ describe('the parts of a plan', () => {
     expect(lanes.text()).toContain('rinse 45, short')
   })
 
-  it('stops a developer at what is allowed', () => {
+  it('stops a developer at what is allowed, and says why when asked for more', async () => {
     const lanes = mount(PlanLanes, { props: { plan, isLocked: false, selected: [] } })
     const stronger = lanes.find('button[aria-label="crown: stronger developer"]')
-    expect(stronger.attributes('disabled')).toBeDefined()
-    expect(stronger.attributes('title')).toContain('delicate hair')
+    expect(stronger.attributes('aria-disabled')).toBe('true')
+    await stronger.trigger('click') // asked for more than it may have: why is told in its row
+    expect(lanes.emitted('volume')).toBeUndefined()
+    expect(lanes.emitted('toggle')).toEqual([['crown']])
+    await lanes.setProps({ selected: ['crown'] })
+    expect(lanes.text()).toContain('at most 20 vol: delicate hair')
   })
 
   it('locks the shades that may not go on, with the reason once', async () => {
@@ -264,7 +269,7 @@ describe('smaller parts', () => {
         points: [point(0, 4), point(25, 7), point(50, 8)],
         readings: [{ minutes: 25, level: 7 }],
         hexes: ['#aa8855'],
-        startLevel: 4,
+        axes: strandAxes([{ curve: [point(0, 4), point(25, 7), point(50, 8)], start_level: 4 }]),
         labelMaxMin: 50,
         now: 25,
         label: 'Strand A',

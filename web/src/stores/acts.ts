@@ -2,10 +2,12 @@ import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { undoable } from '../api/waiting'
 import type { Schemas } from '../api/client'
-import type { EventData, EventKind } from '../api/events'
+import type { EventData, EventKind, Read } from '../api/events'
+import { levelText } from '../lib/time'
 import { useClock } from './clock'
-import { useNotices } from './notices'
+import { type Fix, useNotices } from './notices'
 import { useOutbox } from './outbox'
+import { $t } from '../lib/i18n'
 
 const AT_THE_CHAIR = ['chair', 'review', 'tone']
 
@@ -23,16 +25,23 @@ export function useActs(serviceId: string) {
   }
 
   /** True when it was sent or waits on this device; false when it was refused, which is then said. */
-  const act = async <K extends EventKind>(kind: K, values: EventData<K>, said?: string): Promise<boolean> => {
+  const act = async <K extends EventKind>(
+    kind: K,
+    values: EventData<K>,
+    said?: string,
+    more: { occurredAt?: string; fixes?: (event_id: string, occurredAt: string) => Fix[] } = {},
+  ): Promise<boolean> => {
     isBusy.value = true
     const event_id = crypto.randomUUID()
+    const occurred_at = more.occurredAt ?? clock.moment().toISOString()
+    const fixes = more.fixes?.(event_id, occurred_at)
     const known = client.getQueryData<Schemas['BoardOut']>(['board', serviceId])
     try {
       const sent = await outbox.add({
         event_id,
         service_id: serviceId,
         kind,
-        occurred_at: clock.moment().toISOString(),
+        occurred_at,
         data: values,
         seen: known?.position ?? null,
         text: said ?? kind,
@@ -44,11 +53,11 @@ export function useActs(serviceId: string) {
       }
       if (sent.how === 'waits') {
         const undo = () => void undoOf({ event_id, text: said ?? kind })
-        notices.say(`${said ? `${said} ` : ''}Kept here; it goes out when the line is back.`, undo)
+        notices.say($t('acts.keptHereItGoesOut', { what: said ? `${said} ` : '' }), undo, fixes)
         return true
       }
       const undone = sent.board.undo
-      if (said) notices.say(said, undone ? () => void undoOf(undone) : undefined)
+      if (said) notices.say(said, undone ? () => void undoOf(undone) : undefined, fixes)
       const before = client.getQueryData<Schemas['ServiceOut']>(['service', serviceId])
       const isSameStep = before?.step === sent.board.step && AT_THE_CHAIR.includes(sent.board.step)
       void refresh(isSameStep ? ['review', 'tone', 'record', 'log', 'round'] : undefined)
@@ -58,12 +67,29 @@ export function useActs(serviceId: string) {
     }
   }
 
+  /** A level that was read; read half a level off, it is put right in one tap, at the moment the hair was looked at. */
+  const read = (values: Read, name: string, occurredAt?: string): Promise<boolean> => {
+    const fixes = (event_id: string, at: string): Fix[] =>
+      [values.level - 0.5, values.level + 0.5]
+        .filter((level) => level >= 1 && level <= 10)
+        .map((level) => ({
+          name: levelText(level),
+          label: $t('acts.notBut', { level: levelText(values.level), level2: levelText(level) }),
+          do: () =>
+            void act('EventVoided', { event_id }).then(
+              (is) => is && read({ ...values, level }, name, at), // the same look, told right
+            ),
+        }))
+    const said = $t('acts.readAt', { name, level: levelText(values.level) })
+    return act('ReadingTaken', values, said, { occurredAt, fixes: values.instrument ? undefined : fixes })
+  }
+
   const undoOf = async (what: Schemas['UndoOut']) => {
-    if (await act('EventVoided', { event_id: what.event_id })) notices.say(`Taken back: ${what.text}`)
+    if (await act('EventVoided', { event_id: what.event_id })) notices.say($t('acts.takenBack', { text: what.text }))
   }
 
   /** What Undo takes back now: an act still on its way comes before what the board knows. */
   const undoNow = (ofBoard: Schemas['UndoOut'] | null | undefined) => undoable(outbox.of(serviceId), ofBoard)
 
-  return { act, undo: undoOf, undoNow, isBusy, refresh }
+  return { act, read, undo: undoOf, undoNow, isBusy, refresh }
 }

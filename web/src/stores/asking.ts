@@ -1,5 +1,6 @@
 import { reactive } from 'vue'
 import { ApiError } from '../api/client'
+import { $t } from '../lib/i18n'
 
 /** A form that is being sent: whether, what went wrong, and with which field. */
 export const useAsking = () => {
@@ -10,7 +11,7 @@ export const useAsking = () => {
       return await does()
     } catch (error) {
       const told = error instanceof ApiError ? error.problem : null
-      asking.problem = told?.detail ?? 'That failed here. What you typed is kept; try again.'
+      asking.problem = told?.detail ?? $t('asking.thatFailedHereWhatYou')
       asking.field = told?.field ?? ''
       asking.code = told?.code ?? ''
       return undefined

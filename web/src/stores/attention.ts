@@ -3,6 +3,7 @@ import { onBeforeUnmount, onMounted, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { isAwake, soundDue, soundWall } from '../lib/sound'
 import { usePrefs } from './prefs'
+import { $t } from '../lib/i18n'
 
 const CALLING = ['read', 'rinse', 'wipe', 'rinse_wave', 'stop', 'finish', 'wall']
 
@@ -29,7 +30,7 @@ export function useAttention(acts: () => readonly Schemas['NextAct'][], now: () 
     called.clear()
     for (const key of keys) called.add(key)
     isFirst = false
-    document.title = found[0] ? `● ${found[0].title}` : `${name()} · Fervens`
+    document.title = found[0] ? `● ${found[0].title}` : $t('attention.fervens', { name: name() })
   }
   watch([now, acts], check)
   // a device that will not stay awake still shows the right times when it wakes

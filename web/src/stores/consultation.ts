@@ -13,16 +13,30 @@ export type Draft = Omit<Schemas['ConsultationIn'], 'revision' | 'zones' | 'stra
 const HISTORY_MAX = 60
 const WAIT_MS = 350
 
-const strandOf = (s: Schemas['StrandOut']): Schemas['StrandIn'] => {
-  const { curve, reading_hexes, start_hex, extent_ratio, rate_ratio, has_suffered, label_max_min, ...rest } = s
-  void [curve, reading_hexes, start_hex, extent_ratio, rate_ratio, has_suffered, label_max_min]
-  return JSON.parse(JSON.stringify(rest)) as Schemas['StrandIn']
+/** Of an answer only what may be sent back: what the server adds of its own is refused as unknown. */
+type Ours<In, Out> = { [K in Exclude<keyof Out, keyof In>]: true }
+const STRAND_ANSWERS: Ours<Schemas['StrandIn'], Schemas['StrandOut']> = {
+  curve: true,
+  reading_hexes: true,
+  reading_undertones: true,
+  start_hex: true,
+  extent_ratio: true,
+  rate_ratio: true,
+  has_suffered: true,
+  label_max_min: true,
+  next_look_min: true,
 }
-const zoneIn = (z: Schemas['ZoneOut']): Schemas['Zone'] => {
-  const { start_hex, target_hex, part_hexes, pieces_hexes, touches_the_scalp, ...rest } = z
-  void [start_hex, target_hex, part_hexes, pieces_hexes, touches_the_scalp]
-  return rest
+const ZONE_ANSWERS: Ours<Schemas['Zone'], Schemas['ZoneOut']> = {
+  start_hex: true,
+  target_hex: true,
+  part_hexes: true,
+  pieces_hexes: true,
+  touches_the_scalp: true,
 }
+const without = <T extends object>(all: T, answers: object) =>
+  JSON.parse(JSON.stringify(Object.fromEntries(Object.entries(all).filter(([key]) => !(key in answers)))))
+const strandOf = (s: Schemas['StrandOut']): Schemas['StrandIn'] => without(s, STRAND_ANSWERS)
+const zoneIn = (z: Schemas['ZoneOut']): Schemas['Zone'] => without(z, ZONE_ANSWERS)
 const stretchIn = ({ rest_mm, pulled_mm, back_mm, has_snapped }: Schemas['StretchOut']): Schemas['StretchIn'] => ({
   rest_mm,
   pulled_mm,

@@ -2,12 +2,20 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { ApiError } from '../api/client'
 import { FileError } from '../lib/files'
+import { $t } from '../lib/i18n'
 
 export interface Notice {
   id: number
   text: string
   isError: boolean
   undo?: () => void
+  /** The same put right in one tap: what it should have been. */
+  fixes?: readonly Fix[]
+}
+export interface Fix {
+  name: string
+  label: string
+  do: () => void
 }
 
 /** What just happened, with its undo; or what went wrong and what is kept. */
@@ -26,6 +34,7 @@ export const useNotices = defineStore('notices', () => {
   const sheets = ref<number[]>([])
   let nextSheet = 1
   const openSheet = () => {
+    list.value = list.value.filter((n) => n.isError) // what was done before is not said over what is opened now
     const id = nextSheet++
     sheets.value = [...sheets.value, id]
     return id
@@ -39,14 +48,14 @@ export const useNotices = defineStore('notices', () => {
       bars.value -= 1
     }
   }
-  const say = (text: string, undo?: () => void) => add(text, { undo })
+  const say = (text: string, undo?: () => void, fixes?: readonly Fix[]) => add(text, { undo, fixes })
   const fail = (error: unknown) => {
     const text =
       error instanceof ApiError
         ? error.problem.detail
         : error instanceof FileError
           ? error.message
-          : 'Something failed here. Nothing was sent; try again.'
+          : $t('common.somethingFailedHereNothingWas')
     if (!(error instanceof ApiError || error instanceof FileError)) console.error(error)
     add(text, { isError: true })
   }

@@ -3,6 +3,7 @@ import { computed, type Ref, ref, shallowRef } from 'vue'
 import { keepAnswer } from '../api/answers'
 import { ApiError, type Schemas } from '../api/client'
 import { previewPlan, queries, writePlan } from '../api/queries'
+import { $t } from '../lib/i18n'
 
 const NUDGE_KEEP_MS = 600
 const HISTORY_MAX = 40
@@ -82,7 +83,7 @@ export function usePlan(id: string, isLocked: Ref<boolean>) {
   }
   const body = (): Schemas['PlanIn'] => ({ ...choice.value, revision })
   const explain = (error: unknown) => {
-    problem.value = error instanceof ApiError ? error.problem.detail : 'The plan could not be worked out here.'
+    problem.value = error instanceof ApiError ? error.problem.detail : $t('plan.thePlanCouldNotBe')
   }
   // A drag asks again as soon as the last answer is there: always the newest choice, never a queue of old ones.
   const look = async () => {

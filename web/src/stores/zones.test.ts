@@ -15,6 +15,7 @@ import {
   slotsOf,
   split,
   stretches,
+  writeLines,
 } from './zones'
 
 const usual = (key: string, mirror: string | null = null): Schemas['HeadZoneOut'] => ({
@@ -135,5 +136,55 @@ describe('zones on the page', () => {
   it('counts sections to sixty at most', () => {
     const many = ['crown', 'nape'].map((k) => ({ ...zone(k), foil_count: 40 }))
     expect(merge(many, ['crown', 'nape'])[0]!.foil_count).toBe(60)
+  })
+})
+
+describe('a head in one typed line', () => {
+  const line = (more: Partial<Schemas['ReadLineOut']>): Schemas['ReadLineOut'] => ({
+    zone_keys: [],
+    part: 'whole',
+    start_level: null,
+    target_level: null,
+    history: null,
+    porosity: null,
+    length_mm: null,
+    keeps_depth: false,
+    ...more,
+  })
+  const usualHead = { zones: head, pace_min_per_foil: 1.1, usual_length_mm: 250, root_mm: 12 }
+  const made = (h: Schemas['HeadZoneOut'], level: number) => zone(h.key, level)
+  const write = (zones: ReturnType<typeof zone>[], lines: Schemas['ReadLineOut'][], selected: string[] = []) =>
+    writeLines(zones, lines, selected, usualHead, made)
+
+  it('reads all of it, then its ends, then what is wanted', () => {
+    const { zones, unread } = write(
+      [],
+      [
+        line({ zone_keys: head.map((h) => h.key), start_level: 5 }),
+        line({ part: 'ends', start_level: 8.5, porosity: 'high' }),
+        line({ target_level: 9 }),
+      ],
+    )
+    expect(unread).toEqual([])
+    expect(zones.map((z) => [z.start_level, z.target_level])).toEqual(head.map(() => [5, 9]))
+    expect(zones[0]!.parts).toMatchObject([{ start_level: 8.5, porosity: 'high', to_mm: null }])
+  })
+
+  it('goes to the chosen zones where none is named, and to roots of a length', () => {
+    const before = [zone('crown', 5), zone('nape', 5)]
+    const { zones } = write(
+      before,
+      [line({ part: 'root', start_level: 4, history: 'virgin', length_mm: 30 })],
+      ['nape'],
+    )
+    expect(zones[0]!.parts).toEqual([])
+    expect(zones[1]!.parts).toMatchObject([{ from_mm: 0, to_mm: 30, start_level: 4, history: 'virgin' }])
+    expect(before[1]!.parts).toEqual([]) // what stood is not touched: it can be undone
+  })
+
+  it('says which zones it could say nothing of', () => {
+    const { zones, unread } = write([], [line({ zone_keys: ['crown'], target_level: 9 })])
+    expect(zones).toEqual([])
+    expect(unread).toEqual(['crown'])
   })
 })

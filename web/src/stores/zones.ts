@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client'
+import { $t } from '../lib/i18n'
 
 /** Handling zones on the page: making, filling, parting, copying, splitting, merging. What they mean is the server's. */
 export type Zone = Schemas['ZoneOut']
@@ -209,7 +210,15 @@ export function fillOf(zone: Zone): Fill {
 export const newPieces = (zone: Zone): Pieces => {
   const { from_mm, to_mm, meeting, ...hair } = newPart(zone, 0, null)
   void [from_mm, to_mm, meeting]
-  return { ...hair, history: zone.history, name: 'Pieces', rest_name: '', share: 0.5, spacing_mm: null, parts: [] }
+  return {
+    ...hair,
+    history: zone.history,
+    name: $t('zones.pieces'),
+    rest_name: '',
+    share: 0.5,
+    spacing_mm: null,
+    parts: [],
+  }
 }
 
 /** Everything that was read, but not which zone it is. */
@@ -256,12 +265,12 @@ export function split(zones: Zone[], key: string): Zone[] {
     ...zone,
     ...readingOf(zone),
     key: freeKey(zones, key),
-    name: `${zone.name} right`,
+    name: $t('zones.right', { name: zone.name }),
     areas: second,
   }
   const kept: Zone = {
     ...zone,
-    name: `${zone.name} left`,
+    name: $t('zones.left', { name: zone.name }),
     areas: first,
     foil_count: Math.max(1, zone.foil_count - foils),
   }
@@ -289,4 +298,62 @@ export function merge(zones: Zone[], keys: readonly string[]): Zone[] {
     ),
   }
   return zones.flatMap((z) => (z.key === first.key ? [made] : keys.includes(z.key) ? [] : [z]))
+}
+
+/** What a typed line says, put on the draft's zones; the names of zones it could not say anything of. */
+export function writeLines(
+  zones: Zone[],
+  lines: readonly Schemas['ReadLineOut'][],
+  selected: readonly string[],
+  head: Schemas['HeadOut'],
+  made: (usual: Schemas['HeadZoneOut'], level: number) => Zone,
+): { zones: Zone[]; unread: string[] } {
+  const result = zones.map((z) => ({ ...z, parts: z.parts.map((p) => ({ ...p })) }))
+  const unread: string[] = []
+  const at = (key: string, line: Schemas['ReadLineOut']): Zone | undefined => {
+    const found = result.find((z) => z.key === key)
+    const usual = head.zones.find((h) => h.key === key)
+    if (found || !usual) return found
+    if (line.start_level === null || line.part !== 'whole') return void unread.push(usual.name)
+    const zone = made(usual, line.start_level)
+    result.push(zone)
+    return zone
+  }
+  for (const line of lines) {
+    const meant = selected.length ? selected : result.length ? result.map((z) => z.key) : head.zones.map((h) => h.key)
+    for (const key of line.zone_keys.length ? line.zone_keys : meant) {
+      const zone = at(key, line)
+      if (zone) writeLine(zone, line, head.root_mm)
+    }
+  }
+  return { zones: result, unread: [...new Set(unread)] }
+}
+const SLOT = { root: 'root', regrowth: 'root', band: 'band', ends: 'ends' } as const
+function writeLine(zone: Zone, line: Schemas['ReadLineOut'], rootMm: number) {
+  const what = SLOT[line.part as keyof typeof SLOT] as (typeof SLOT)[keyof typeof SLOT] | undefined
+  zone.part_hexes = []
+  zone.pieces_hexes = []
+  let piece: Zone | StrandPart = zone
+  if (what) {
+    const band = slotsOf(zone.parts).find((s) => s.startsWith('band'))
+    const slot =
+      what === 'band'
+        ? (band ?? addPart(zone, 'band', zone.length_mm, rootMm))
+        : addPart(zone, what, zone.length_mm, rootMm)
+    const found = slot && partAt(zone, slot)
+    if (!found || !slot) return
+    piece = found as StrandPart
+    if (line.length_mm !== null && what === 'root') setEdge(zone, slot, 'to_mm', line.length_mm, zone.length_mm)
+    if (line.length_mm !== null && what === 'ends')
+      setEdge(zone, slot, 'from_mm', zone.length_mm - line.length_mm, zone.length_mm)
+  } else if (line.length_mm !== null) setLength(zone, line.length_mm)
+  if (line.start_level !== null) piece.start_level = line.start_level
+  if (line.history !== null) piece.history = line.history
+  if (line.porosity !== null) piece.porosity = line.porosity
+  if (line.target_level !== null) piece.target_level = line.target_level
+  if ('keeps_depth' in piece) {
+    piece.keeps_depth = line.keeps_depth || (piece.keeps_depth && line.target_level === null)
+    if (line.start_level !== null && line.target_level === null)
+      piece.target_level = Math.max(piece.target_level, piece.start_level)
+  } else if (line.keeps_depth) piece.is_left_out = true
 }

@@ -10,11 +10,14 @@ import {
   setUpFactor,
   signOutEverywhere,
   switchFactorOff,
+  writeLanguage,
 } from '../api/account'
 import { queries } from '../api/queries'
 import { useAsking } from '../stores/asking'
 import OnceShown from '../parts/OnceShown.vue'
 import { useNotices } from '../stores/notices'
+import { $t, changeLanguage, forgetLanguage } from '../lib/i18n'
+import LanguageChoice from '../parts/LanguageChoice.vue'
 
 /** One's own account: names and address, password, second factor, devices. */
 const session = useQuery(queries.session())
@@ -35,7 +38,7 @@ const personAsking = useAsking()
 const savePerson = async () => {
   if (!(await personAsking.ask(() => changeAccount({ ...person })))) return
   person.old_password = ''
-  notices.say('Kept.')
+  notices.say($t('common.kept'))
   await refresh()
 }
 
@@ -44,7 +47,7 @@ const wordAsking = useAsking()
 const saveWord = async () => {
   if (!(await wordAsking.ask(() => changePassword({ ...word })))) return
   Object.assign(word, { old_password: '', password: '' })
-  notices.say('Your password is changed; every other device is signed out.')
+  notices.say($t('account.yourPasswordIsChangedEvery'))
   await refresh()
   if (owes.value === null) await client.invalidateQueries()
 }
@@ -73,14 +76,24 @@ const anew = async () => {
 const off = async () => {
   if (await factorAsking.ask(() => switchFactorOff(proof.value))) {
     ;[proof.value, codes.value] = ['', []]
-    notices.say('No codes are asked of you any more.')
+    notices.say($t('account.noCodesAreAskedOf'))
     await refresh()
+  }
+}
+const readIn = async (language: string) => {
+  try {
+    await writeLanguage(language)
+    await refresh()
+    if (language === '') forgetLanguage()
+    else changeLanguage(language)
+  } catch (error) {
+    notices.fail(error)
   }
 }
 const everywhere = async () => {
   try {
     await signOutEverywhere()
-    notices.say('Every other device is signed out.')
+    notices.say($t('account.everyOtherDeviceIsSigned'))
   } catch (error) {
     notices.fail(error)
   }
@@ -89,13 +102,9 @@ const everywhere = async () => {
 
 <template>
   <main id="main" class="mx-auto w-full max-w-[1240px] px-4 pt-2 pb-24 sm:px-6">
-    <h1 class="mb-4 text-[34px] leading-tight">Your account</h1>
-    <p v-if="owes" class="mb-4 border-l-[8px] border-signal bg-raised px-3 py-2 text-lg font-semibold" role="status">
-      {{
-        owes === 'password'
-          ? 'Someone else chose your password. Choose one of your own first.'
-          : 'The studio asks everyone for a second factor. Set yours up first.'
-      }}
+    <h1 class="mb-4 text-[34px] leading-tight">{{ $t('common.yourAccount') }}</h1>
+    <p v-if="owes" class="mb-4 border-s-[8px] border-signal bg-raised px-3 py-2 text-lg font-semibold" role="status">
+      {{ owes === 'password' ? $t('account.someoneElseChoseYourPassword') : $t('account.theStudioAsksEveryoneFor') }}
     </p>
     <div v-if="own" class="grid items-start gap-4 lg:grid-cols-2">
       <form
@@ -104,11 +113,10 @@ const everywhere = async () => {
         aria-labelledby="a-word"
         @submit.prevent="saveWord"
       >
-        <h2 id="a-word" class="text-xl">Password</h2>
+        <h2 id="a-word" class="text-xl">{{ $t('common.password') }}</h2>
         <input type="text" class="hidden" autocomplete="username" :value="own.username" readonly />
         <div>
-          <label class="label" for="w-old">As it is now</label
-          ><input
+          <label class="label" for="w-old">{{ $t('account.asItIsNow') }}</label><input
             id="w-old"
             v-model="word.old_password"
             class="field"
@@ -118,8 +126,7 @@ const everywhere = async () => {
           />
         </div>
         <div>
-          <label class="label" for="w-new">The new one, 10 letters or more</label
-          ><input
+          <label class="label" for="w-new">{{ $t('account.theNewOne10Letters') }}</label><input
             id="w-new"
             v-model="word.password"
             class="field"
@@ -133,36 +140,31 @@ const everywhere = async () => {
           {{ wordAsking.asking.problem }}
         </p>
         <button class="btn" :class="{ 'btn-act': owes === 'password' }" :disabled="wordAsking.asking.isBusy">
-          Change it
+          {{ $t('account.changeIt') }}
         </button>
       </form>
 
       <section class="panel grid gap-3" :class="{ 'order-first': owes === 'second_factor' }" aria-labelledby="a-factor">
-        <h2 id="a-factor" class="text-xl">Second factor</h2>
+        <h2 id="a-factor" class="text-xl">{{ $t('account.secondFactor') }}</h2>
         <p class="text-soft">
-          <template v-if="own.has_second_factor"
-            >Asked at every sign-in. {{ own.recovery_codes_left }} recovery codes are left for when the phone is
-            gone.</template
-          ><template v-else
-            >Six digits from an app on your phone, beside the password: who learns the password still cannot sign
-            in.</template
-          >
+          <template v-if="own.has_second_factor">{{
+            $t('account.askedAtEverySignIn', { recovery_codes_left: own.recovery_codes_left })
+          }}</template><template v-else>{{ $t('account.sixDigitsFromAnApp') }}</template>
         </p>
         <OnceShown v-if="codes.length" :text="codes.join('\n')"
           ><p class="mt-2 text-[15px]">
-            Each opens once, when the phone is gone. Print them or write them down, and keep them apart from it.
+            {{ $t('account.eachOpensOnceWhenThe') }}
           </p></OnceShown
         >
         <form v-if="setUp" class="grid gap-3 sm:grid-cols-[auto_1fr]" @submit.prevent="confirm">
-          <img :src="drawing" alt="Key for the phone, to be photographed" class="size-48 rounded-[5px] bg-white" />
+          <img :src="drawing" :alt="$t('account.keyForThePhoneTo')" class="size-48 rounded-[5px] bg-white" />
           <div class="grid content-start gap-3">
             <p>
-              Photograph this with an app for one-time codes, or type its key:
+              {{ $t('account.photographThisWithAnApp') }}
               <span class="num block text-sm break-all select-all">{{ setUp.key }}</span>
             </p>
             <div>
-              <label class="label" for="f-code">Six digits the app shows</label
-              ><input
+              <label class="label" for="f-code">{{ $t('account.sixDigitsTheAppShows') }}</label><input
                 id="f-code"
                 v-model="code"
                 class="field num text-2xl tracking-widest"
@@ -180,12 +182,13 @@ const everywhere = async () => {
           >
             {{ factorAsking.asking.problem }}
           </p>
-          <button class="btn btn-act sm:col-span-2" :disabled="factorAsking.asking.isBusy">Ask for codes</button>
+          <button class="btn btn-act sm:col-span-2" :disabled="factorAsking.asking.isBusy">
+            {{ $t('account.askForCodes') }}
+          </button>
         </form>
         <form v-else class="grid gap-3" @submit.prevent="own.has_second_factor ? anew() : begin()">
           <div>
-            <label class="label" for="f-proof">Your password, to be sure it is you</label
-            ><input
+            <label class="label" for="f-proof">{{ $t('account.yourPasswordToBeSure') }}</label><input
               id="f-proof"
               v-model="proof"
               class="field"
@@ -198,7 +201,7 @@ const everywhere = async () => {
             {{ factorAsking.asking.problem }}
           </p>
           <div v-if="own.has_second_factor" class="flex flex-wrap gap-2">
-            <button class="btn grow">New recovery codes</button>
+            <button class="btn grow">{{ $t('account.newRecoveryCodes') }}</button>
             <button
               v-if="!own.is_second_factor_demanded"
               type="button"
@@ -206,7 +209,7 @@ const everywhere = async () => {
               :disabled="!proof"
               @click="off"
             >
-              Switch it off
+              {{ $t('account.switchItOff') }}
             </button>
           </div>
           <button
@@ -215,29 +218,44 @@ const everywhere = async () => {
             :class="{ 'btn-act': owes === 'second_factor' }"
             :disabled="factorAsking.asking.isBusy"
           >
-            Set it up
+            {{ $t('account.setItUp') }}
           </button>
         </form>
       </section>
 
       <form class="panel grid grid-cols-2 gap-3" aria-labelledby="a-person" @submit.prevent="savePerson">
-        <h2 id="a-person" class="col-span-2 text-xl">You</h2>
-        <p class="col-span-2 text-soft">You sign in as {{ own.username }}.</p>
+        <h2 id="a-person" class="col-span-2 text-xl">{{ $t('common.you') }}</h2>
+        <p class="col-span-2 text-soft">{{ $t('account.youSignInAs', { username: own.username }) }}</p>
         <div>
-          <label class="label" for="p-first">First name</label
-          ><input id="p-first" v-model="person.first_name" class="field" maxlength="60" autocomplete="given-name" />
+          <label class="label" for="p-first">{{ $t('common.firstName') }}</label><input
+            id="p-first"
+            v-model="person.first_name"
+            class="field"
+            maxlength="60"
+            autocomplete="given-name"
+          />
         </div>
         <div>
-          <label class="label" for="p-last">Last name</label
-          ><input id="p-last" v-model="person.last_name" class="field" maxlength="60" autocomplete="family-name" />
+          <label class="label" for="p-last">{{ $t('common.lastName') }}</label><input
+            id="p-last"
+            v-model="person.last_name"
+            class="field"
+            maxlength="60"
+            autocomplete="family-name"
+          />
         </div>
         <div>
-          <label class="label" for="p-mail">Mail address</label
-          ><input id="p-mail" v-model="person.email" class="field" type="email" maxlength="200" autocomplete="email" />
+          <label class="label" for="p-mail">{{ $t('account.mailAddress') }}</label><input
+            id="p-mail"
+            v-model="person.email"
+            class="field"
+            type="email"
+            maxlength="200"
+            autocomplete="email"
+          />
         </div>
         <div>
-          <label class="label" for="p-pass">Your password</label
-          ><input
+          <label class="label" for="p-pass">{{ $t('account.yourPassword') }}</label><input
             id="p-pass"
             v-model="person.old_password"
             class="field"
@@ -246,7 +264,7 @@ const everywhere = async () => {
             required
           />
         </div>
-        <p class="col-span-2 text-sm text-soft">A forgotten password is set anew by a link to this address.</p>
+        <p class="col-span-2 text-sm text-soft">{{ $t('account.aForgottenPasswordIsSet') }}</p>
         <p
           v-if="personAsking.asking.problem"
           class="col-span-2 rounded-[5px] bg-stop px-3 py-2 text-stop-ink"
@@ -254,19 +272,25 @@ const everywhere = async () => {
         >
           {{ personAsking.asking.problem }}
         </p>
-        <button class="btn col-span-2" :disabled="personAsking.asking.isBusy">Keep</button>
+        <button class="btn col-span-2" :disabled="personAsking.asking.isBusy">{{ $t('common.keep') }}</button>
       </form>
 
+      <section class="panel">
+        <LanguageChoice
+          :model-value="own.language"
+          :label="$t('language.youRead')"
+          :none="$t('language.asTheDevice')"
+          @update:model-value="readIn"
+        />
+      </section>
       <section class="panel grid gap-3" aria-labelledby="a-devices">
-        <h2 id="a-devices" class="text-xl">Devices</h2>
+        <h2 id="a-devices" class="text-xl">{{ $t('account.devices') }}</h2>
         <p class="text-soft">
-          <template v-if="own.is_studios">This device is the studio's: you stay signed in here for two weeks.</template
-          ><template v-else
-            >This device is not the studio's: you are signed out after {{ own.idle_min }} min without a touch, or when
-            the browser is closed. While it follows a head at the chair it stays.</template
-          >
+          <template v-if="own.is_studios">{{ $t('account.thisDeviceIsTheStudio') }}</template><template v-else>{{
+            $t('account.thisDeviceIsNotThe', { idle_min: own.idle_min })
+          }}</template>
         </p>
-        <button type="button" class="btn" @click="everywhere">Sign out on every other device</button>
+        <button type="button" class="btn" @click="everywhere">{{ $t('account.signOutOnEveryOther') }}</button>
       </section>
     </div>
   </main>

@@ -2,30 +2,42 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { afterwards } from '../api/afterwards'
-import { clock as clockText } from '../lib/time'
+import { clock as clockText, dayText } from '../lib/time'
 
 /** Who did what, the newest first. */
 const PAGE = 100
 const page = ref(1)
 const query = useQuery(computed(() => afterwards.audit(page.value)))
 const pages = computed(() => Math.max(1, Math.ceil((query.data.value?.total ?? 0) / PAGE)))
-const date = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })
+const date = (at: string) => dayText(at, { day: 'numeric', month: 'short' })
 </script>
 
 <template>
   <section class="panel" aria-labelledby="audit">
     <div class="flex flex-wrap items-center gap-2">
-      <h2 id="audit" class="grow text-xl">Who did what</h2>
-      <span class="num text-soft">{{ query.data.value?.total ?? 0 }} lines</span>
-      <a class="btn !min-h-11 px-4" href="/api/audit/file" download>Save it</a>
-      <button type="button" class="btn !min-h-11 px-4" aria-label="Newer" :disabled="page <= 1" @click="page--">
-        ←
+      <h2 id="audit" class="grow text-xl">{{ $t('common.whoDidWhat') }}</h2>
+      <span class="num text-soft">{{ $t('auditTrail.lines', { total: query.data.value?.total ?? 0 }) }}</span>
+      <a class="btn !min-h-11 px-4" href="/api/audit/file" download>{{ $t('auditTrail.saveIt') }}</a>
+      <button
+        type="button"
+        class="btn !min-h-11 px-4"
+        :aria-label="$t('auditTrail.newer')"
+        :disabled="page <= 1"
+        @click="page--"
+      >
+        {{ $t('arrow.back') }}
       </button>
-      <button type="button" class="btn !min-h-11 px-4" aria-label="Older" :disabled="page >= pages" @click="page++">
-        →
+      <button
+        type="button"
+        class="btn !min-h-11 px-4"
+        :aria-label="$t('auditTrail.older')"
+        :disabled="page >= pages"
+        @click="page++"
+      >
+        {{ $t('arrow.on') }}
       </button>
     </div>
-    <ol class="mt-2 max-h-[420px] overflow-y-auto" tabindex="0" aria-label="Audit trail">
+    <ol class="mt-2 max-h-[420px] overflow-y-auto" tabindex="0" :aria-label="$t('auditTrail.auditTrail')">
       <li
         v-for="(l, i) in query.data.value?.lines ?? []"
         :key="i"
@@ -36,7 +48,7 @@ const date = (at: string) => new Date(at).toLocaleDateString('en-GB', { day: 'nu
         ><span
           >{{ l.act
           }}<span v-for="c in l.changes" :key="c.field" class="block text-sm break-words text-soft"
-            >{{ c.field.replaceAll('_', ' ') }}: {{ c.before || '–' }} → {{ c.after || '–' }}</span
+            >{{ c.field.replaceAll('_', ' ') }}: {{ c.before || '–' }} {{ $t('arrow.on') }} {{ c.after || '–' }}</span
           ></span
         ><span class="hidden truncate text-sm text-soft sm:block">{{ l.about || l.target }}</span>
       </li>

@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { begin, begins } from '../api/begin'
 import OpenPage from '../parts/OpenPage.vue'
 import { useAsking } from '../stores/asking'
+import { $t } from '../lib/i18n'
 
 /** The first visit: a studio and its owner, with the token that the server printed. */
 const route = useRoute()
@@ -21,17 +22,17 @@ const send = async () => {
   await router.replace({ name: 'day' })
 }
 const fields = [
-  { name: 'studio', label: 'Name of the studio', autocomplete: 'organization', most: 80, isWide: true },
-  { name: 'first_name', label: 'Your first name', autocomplete: 'given-name', most: 60 },
-  { name: 'last_name', label: 'Your last name', autocomplete: 'family-name', most: 60 },
-  { name: 'username', label: 'Name to sign in with', autocomplete: 'username', most: 60 },
+  { name: 'studio', label: $t('begin.nameOfTheStudio'), autocomplete: 'organization', most: 80, isWide: true },
+  { name: 'first_name', label: $t('begin.yourFirstName'), autocomplete: 'given-name', most: 60 },
+  { name: 'last_name', label: $t('begin.yourLastName'), autocomplete: 'family-name', most: 60 },
+  { name: 'username', label: $t('common.nameToSignInWith'), autocomplete: 'username', most: 60 },
 ] as const
 </script>
 
 <template>
-  <OpenPage title="A studio of your own">
+  <OpenPage :title="$t('begin.aStudioOfYourOwn')">
     <template v-if="query.data.value?.is_open">
-      <p class="mt-1 mb-8 text-soft">You are its first. Who you name now owns the studio and lets others in.</p>
+      <p class="mt-1 mb-8 text-soft">{{ $t('begin.youAreItsFirstWho') }}</p>
       <form class="grid grid-cols-2 gap-4" @submit.prevent="send">
         <div v-for="f in fields" :key="f.name" :class="{ 'col-span-2': 'isWide' in f }">
           <label class="label" :for="f.name">{{ f.label }}</label>
@@ -46,7 +47,7 @@ const fields = [
           />
         </div>
         <div>
-          <label class="label" for="password">Password, 10 letters or more</label>
+          <label class="label" for="password">{{ $t('common.password10LettersOrMore') }}</label>
           <input
             id="password"
             v-model="form.password"
@@ -62,14 +63,14 @@ const fields = [
           {{ asking.problem }}
         </p>
         <button class="btn btn-act col-span-2 min-h-16 text-lg" :disabled="asking.isBusy">
-          {{ asking.isBusy ? 'Making it …' : 'Make the studio' }}
+          {{ asking.isBusy ? $t('common.makingIt') : $t('begin.makeTheStudio') }}
         </button>
       </form>
     </template>
     <template v-else-if="query.data.value">
-      <p class="mt-2 mb-6 text-lg">There is a studio here already.</p>
-      <RouterLink class="btn btn-act self-start" :to="{ name: 'day' }">Sign in</RouterLink>
+      <p class="mt-2 mb-6 text-lg">{{ $t('begin.thereIsAStudioHere') }}</p>
+      <RouterLink class="btn btn-act self-start" :to="{ name: 'day' }">{{ $t('common.signIn') }}</RouterLink>
     </template>
-    <p v-else-if="query.error.value" class="mt-4" role="alert">The server does not answer. Try again in a moment.</p>
+    <p v-else-if="query.error.value" class="mt-4" role="alert">{{ $t('begin.theServerDoesNotAnswer') }}</p>
   </OpenPage>
 </template>

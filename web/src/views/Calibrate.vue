@@ -4,12 +4,13 @@ import { computed, ref, watch } from 'vue'
 import { camera, keepRound, readStrand, simulatedStrands, strandPicture, undoRound } from '../api/camera'
 import type { Schemas } from '../api/client'
 import { queries } from '../api/queries'
-import { levelText } from '../lib/time'
+import { levelText, fixed } from '../lib/time'
 import { modes } from '../lib/words'
 import Choice from '../parts/Choice.vue'
 import PictureTaker from '../parts/PictureTaker.vue'
 import SwatchScale from '../parts/SwatchScale.vue'
 import { useNotices } from '../stores/notices'
+import { $t } from '../lib/i18n'
 
 /** A calibration round: a dozen strands or swatches, named by eye and then measured; the eye is known from then on. */
 const STRAND_START = 3
@@ -56,7 +57,7 @@ const read = async (taken: Blob | Promise<Blob>) => {
     const found = await readStrand(await taken)
     know(found.level, found.level_std)
   } catch (error) {
-    why.value = error instanceof Error ? error.message : 'The picture could not be read.'
+    why.value = error instanceof Error ? error.message : $t('common.thePictureCouldNotBe')
   } finally {
     isBusy.value = false
   }
@@ -77,7 +78,7 @@ const undo = async () => {
   try {
     await told(await undoRound())
     kept.value = null
-    notices.say('The round is taken back.')
+    notices.say($t('calibrate.theRoundIsTakenBack'))
   } catch (error) {
     notices.fail(error)
   }
@@ -86,7 +87,7 @@ const finish = async () => {
   isBusy.value = true
   try {
     await told(await keepRound({ mode: mode.value, pairs: pairs.value }))
-    notices.say('Your eye is known now.', () => void undo())
+    notices.say($t('calibrate.yourEyeIsKnownNow'), () => void undo())
   } catch (error) {
     notices.fail(error)
   } finally {
@@ -98,40 +99,51 @@ watch(isSimulated, begin, { immediate: true })
 
 <template>
   <main id="main" class="mx-auto w-full max-w-[900px] px-4 pt-2 pb-24 sm:px-6">
-    <h1 class="mb-1 text-[34px] leading-tight">Your eye</h1>
+    <h1 class="mb-1 text-[34px] leading-tight">{{ $t('common.yourEye') }}</h1>
     <p class="mb-4 text-soft">
-      Twelve strands or swatches, five minutes: say what you see, then have it measured. What you tap at the chair is
-      then corrected by how you read; it is kept as you tapped it.
+      {{ $t('calibrate.twelveStrandsOrSwatchesFive') }}
     </p>
-    <div class="mb-4 flex h-3 gap-1" :aria-label="`${number} of ${strandCount} done`" role="img">
+    <div class="mb-4 flex h-3 gap-1" :aria-label="$t('calibrate.ofDone', { number, strandCount })" role="img">
       <span v-for="n in strandCount" :key="n" class="grow rounded-[2px]" :class="n <= number ? 'bg-ink' : 'bg-sunk'" />
     </div>
     <section v-if="kept" class="panel" aria-live="polite">
-      <h2 class="mb-2 text-2xl">{{ mine.length ? mine.join(' · ') : 'Kept' }}</h2>
-      <p class="mb-4">Every reading of yours is corrected by that from now on, on every board.</p>
+      <h2 class="mb-2 text-2xl">{{ mine.length ? mine.join(' · ') : $t('common.kept2') }}</h2>
+      <p class="mb-4">{{ $t('calibrate.everyReadingOfYoursIs') }}</p>
       <div class="flex flex-wrap gap-2">
-        <RouterLink class="btn btn-act" :to="{ name: 'day' }">To the day</RouterLink>
-        <button type="button" class="btn" @click="begin">Another round</button>
-        <button type="button" class="btn" @click="undo">Take it back</button>
+        <RouterLink class="btn btn-act" :to="{ name: 'day' }">{{ $t('common.toTheDay') }}</RouterLink>
+        <button type="button" class="btn" @click="begin">{{ $t('calibrate.anotherRound') }}</button>
+        <button type="button" class="btn" @click="undo">{{ $t('calibrate.takeItBack') }}</button>
       </div>
     </section>
     <section v-else-if="isDone" class="panel">
-      <h2 class="mb-2 text-2xl">Twelve done</h2>
+      <h2 class="mb-2 text-2xl">{{ $t('calibrate.twelveDone') }}</h2>
       <p class="num mb-4 text-soft">
-        {{ pairs.map((p) => `${levelText(p.seen)}/${p.known.toFixed(1)}`).join('  ') }}
+        {{ pairs.map((p) => `${levelText(p.seen)}/${fixed(p.known, 1)}`).join('  ') }}
       </p>
       <div class="flex flex-wrap gap-2">
-        <button type="button" class="btn btn-act min-h-16 text-lg" :disabled="isBusy" @click="finish">Keep it</button>
-        <button type="button" class="btn" @click="back">One back</button>
+        <button type="button" class="btn btn-act min-h-16 text-lg" :disabled="isBusy" @click="finish">
+          {{ $t('common.keepIt') }}
+        </button>
+        <button type="button" class="btn" @click="back">{{ $t('calibrate.oneBack') }}</button>
       </div>
     </section>
     <section v-else class="panel flex flex-col gap-4" aria-labelledby="strand">
-      <Choice v-if="number === 0" v-model="mode" legend="How you look" :options="modes" />
+      <Choice v-if="number === 0" v-model="mode" :legend="$t('calibrate.howYouLook')" :options="modes" />
       <h2 id="strand" class="text-2xl">
-        Strand {{ number + 1 }} of {{ strandCount }}
-        <span v-if="last" class="ml-2 text-base font-normal text-soft"
-          >the last: you <b class="num">{{ levelText(last.seen) }}</b>, it is
-          <b class="num">{{ last.known.toFixed(1) }}</b></span
+        <i18n-t keypath="calibrate.strandOf" scope="global"
+          ><template #number>{{ number + 1 }}</template
+          ><template #strandCount>{{ strandCount }}</template
+          ><template #part1
+            ><span v-if="last" class="ms-2 text-base font-normal text-soft"
+              ><i18n-t keypath="calibrate.theLastYouItIs" scope="global"
+                ><template #seen
+                  ><b class="num">{{ levelText(last.seen) }}</b></template
+                ><template #known
+                  ><b class="num">{{ fixed(last.known, 1) }}</b></template
+                ></i18n-t
+              ></span
+            ></template
+          ></i18n-t
         >
       </h2>
       <div
@@ -139,12 +151,12 @@ watch(isSimulated, begin, { immediate: true })
         class="swatch h-28 rounded-[5px]"
         :style="{ background: hex }"
         role="img"
-        aria-label="The strand, simulated"
+        :aria-label="$t('calibrate.theStrandSimulated')"
       />
       <SwatchScale
         v-if="palette.data.value"
         :key="number"
-        legend="What you see"
+        :legend="$t('calibrate.whatYouSee')"
         :levels="palette.data.value.levels"
         :hexes="palette.data.value.hexes"
         :undertones="palette.data.value.undertones"
@@ -154,7 +166,11 @@ watch(isSimulated, begin, { immediate: true })
       />
       <div v-if="seen !== null" class="flex flex-col gap-3">
         <p class="text-lg">
-          You see <b class="num text-2xl">{{ levelText(seen) }}</b>. Now what it is:
+          <i18n-t keypath="calibrate.youSeeNowWhatIt" scope="global"
+            ><template #seen
+              ><b class="num text-2xl">{{ levelText(seen) }}</b></template
+            ></i18n-t
+          >
         </p>
         <div class="flex flex-wrap items-center gap-3">
           <PictureTaker
@@ -166,12 +182,12 @@ watch(isSimulated, begin, { immediate: true })
             @simulate="simulate"
           />
         </div>
-        <p v-if="why" class="rounded-[5px] border-l-[8px] border-ink bg-raised p-3 text-lg" role="alert">{{ why }}</p>
+        <p v-if="why" class="rounded-[5px] border-s-[8px] border-ink bg-raised p-3 text-lg" role="alert">{{ why }}</p>
         <details>
-          <summary class="cursor-pointer py-2">A swatch whose level is printed on it</summary>
+          <summary class="cursor-pointer py-2">{{ $t('calibrate.aSwatchWhoseLevelIs') }}</summary>
           <SwatchScale
             v-if="palette.data.value"
-            legend="Its level"
+            :legend="$t('common.itsLevel')"
             :levels="palette.data.value.levels"
             :hexes="palette.data.value.hexes"
             :model-value="null"
@@ -179,7 +195,9 @@ watch(isSimulated, begin, { immediate: true })
           />
         </details>
       </div>
-      <button v-if="number > 0 || seen !== null" type="button" class="btn self-start" @click="back">One back</button>
+      <button v-if="number > 0 || seen !== null" type="button" class="btn self-start" @click="back">
+        {{ $t('calibrate.oneBack') }}
+      </button>
     </section>
   </main>
 </template>

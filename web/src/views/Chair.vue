@@ -8,7 +8,7 @@ import type { EventData, EventKind, Noted, Read } from '../api/events'
 import { queries } from '../api/queries'
 import { dueAtBasin, isBasinFirst } from '../lib/basin'
 import { keepList, keptList } from '../lib/kept'
-import { clock as clockText, levelText, minutesUntil } from '../lib/time'
+import { clock as clockText, levelText, minutesUntil, weight } from '../lib/time'
 import { type BoardLike, waitingKeys, withWaiting } from '../api/waiting'
 import BowlStrip from '../parts/BowlStrip.vue'
 import FootBar from '../parts/FootBar.vue'
@@ -26,6 +26,7 @@ import { usePrefs } from '../stores/prefs'
 import LaneSheet from './LaneSheet.vue'
 import LogSheet from './LogSheet.vue'
 import ToneBoard from './ToneBoard.vue'
+import { $t, locale } from '../lib/i18n'
 
 const KEPT_BOARD_MS = 1_100
 /** A second digit of a zone's number is waited for so long. */
@@ -81,7 +82,7 @@ const walls = computed(() =>
         code: 'wall',
         zone_key: `${l.key} ${Math.round(l.wall_min - minute)}`,
         zone_keys: [l.key],
-        title: `${l.name}: wall in ${Math.round(l.wall_min - minute)} min`,
+        title: $t('chair.wallInMin', { name: l.name, wall_min: Math.round(l.wall_min - minute) }),
         detail: '',
         due_at: new Date(new Date(l.zero_at).getTime() + minute * 60_000).toISOString(),
         hex: null,
@@ -92,7 +93,7 @@ const behindMin = computed(() => query.data.value?.clock_behind_min ?? 0)
 useAttention(
   () => [...all.value, ...walls.value, ...dueAtBasin(toneStep.value?.acts ?? [])],
   () => clock.now,
-  () => query.data.value?.client_name ?? 'Chair',
+  () => query.data.value?.client_name ?? $t('common.chair'),
 )
 /** What fell due, a wall above all, may read differently now: the server is asked again at that moment, not on a beat. */
 const isOvertaken = computed(() => {
@@ -111,33 +112,34 @@ watch([isOvertaken, query.dataUpdatedAt], ([is], before) => {
   renewing = window.setTimeout(() => void query.refetch(), before[0] ? KEPT_BOARD_MS : 0)
 })
 
-/** The bowl to mix for a zone: the first it is filled from, then the next; one that went stale is mixed as it was. */
-const bowlFor = (key: string | null) => {
-  const found = query.data.value?.bowls.filter((b) => b.fills.some((f) => f.lane_key === key)) ?? []
-  const had = lanes.value.find((l) => l.key === key)?.bowl_count ?? 0
-  return found[Math.min(had, found.length - 1)]
-}
+/** The bowl to mix for a zone: of those still to be mixed the first it is filled from. */
+const bowlFor = (key: string | null) => query.data.value?.bowls.find((b) => b.fills.some((f) => f.lane_key === key))
 const weighing = ref<Schemas['BowlOut'] | null>(null)
 /** A bowl for a lane, and for the lanes that are filled from the same one and wait as well. */
 const mixed = async (
   bowl: Schemas['BowlOut'],
   lane: Schemas['Lane'],
   as: { volume_strength: number; product_g: number; developer_g: number; recipe: string },
+  is_on = false,
 ) => {
   const waiting = new Set(lanes.value.filter((l) => l.phase === 'waiting').map((l) => l.key))
   const also_for = bowl.fills.map((f) => f.lane_key).filter((k) => k !== lane.key && waiting.has(k))
-  const values = { zone_key: lane.key, ...as, also_for }
-  if (await acts.act('BowlMixed', values, `Bowl for ${lane.name} mixed.`)) weighing.value = null
+  const values = { zone_key: lane.key, ...as, also_for, is_on }
+  const said = is_on
+    ? $t('chair.bowlMixedLabelSTime', { name: lane.name })
+    : $t('chair.bowlForMixed', { name: lane.name })
+  if (await acts.act('BowlMixed', values, said)) weighing.value = null
 }
 const mixedAsWeighed = async (as: Parameters<typeof mixed>[2]) => {
   const bowl = weighing.value
-  const lane = lanes.value.find((l) => bowl?.fills.some((f) => f.lane_key === l.key) && l.phase === 'waiting')
+  const fills = bowl?.fills.map((f) => f.lane_key) ?? []
+  const lane = lanes.value.find((l) => fills.includes(l.key) && ['waiting', 'applying'].includes(l.phase))
   if (bowl && lane) await mixed(bowl, lane, as)
 }
 const recipe = (bowl: Schemas['BowlOut']) =>
   [
-    `${bowl.lightener_g.toFixed(0)} g ${bowl.lightener_name}`,
-    ...bowl.pours.map((p) => `${p.mass_g.toFixed(0)} g of ${p.volume_strength} vol`),
+    `${weight(bowl.lightener_g)} ${bowl.lightener_name}`,
+    ...bowl.pours.map((p) => $t('common.gOfVol', { mass_g: p.mass_g.toFixed(0), volume_strength: p.volume_strength })),
   ].join(' + ')
 const detail = computed(() => {
   const act = first.value
@@ -153,29 +155,41 @@ const doAct = async (act: Schemas['NextAct']) => {
   if (act.code === 'rinse_wave') {
     await rinseWave(act.zone_keys)
   } else if (act.code === 'read' || act.code === 'short') opened.value = lane.key
+  else if (act.code === 'finish' && act.then_key) await passOn(lane, act.then_key)
+  else if (act.code === 'mix') await mixAsPlanned(lane, Boolean(act.then_key))
   else await doLane(act.code, lane)
+}
+/** The last section of one zone and the first of the next, in one act of the hand and with one Undo. */
+const passOn = async (lane: Schemas['Lane'], then: string) => {
+  const next = lanes.value.find((l) => l.key === then)
+  if (!next) return
+  if (practice.of(id) && !practice.passUntil(new Date(lane.zero_at).getTime())) return
+  await acts.act(
+    'ApplicationStarted',
+    { zone_key: next.key, volume_strength: next.volume_strength, after_key: lane.key },
+    $t('chair.clockStartedLabelSTime', { name: lane.name, name2: next.name }),
+  )
+}
+const mixAsPlanned = async (lane: Schemas['Lane'], isOn = false) => {
+  const bowl = bowlFor(lane.key)
+  if (!bowl) return
+  const { volume_strength, lightener_g: product_g, developer_g } = bowl
+  await mixed(bowl, lane, { volume_strength, product_g, developer_g, recipe: recipe(bowl) }, isOn)
 }
 const doLane = async (code: string, lane: Schemas['Lane']) => {
   const zone_key = lane.key
   if (code === 'mix') {
-    const bowl = bowlFor(lane.key)
-    if (!bowl) return
-    await mixed(bowl, lane, {
-      volume_strength: bowl.volume_strength,
-      product_g: bowl.lightener_g,
-      developer_g: bowl.developer_g,
-      recipe: recipe(bowl),
-    })
+    await mixAsPlanned(lane)
   } else if (code === 'start') {
     await acts.act(
       'ApplicationStarted',
-      { zone_key, volume_strength: lane.volume_strength },
-      `${lane.name}: label's time runs.`,
+      { zone_key, volume_strength: lane.volume_strength, after_key: null },
+      $t('chair.labelSTimeRuns', { name: lane.name }),
     )
   } else if (code === 'finish') {
     // in practice as well putting product on takes the time it takes
     if (practice.of(id) && !practice.passUntil(new Date(lane.zero_at).getTime())) return
-    await acts.act('ApplicationFinished', { zone_key }, `${lane.name}: clock started.`)
+    await acts.act('ApplicationFinished', { zone_key }, $t('chair.clockStarted', { name: lane.name }))
   } else if (code === 'rinse' || code === 'stop' || code === 'wipe') {
     await off(lane, code === 'wipe')
   }
@@ -190,11 +204,10 @@ const read = async (
   levelStd?: number,
 ) => {
   const measured = lab.length ? { lab, instrument, ...(levelStd ? { level_std: levelStd } : {}) } : {}
-  const values = { zone_key: lane.key, level, mode, foils, ...measured }
-  if (await acts.act('ReadingTaken', values, `${lane.name} read at ${level}.`)) opened.value = null
+  if (await acts.read({ zone_key: lane.key, level, mode, foils, ...measured }, lane.name)) opened.value = null
 }
 const note = (lane: Schemas['Lane'], values: Noted) =>
-  acts.act('HairNoted', { zone_key: lane.key, ...values }, `${lane.name}: noted.`)
+  acts.act('HairNoted', { zone_key: lane.key, ...values }, $t('common.noted', { name: lane.name }))
 const doOption = async (lane: Schemas['Lane'], option: Schemas['LaneOption'], isLabelRead: boolean) => {
   const more =
     option.kind === 'LightenerRefreshed'
@@ -206,7 +219,7 @@ const doOption = async (lane: Schemas['Lane'], option: Schemas['LaneOption'], is
     option.kind === 'ProductDragged' ? { zone_key: option.to_key, from_key: lane.key } : { zone_key: lane.key }
   const kind = option.kind as EventKind
   const values = { ...where, ...more } as EventData<typeof kind> // the option is the core's, and so is its event
-  if (await acts.act(kind, values, `${lane.name}: ${option.title.toLowerCase()}.`)) opened.value = null
+  if (await acts.act(kind, values, `${lane.name}: ${option.title.toLocaleLowerCase(locale)}.`)) opened.value = null
 }
 /** Proposals and conflicts that were seen on this device; a new one shows again. */
 const seen = ref(new Set(keptList<string>('fervens.seen')))
@@ -221,20 +234,28 @@ const takeProposal = (p: Schemas['DeveloperProposal']) =>
   acts.act(
     'DeveloperChanged',
     { zone_key: p.zone_key, volume_strength: p.proposed_volume, reason: p.reason },
-    `${p.zone_name}: ${levelText(p.proposed_volume)} vol.`,
+    $t('chair.vol', { zone_name: p.zone_name, proposed_volume: levelText(p.proposed_volume) }),
   )
-/** Trips with more than one zone on: they can be rinsed in one tap, whatever the advice says. */
+/** Trips with zones on: each can be rinsed in one tap, whatever the advice says. */
 const openVisits = computed(() => {
   const on = lanes.value.filter((l) => l.phase === 'processing')
-  return [...new Set(on.map((l) => l.visit))]
-    .map((visit) => ({ visit, keys: on.filter((l) => l.visit === visit).map((l) => l.key) }))
-    .filter((w) => w.keys.length > 1)
+  return [...new Set(on.map((l) => l.visit))].map((visit) => ({
+    visit,
+    keys: on.filter((l) => l.visit === visit).map((l) => l.key),
+  }))
 })
-const rinseWave = (zone_keys: string[]) => acts.act('WaveRinsed', { zone_keys }, `${zone_keys.length} zones rinsed.`)
+const rinseWave = (zone_keys: string[]) => {
+  const only = zone_keys.length === 1 ? lanes.value.find((l) => l.key === zone_keys[0])?.name : undefined
+  return acts.act(
+    'WaveRinsed',
+    { zone_keys },
+    only ? $t('chair.rinsed', { only }) : $t('chair.zonesRinsed', { count: zone_keys.length }),
+  )
+}
 const isLogOpen = ref(false)
 const takeBack = (event_id: string, text: string) => acts.undo({ event_id, text })
 const off = (lane: Schemas['Lane'], is_wiped: boolean) =>
-  acts.act('Rinsed', { zone_key: lane.key, is_wiped }, `${lane.name} ${is_wiped ? 'wiped out' : 'rinsed'}.`)
+  acts.act('Rinsed', { zone_key: lane.key, is_wiped }, `${lane.name} ${is_wiped ? $t('chair.wipedOut') : 'rinsed'}.`)
 const rinse = async (lane: Schemas['Lane'], isWiped: boolean) => {
   if (await off(lane, isWiped)) opened.value = null
 }
@@ -276,27 +297,29 @@ onBeforeUnmount(() => {
 
 <template>
   <main id="main" class="mx-auto flex w-full max-w-[1500px] grow flex-col px-4 pt-3 pb-6 sm:px-6">
-    <h1 class="sr-only">Chair</h1>
+    <h1 class="sr-only">{{ $t('common.chair') }}</h1>
     <p
       v-if="behindMin > 0.1"
-      class="mb-2 rounded-[5px] border-l-[8px] border-signal bg-raised px-3 py-1.5 font-semibold"
+      class="mb-2 rounded-[5px] border-s-[8px] border-signal bg-raised px-3 py-1.5 font-semibold"
       role="status"
     >
-      The server's clock was set back by {{ Math.ceil(behindMin) }} min. Times here go on from the last act: look at the
-      hair.
+      {{ $t('chair.theServerSClockWas', { behindMin: Math.ceil(behindMin) }) }}
     </p>
     <Wait
       v-if="!board"
       :is-loading="query.isLoading.value"
       :error="query.error.value"
-      what="The chair"
+      :what="$t('chair.theChair')"
       @retry="query.refetch()"
     />
     <p v-else-if="lanes.length === 0" class="panel mt-6 text-lg">
-      No plan is at the chair yet.
-      <RouterLink class="font-bold underline underline-offset-4" :to="{ name: 'service', params: { id } }"
-        >Go to where the service stands</RouterLink
-      >.
+      <i18n-t keypath="chair.noPlanIsAtThe" scope="global"
+        ><template #part1
+          ><RouterLink class="font-bold underline underline-offset-4" :to="{ name: 'service', params: { id } }">{{
+            $t('chair.goToWhereTheService')
+          }}</RouterLink></template
+        ></i18n-t
+      >
     </p>
     <template v-else>
       <p
@@ -304,7 +327,7 @@ onBeforeUnmount(() => {
         class="mb-2 rounded-[5px] bg-stop px-4 py-2 font-semibold text-stop-ink"
         role="alert"
       >
-        The board could not be renewed; the clocks go on with the last curves.
+        {{ $t('chair.theBoardCouldNotBe') }}
       </p>
       <ToneBoard
         v-if="toneStep"
@@ -316,7 +339,7 @@ onBeforeUnmount(() => {
         :has-reader="query.data.value?.has_reader ?? false"
         :is-locked="false"
       >
-        <h2 class="mb-1.5 font-semibold">At the basin</h2>
+        <h2 class="mb-1.5 font-semibold">{{ $t('chair.atTheBasin') }}</h2>
       </ToneBoard>
       <ChairNext
         v-if="!toneStep || !isBasinFirst(toneStep.acts, all)"
@@ -327,25 +350,31 @@ onBeforeUnmount(() => {
         :can-weigh="first?.code === 'mix' && Boolean(bowlFor(first.zone_key))"
         :is-busy="acts.isBusy.value"
         @do="doAct"
+        @only="(act) => doAct({ ...act, then_key: null })"
         @weigh="weighing = bowlFor(first?.zone_key ?? null) ?? null"
       />
       <section
         v-for="c in conflicts"
         :key="c.event_id"
-        class="mt-2 flex flex-wrap items-center gap-3 rounded-[5px] border-l-[8px] border-stop bg-raised px-4 py-2"
+        class="mt-2 flex flex-wrap items-center gap-3 rounded-[5px] border-s-[8px] border-stop bg-raised px-4 py-2"
         role="alert"
       >
         <p class="grow">
-          <b>{{ c.by }}, {{ clockText(c.at) }}: {{ c.text }}.</b> Not counted: {{ c.message }}
+          <i18n-t keypath="chair.notCounted" scope="global"
+            ><template #message>{{ c.message }}</template
+            ><template #part1
+              ><b>{{ c.by }}, {{ clockText(c.at) }}: {{ c.text }}.</b></template
+            ></i18n-t
+          >
         </p>
-        <button type="button" class="btn" @click="markSeen(c.event_id)">Seen</button>
+        <button type="button" class="btn" @click="markSeen(c.event_id)">{{ $t('common.seen') }}</button>
       </section>
       <section
         v-if="proposals.length"
-        class="mt-2 flex flex-wrap items-center gap-x-6 gap-y-1 rounded-[5px] border-l-[8px] border-signal bg-raised px-4 py-1.5"
-        aria-label="Developers proposed anew"
+        class="mt-2 flex flex-wrap items-center gap-x-6 gap-y-1 rounded-[5px] border-s-[8px] border-signal bg-raised px-4 py-1.5"
+        :aria-label="$t('chair.developersProposedAnew')"
       >
-        <h2 class="sr-only">Developers proposed anew</h2>
+        <h2 class="sr-only">{{ $t('chair.developersProposedAnew') }}</h2>
         <div
           v-for="p in proposals"
           :key="p.zone_key"
@@ -360,10 +389,10 @@ onBeforeUnmount(() => {
             :disabled="acts.isBusy.value"
             @click="takeProposal(p)"
           >
-            Take {{ levelText(p.proposed_volume) }} vol
+            {{ $t('chair.takeVol', { proposed_volume: levelText(p.proposed_volume) }) }}
           </button>
           <button type="button" class="btn shrink-0 px-3" @click="markSeen(proposalKey(p))">
-            Keep {{ levelText(p.volume_strength) }}
+            {{ $t('chair.keep', { volume_strength: levelText(p.volume_strength) }) }}
           </button>
         </div>
       </section>
@@ -379,7 +408,7 @@ onBeforeUnmount(() => {
         @open="(key) => (opened = key)"
       />
       <div class="mt-3 mb-20 flex flex-wrap items-center gap-3">
-        <button type="button" class="btn" @click="isLogOpen = true">Who did what</button>
+        <button type="button" class="btn" @click="isLogOpen = true">{{ $t('common.whoDidWhat') }}</button>
         <button
           v-for="w in openVisits"
           :key="w.visit"
@@ -388,8 +417,14 @@ onBeforeUnmount(() => {
           :disabled="acts.isBusy.value"
           @click="rinseWave(w.keys)"
         >
-          Rinse {{ openVisits.length > 1 ? `trip ${w.visit}` : 'all that is on' }}
-          <span class="num font-normal text-soft">{{ w.keys.length }} zones</span>
+          <i18n-t keypath="chair.rinse" scope="global"
+            ><template #what>{{
+              openVisits.length > 1 ? $t('chair.trip', { visit: w.visit }) : $t('chair.allThatIsOn')
+            }}</template
+            ><template #part1
+              ><span class="num font-normal text-soft">{{ $t('count.zones', w.keys.length) }}</span></template
+            ></i18n-t
+          >
         </button>
       </div>
       <FootBar>
@@ -400,7 +435,8 @@ onBeforeUnmount(() => {
             :disabled="!undone || acts.isBusy.value"
             @click="undone && acts.undo(undone)"
           >
-            Undo<span v-if="undone" class="hidden max-w-72 truncate font-normal text-soft sm:inline">{{
+            {{ $t('common.undo')
+            }}<span v-if="undone" class="hidden max-w-72 truncate font-normal text-soft sm:inline">{{
               undone.text
             }}</span>
           </button>
@@ -409,8 +445,8 @@ onBeforeUnmount(() => {
           <p class="hidden text-sm text-soft md:block">
             {{
               prefs.hasKeys
-                ? `Keys: ${lanes.length > 9 ? `1–${lanes.length}` : '1–9'} open a zone, space does what is due, U undoes.`
-                : 'Keys are off.'
+                ? $t('chair.keysOpenAZoneSpace', { what: lanes.length > 9 ? `1–${lanes.length}` : '1–9' })
+                : $t('chair.keysAreOff')
             }}
           </p>
           <button
@@ -419,14 +455,14 @@ onBeforeUnmount(() => {
             :aria-pressed="prefs.hasKeys"
             @click="prefs.hasKeys = !prefs.hasKeys"
           >
-            {{ prefs.hasKeys ? 'Keys off' : 'Keys on' }}
+            {{ prefs.hasKeys ? $t('chair.keysOff') : $t('chair.keysOn') }}
           </button>
         </template>
         <RouterLink
           v-if="lanes.some((l) => l.phase === 'rinsed')"
-          class="btn ml-auto"
+          class="btn ms-auto"
           :to="{ name: 'tone', params: { id } }"
-          >Tone what is rinsed</RouterLink
+          >{{ $t('chair.toneWhatIsRinsed') }}</RouterLink
         >
       </FootBar>
       <LaneSheet

@@ -5,13 +5,15 @@ import { RouterLink, useRoute, useRouter } from 'vue-router'
 import { afterwards, cancelVisit, startAgain } from '../api/afterwards'
 import type { Schemas } from '../api/client'
 import { queries, startService } from '../api/queries'
-import { levelText } from '../lib/time'
+import { levelText, dayText } from '../lib/time'
+import TakeItsPlace from '../parts/TakeItsPlace.vue'
 import VisitBars from '../parts/VisitBars.vue'
 import Wait from '../parts/Wait.vue'
 import { useClock } from '../stores/clock'
 import { useNotices } from '../stores/notices'
 import ClientFacts from './ClientFacts.vue'
 import EraseSheet from './EraseSheet.vue'
+import { $t } from '../lib/i18n'
 
 const route = useRoute()
 const router = useRouter()
@@ -36,19 +38,21 @@ const open = async (make: () => Promise<string>) => {
     isBusy.value = false
   }
 }
+/** What the visit that was cancelled leaves free, where somebody could come. */
+const free = ref<Schemas['CancelledOut'] | null>(null)
 const cancel = async (service: string) => {
   try {
-    await cancelVisit(service)
+    const gone = await cancelVisit(service)
     await client.invalidateQueries()
-    notices.say('The visit is cancelled.')
+    if (gone.could_come.length) free.value = gone
+    else notices.say($t('common.theVisitIsCancelled'))
   } catch (error) {
     notices.fail(error)
   }
 }
 const again = () => open(async () => (await startAgain(id, {})).service_id)
 const start = () => open(async () => (await startService(id)).id)
-const date = (at: string) =>
-  new Date(at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+const date = (at: string) => dayText(at, { day: 'numeric', month: 'short', year: 'numeric' })
 const range = (values: readonly number[]) => {
   const low = Math.min(...values)
   const high = Math.max(...values)
@@ -57,11 +61,21 @@ const range = (values: readonly number[]) => {
     : `${levelText(Math.round(low * 10) / 10)}–${levelText(Math.round(high * 10) / 10)}`
 }
 const words = (s: Schemas['ServiceThen']) => {
-  if (s.lanes.length === 0) return s.wish || 'No product was on.'
+  if (s.lanes.length === 0) return s.wish || $t('client.noProductWasOn')
   const reached = s.lanes.map((l) => l.level).filter((v): v is number => v !== null)
-  return `${range(s.lanes.map((l) => l.before))} → ${reached.length ? range(reached) : 'not read'}, ${range(s.lanes.map((l) => l.volume))} vol, longest ${s.contact_min.toFixed(0)} min on`
+  return $t('client.volLongestMinOn', {
+    lanes: range(s.lanes.map((l) => l.before)),
+    reached: reached.length ? range(reached) : $t('client.notRead'),
+    lanes2: range(s.lanes.map((l) => l.volume)),
+    contact_min: s.contact_min.toFixed(0),
+  })
 }
-const steps: Record<string, string> = { record: '', consultation: 'to come', plan: 'planned', chair: 'at the chair' }
+const steps: Record<string, string> = {
+  record: '',
+  consultation: $t('client.toCome'),
+  plan: $t('common.planned'),
+  chair: $t('client.atTheChair'),
+}
 const formulas = (s: Schemas['ServiceThen']) => [...new Set(s.toners.map((t) => t.formula))]
 const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => l.minutes), 1))
 </script>
@@ -72,7 +86,7 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
       v-if="!query.data.value"
       :is-loading="query.isLoading.value"
       :error="query.error.value"
-      what="The client"
+      :what="$t('client.theClient')"
       @retry="query.refetch()"
     />
     <template v-else>
@@ -83,8 +97,11 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
             v-if="history?.regrowth_mm != null && history.regrowth_mm >= 1"
             :class="history.is_past_root ? 'font-semibold' : 'text-soft'"
           >
-            About {{ history.regrowth_mm.toFixed(0) }} mm grown since the last service{{
-              history.is_past_root ? ': longer than one root application takes' : ''
+            {{
+              $t('client.aboutMmGrownSinceThe', {
+                regrowth_mm: history.regrowth_mm.toFixed(0),
+                what: history.is_past_root ? $t('client.longerThanOneRootApplication') : '',
+              })
             }}
           </p>
         </div>
@@ -95,7 +112,7 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
           :disabled="isBusy"
           @click="again"
         >
-          Start from last time
+          {{ $t('client.startFromLastTime') }}
         </button>
         <button
           v-if="!query.data.value.erased_at"
@@ -105,22 +122,22 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
           :disabled="isBusy"
           @click="start"
         >
-          New service
+          {{ $t('common.newService') }}
         </button>
       </div>
       <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_380px]">
         <div class="flex flex-col gap-4">
           <section class="panel" aria-labelledby="visits">
-            <h2 id="visits" class="mb-1 text-xl">Over the years</h2>
+            <h2 id="visits" class="mb-1 text-xl">{{ $t('client.overTheYears') }}</h2>
             <Wait
               v-if="!history"
               :is-loading="past.isLoading.value"
               :error="past.error.value"
-              what="The history"
+              :what="$t('client.theHistory')"
               @retry="past.refetch()"
             />
             <p v-else-if="history.services.length === 0" class="text-soft">
-              No visits yet. Start a new service and it stands here, painted.
+              {{ $t('client.noVisitsYetStartA') }}
             </p>
             <ol v-else>
               <li v-for="s in history.services" :key="s.id" class="flex items-center gap-3 border-t border-line">
@@ -132,18 +149,24 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
                   <span class="min-w-0">
                     <span class="block font-semibold"
                       >{{ s.step === 'record' ? words(s) : (steps[s.step] ?? s.step)
-                      }}<span v-if="s.source" class="ml-2 font-normal text-soft">from {{ s.source }}</span></span
+                      }}<span v-if="s.source" class="ms-2 font-normal text-soft">{{
+                        $t('client.from', { source: s.source })
+                      }}</span></span
                     >
-                    <span v-if="formulas(s).length" class="block text-[15px]"
-                      >Toned with {{ formulas(s).join(', ') }}</span
-                    >
-                    <span v-if="s.worked" class="block text-[15px] text-soft">Worked: {{ s.worked }}</span>
-                    <span v-if="s.change" class="block text-[15px] text-soft">Change: {{ s.change }}</span>
+                    <span v-if="formulas(s).length" class="block text-[15px]">{{
+                      $t('client.tonedWith', { s: formulas(s).join(', ') })
+                    }}</span>
+                    <span v-if="s.worked" class="block text-[15px] text-soft">{{
+                      $t('client.worked', { worked: s.worked })
+                    }}</span>
+                    <span v-if="s.change" class="block text-[15px] text-soft">{{
+                      $t('client.change', { change: s.change })
+                    }}</span>
                   </span>
                   <VisitBars
                     v-if="s.lanes.length"
                     :lanes="s.lanes"
-                    :label="`${s.lanes.length} zones, before above, reached below`"
+                    :label="$t('client.zonesBeforeAboveReachedBelow', { count: s.lanes.length })"
                   />
                 </RouterLink>
                 <button
@@ -152,13 +175,13 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
                   class="btn !min-h-11 shrink-0"
                   @click="cancel(s.id)"
                 >
-                  Cancel it
+                  {{ $t('common.cancelIt') }}
                 </button>
               </li>
             </ol>
           </section>
           <section v-if="history?.formulas.length" class="panel" aria-labelledby="formulas">
-            <h2 id="formulas" class="text-xl">Last time's formula, corrected</h2>
+            <h2 id="formulas" class="text-xl">{{ $t('client.lastTimeSFormulaCorrected') }}</h2>
             <ul class="mt-1">
               <li
                 v-for="f in history.formulas"
@@ -170,9 +193,9 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
             </ul>
           </section>
           <section v-if="history?.loads.length" class="panel" aria-labelledby="loads">
-            <h2 id="loads" class="text-xl">Contact load</h2>
+            <h2 id="loads" class="text-xl">{{ $t('client.contactLoad') }}</h2>
             <p class="text-[15px] text-soft">
-              Minutes with product on, all visits together, by part. A way to compare, not a promise about damage.
+              {{ $t('client.minutesWithProductOnAll') }}
             </p>
             <ul class="mt-1">
               <li
@@ -184,8 +207,11 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
                   class="h-3 rounded-[2px] bg-strong"
                   :style="{ width: `${(100 * l.minutes) / most}%` }"
                 /><span class="num"
-                  >{{ l.minutes.toFixed(0) }} min<span class="ml-2 text-soft"
-                    >{{ l.services }} visit{{ l.services === 1 ? '' : 's' }}</span
+                  ><i18n-t keypath="client.min" scope="global"
+                    ><template #minutes>{{ l.minutes.toFixed(0) }}</template
+                    ><template #part1
+                      ><span class="ms-2 text-soft">{{ $t('count.visits', l.services) }}</span></template
+                    ></i18n-t
                   ></span
                 >
               </li>
@@ -194,26 +220,27 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
         </div>
         <div class="flex flex-col gap-4">
           <section v-if="history?.tests.length" class="panel" aria-labelledby="tests">
-            <h2 id="tests" class="text-xl">Tests</h2>
+            <h2 id="tests" class="text-xl">{{ $t('common.tests') }}</h2>
             <ul>
               <li v-for="(t, i) in history.tests" :key="i" class="border-t border-line py-1.5">
                 <strong>{{ t.text }}</strong>
                 <span class="block text-[15px]" :class="t.is_expired ? 'font-semibold text-stop' : 'text-soft'"
                   ><template v-if="t.at">{{ date(t.at) }}, </template
                   ><template v-if="t.holds_until"
-                    >{{ t.is_expired ? 'expired' : 'holds until' }} {{ date(t.holds_until) }}</template
+                    >{{ t.is_expired ? $t('client.expired') : $t('client.holdsUntil') }}
+                    {{ date(t.holds_until) }}</template
                   ></span
                 >
               </li>
             </ul>
           </section>
           <p v-if="query.data.value.erased_at" class="panel">
-            Erased on {{ date(query.data.value.erased_at) }}. What was done to the hair is kept without the person.
+            {{ $t('client.erasedOnWhatWasDone', { erased_at: date(query.data.value.erased_at) }) }}
           </p>
           <ClientFacts v-else :card="query.data.value" :usual-growth="history?.growth_mm_per_month ?? 12" />
           <div v-if="!query.data.value.erased_at" class="flex flex-wrap gap-2">
-            <a class="btn grow" :href="`/api/clients/${id}/archive`" download>Take out what is kept</a>
-            <button type="button" class="btn grow text-stop" @click="isErasing = true">Erase</button>
+            <a class="btn grow" :href="`/api/clients/${id}/archive`" download>{{ $t('common.takeOutWhatIsKept') }}</a>
+            <button type="button" class="btn grow text-stop" @click="isErasing = true">{{ $t('client.erase') }}</button>
           </div>
         </div>
       </div>
@@ -224,6 +251,7 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
         @close="isErasing = false"
         @erased="router.push({ name: 'day' })"
       />
+      <TakeItsPlace :free="free" @close="free = null" />
     </template>
   </main>
 </template>

@@ -5,17 +5,19 @@ import type { Schemas } from '../api/client'
 import { changeClient } from '../api/queries'
 import { reactions } from '../lib/words'
 import Choice from '../parts/Choice.vue'
+import LanguageChoice from '../parts/LanguageChoice.vue'
 import Tick from '../parts/Tick.vue'
 import { useNotices } from '../stores/notices'
+import { $t } from '../lib/i18n'
 
 /** What is known of the person, to be corrected. */
 const props = defineProps<{ card: Schemas['ClientCard']; usualGrowth: number }>()
 const client = useQueryClient()
 const notices = useNotices()
 const results = [
-  { value: 'not_done', name: 'Not read' },
-  { value: 'negative', name: 'Clear' },
-  { value: 'positive', name: 'Reacted' },
+  { value: 'not_done', name: $t('clientFacts.notRead') },
+  { value: 'negative', name: $t('common.clear') },
+  { value: 'positive', name: $t('common.reacted') },
 ] as const
 type Result = (typeof results)[number]['value']
 const form = reactive({
@@ -27,6 +29,7 @@ const form = reactive({
   result: 'not_done' as Result,
   growth: '',
   isPiece: false,
+  language: '',
 })
 watch(
   () => props.card,
@@ -41,6 +44,7 @@ watch(
       result: c.patch_test_result,
       growth: c.growth_mm_per_month ?? '',
       isPiece: c.is_hair_piece,
+      language: c.language,
     })
   },
   { immediate: true },
@@ -55,10 +59,11 @@ const save = async () => {
       patch_test_placed_at: form.placed ? new Date(form.placed).toISOString() : null,
       patch_test_result: form.result,
       is_hair_piece: form.isPiece,
+      language: form.language,
       growth_mm_per_month: form.growth === '' ? null : Number(form.growth),
     })
     await client.invalidateQueries()
-    notices.say('Kept.')
+    notices.say($t('common.kept'))
   } catch (error) {
     notices.fail(error)
   }
@@ -68,18 +73,26 @@ const save = async () => {
 <template>
   <form class="panel flex flex-col gap-4" @submit.prevent="save">
     <div>
-      <label class="label" for="c-name">Name</label
-      ><input id="c-name" v-model="form.name" class="field" required maxlength="80" />
+      <label class="label" for="c-name">{{ $t('common.name') }}</label><input
+        id="c-name"
+        v-model="form.name"
+        class="field"
+        required
+        maxlength="80"
+      />
     </div>
-    <Tick v-model="form.isPiece">A hair piece or wig, not a person</Tick>
+    <Tick v-model="form.isPiece">{{ $t('common.aHairPieceOrWig') }}</Tick>
     <div v-if="!form.isPiece" class="grid grid-cols-2 gap-3">
       <div>
-        <label class="label" for="c-born">Born</label
-        ><input id="c-born" v-model="form.birth_date" class="field" type="date" />
+        <label class="label" for="c-born">{{ $t('clientFacts.born') }}</label><input
+          id="c-born"
+          v-model="form.birth_date"
+          class="field"
+          type="date"
+        />
       </div>
       <div>
-        <label class="label" for="c-growth">Growth, mm a month</label
-        ><input
+        <label class="label" for="c-growth">{{ $t('common.growthMmAMonth') }}</label><input
           id="c-growth"
           v-model="form.growth"
           class="field"
@@ -92,20 +105,39 @@ const save = async () => {
       </div>
     </div>
     <div v-if="!form.isPiece">
-      <label class="label" for="c-placed">Patch test placed</label
-      ><input id="c-placed" v-model="form.placed" class="field" type="datetime-local" />
+      <label class="label" for="c-placed">{{ $t('clientFacts.patchTestPlaced') }}</label><input
+        id="c-placed"
+        v-model="form.placed"
+        class="field"
+        type="datetime-local"
+      />
     </div>
-    <Choice v-if="!form.isPiece" v-model="form.result" legend="Patch test, read after 48 h" :options="results" />
+    <LanguageChoice
+      v-if="!form.isPiece"
+      v-model="form.language"
+      :label="$t('language.takeHomeIn')"
+      :none="$t('language.asTheStudio')"
+    />
+    <Choice
+      v-if="!form.isPiece"
+      v-model="form.result"
+      :legend="$t('clientFacts.patchTestReadAfter48')"
+      :options="results"
+    />
     <Choice
       v-if="!form.isPiece"
       v-model="form.reacts"
-      legend="Has reacted to oxidative colour before"
+      :legend="$t('clientFacts.hasReactedToOxidativeColour')"
       :options="reactions"
     />
     <div>
-      <label class="label" for="c-notes">Notes</label
-      ><textarea id="c-notes" v-model="form.notes" class="field min-h-24 py-2" maxlength="2000" />
+      <label class="label" for="c-notes">{{ $t('clientFacts.notes') }}</label><textarea
+        id="c-notes"
+        v-model="form.notes"
+        class="field min-h-24 py-2"
+        maxlength="2000"
+      />
     </div>
-    <button class="btn btn-act">Keep</button>
+    <button class="btn btn-act">{{ $t('common.keep') }}</button>
   </form>
 </template>

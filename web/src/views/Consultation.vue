@@ -13,7 +13,7 @@ const natural = useQuery(queries.palette(null))
 
 <template>
   <main id="main" class="mx-auto w-full max-w-[1320px] px-4 pt-4 pb-28 sm:px-6">
-    <h1 class="sr-only">Consultation</h1>
+    <h1 class="sr-only">{{ $t('common.consultation') }}</h1>
     <ConsultationForm
       v-if="service.data.value && head.data.value && natural.data.value"
       :service="service.data.value"

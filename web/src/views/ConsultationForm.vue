@@ -3,8 +3,11 @@ import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, onBeforeUnmount, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
+import { readShorthand } from '../api/queries'
+import { vRoving } from '../lib/roving'
 import { levelText } from '../lib/time'
-import { areasOf, copyToMirror, fillOf, merge, newZone, split, type Zone } from '../stores/zones'
+import { useNotices } from '../stores/notices'
+import { areasOf, copyToMirror, fillOf, merge, newZone, split, writeLines, type Zone } from '../stores/zones'
 import FootBar from '../parts/FootBar.vue'
 import CautionList from '../parts/CautionList.vue'
 import HairPanel from '../parts/HairPanel.vue'
@@ -16,6 +19,7 @@ import VerdictCard from '../parts/VerdictCard.vue'
 import { useActs } from '../stores/acts'
 import { usePractice } from '../stores/practice'
 import { useConsultation } from '../stores/consultation'
+import { $t, locale } from '../lib/i18n'
 
 const props = defineProps<{
   service: Schemas['ServiceOut']
@@ -25,6 +29,7 @@ const props = defineProps<{
 const router = useRouter()
 const form = useConsultation(props.service)
 const acts = useActs(props.service.id)
+const notices = useNotices()
 const practice = usePractice()
 const isLocked = computed(() => !['consultation', 'plan', 'strands'].includes(props.service.step))
 const selected = ref<string[]>([])
@@ -36,10 +41,10 @@ const kind = computed(() => draft.value.kind ?? 'lighten_and_tone')
 const lightens = computed(() => kind.value === 'lighten_and_tone')
 const AFTER = { lighten_and_tone: 'plan', tone_only: 'tone', deepen: 'tone', strand_test: 'strands' } as const
 const GO_ON = {
-  lighten_and_tone: 'Plan it',
-  tone_only: 'To the tone',
-  deepen: 'To the tone',
-  strand_test: 'To the strands',
+  lighten_and_tone: $t('consultationForm.planIt'),
+  tone_only: $t('common.toTheTone'),
+  deepen: $t('common.toTheTone'),
+  strand_test: $t('consultationForm.toTheStrands'),
 } as const
 const zones = computed(() => new Map(draft.value.zones.map((z) => [z.key, z])))
 const owners = computed(() => {
@@ -72,10 +77,30 @@ const fills = computed(() =>
 const toggle = (key: string) => {
   selected.value = selected.value.includes(key) ? selected.value.filter((k) => k !== key) : [...selected.value, key]
 }
+/** All of them; by key, the swatches to read them with are next. */
+const chooseAll = async (event: MouseEvent) => {
+  selected.value = places.value.map((p) => p.key)
+  if (event.detail > 0) return
+  await nextTick()
+  document.querySelector<HTMLElement>('[aria-labelledby="zone-title"] input[type="radio"]:not(:disabled)')?.focus()
+}
 const edit = (change: (zone: Zone) => void) =>
   form.change((d) => {
     for (const zone of d.zones) if (selected.value.includes(zone.key)) change(zone)
   })
+/** A zone that was not read yet, wanted as the wish has it. */
+const made = (usual: Schemas['HeadZoneOut'], level: number) => {
+  const wanted = draft.value.wanted_level ?? level
+  const deeper = kind.value === 'deepen' ? Math.min(level, wanted) : level
+  const target = lightens.value ? Math.max(level, wanted) : deeper
+  return newZone(usual, level, target, props.head.pace_min_per_foil, naturalHex(level), draft.value.kind ?? undefined)
+}
+/** Zones in the usual order, until a plan has its own. */
+const inOrder = (all: Zone[]) => {
+  const order = props.head.zones.map((h) => h.key)
+  const at = (z: Zone) => order.indexOf(z.key.split('-')[0] ?? z.key)
+  return props.service.step === 'consultation' ? [...all].sort((a, b) => at(a) - at(b)) : all
+}
 /** The first level of zones that were not read yet; the rest follows from it and can be changed. */
 const readNew = (level: number) =>
   form.change((d) => {
@@ -83,22 +108,30 @@ const readNew = (level: number) =>
       const found = d.zones.find((z) => z.key === key)
       const usual = props.head.zones.find((h) => h.key === key)
       if (found) Object.assign(found, { start_level: level, target_level: Math.max(found.target_level, level) })
-      else if (usual) {
-        const wanted = d.wanted_level ?? level
-        const target = lightens.value
-          ? Math.max(level, wanted)
-          : kind.value === 'deepen'
-            ? Math.min(level, wanted)
-            : level
-        d.zones.push(
-          newZone(usual, level, target, props.head.pace_min_per_foil, naturalHex(level), d.kind ?? undefined),
-        )
-      }
+      else if (usual) d.zones.push(made(usual, level))
     }
-    const order = props.head.zones.map((h) => h.key)
-    const at = (z: Zone) => order.indexOf(z.key.split('-')[0] ?? z.key)
-    if (props.service.step === 'consultation') d.zones.sort((a, b) => at(a) - at(b))
+    d.zones = inOrder(d.zones)
   })
+/** The head in one typed line; what it means is the server's, so that every language has its own words. */
+const typed = ref('')
+const readTyped = async () => {
+  try {
+    const lines = await readShorthand(
+      typed.value,
+      draft.value.zones.map((z) => ({ key: z.key, name: z.name })),
+    )
+    let unread: string[] = []
+    form.change((d) => {
+      const written = writeLines(d.zones, lines, selected.value, props.head, made)
+      d.zones = inOrder(written.zones)
+      unread = written.unread
+    })
+    if (unread.length) notices.say($t('consultationForm.notReadYetSoNothing', { unread: unread.join(', ') }))
+    typed.value = ''
+  } catch (error) {
+    notices.fail(error)
+  }
+}
 const forget = () => {
   form.change((d) => {
     d.zones = d.zones.filter((z) => !selected.value.includes(z.key))
@@ -130,22 +163,38 @@ const name = computed({
 const cautions = computed(() => props.service.cautions)
 const blocks = computed(() => cautions.value.filter((c) => c.caution.severity === 'block'))
 const open = computed(() => cautions.value.filter((c) => c.caution.severity === 'warn' && !c.acknowledged_at))
-const acknowledge = async (code: string) => {
+const acknowledge = async (codes: readonly string[]) => {
   await form.settle()
-  await acts.act('CautionAcknowledged', { caution: code }) // the list itself shows the name and the time
+  for (const caution of codes) if (!(await acts.act('CautionAcknowledged', { caution }))) return false // the list itself shows name and time
+  return true
 }
+/** All cautions that are open have been on the screen. */
+const areShown = ref(false)
+/** Nothing but cautions that are on the screen stands before the next step: they are seen to in the same act. */
+const isByCautions = computed(() => open.value.length > 0 && before.value === '' && areShown.value)
 const next = computed(() => {
+  if (before.value || open.value.length === 0) return before.value
+  return open.value.length === 1
+    ? $t('consultationForm.oneCautionToAcknowledge')
+    : $t('consultationForm.cautionsToAcknowledge', { count: open.value.length })
+})
+/** What stands before the next step, cautions aside. */
+const before = computed(() => {
   const verdict = props.service.verdict
-  if (blocks.value.length) return `${verdict?.title ?? 'Not today'}: ${blocks.value[0]?.caution.title.toLowerCase()}`
-  if (draft.value.zones.length === 0 && kind.value !== 'strand_test') return 'Read at least one zone'
+  if (blocks.value.length)
+    return `${verdict?.title ?? $t('consultationForm.notToday')}: ${blocks.value[0]?.caution.title.toLocaleLowerCase(locale)}`
+  if (draft.value.zones.length === 0 && kind.value !== 'strand_test') return $t('consultationForm.readAtLeastOneZone')
   if (verdict?.kind === 'unread')
-    return kind.value === 'deepen' ? 'No zone is wanted deeper yet' : 'No zone is wanted lighter yet'
-  if (open.value.length)
-    return open.value.length === 1 ? 'One caution to acknowledge' : `${open.value.length} cautions to acknowledge`
+    return kind.value === 'deepen'
+      ? $t('consultationForm.noZoneIsWantedDeeper')
+      : $t('consultationForm.noZoneIsWantedLighter')
   return ''
 })
 const finish = async () => {
   await form.settle()
+  await nextTick()
+  if (open.value.length && !isByCautions.value) return void toCautions() // the last change brought one more: look first
+  if (!(await acknowledge(open.value.map((c) => c.caution.code)))) return
   if (props.service.step === 'consultation' && !(await acts.act('ConsultationFinished', {}))) return
   await router.push({ name: AFTER[kind.value], params: { id: props.service.id } })
 }
@@ -171,23 +220,27 @@ const stopsOf = (zone: Zone) => {
 const shown = (zone: Zone) =>
   zone.keeps_depth
     ? zone.pieces && (zone.pieces.target_level ?? 0) > zone.pieces.start_level
-      ? `${levelText(zone.start_level)} kept, ${levelText(zone.pieces.start_level)}→${levelText(zone.pieces.target_level!)}`
-      : `${levelText(zone.start_level)}, kept`
+      ? $t('consultationForm.kept', {
+          start_level: levelText(zone.start_level),
+          start_level2: levelText(zone.pieces.start_level),
+          target_level: levelText(zone.pieces.target_level!),
+        })
+      : $t('consultationForm.kept2', { start_level: levelText(zone.start_level) })
     : zone.target_level === zone.start_level
       ? levelText(zone.start_level)
-      : `${levelText(zone.start_level)}→${levelText(zone.target_level)}`
+      : `${levelText(zone.start_level)}${$t('arrow.on')}${levelText(zone.target_level)}`
 </script>
 
 <template>
   <div class="grid items-start gap-4 lg:grid-cols-[minmax(330px,390px)_minmax(0,1fr)_minmax(280px,340px)]">
     <section class="panel" aria-labelledby="head-title">
       <div class="mb-2 flex items-center gap-2">
-        <h2 id="head-title" class="grow text-xl">The head</h2>
+        <h2 id="head-title" class="grow text-xl">{{ $t('consultationForm.theHead') }}</h2>
         <div v-if="lightens || kind === 'deepen'" class="flex overflow-hidden rounded-[5px] border border-strong">
           <button
             v-for="v in [
-              { key: 'now' as const, name: 'As it is' },
-              { key: 'wanted' as const, name: 'Wanted' },
+              { key: 'now' as const, name: $t('consultationForm.asItIs') },
+              { key: 'wanted' as const, name: $t('consultationForm.wanted') },
             ]"
             :key="v.key"
             type="button"
@@ -200,15 +253,28 @@ const shown = (zone: Zone) =>
           </button>
         </div>
       </div>
+      <form v-if="!isLocked" class="mb-3 flex gap-1.5" @submit.prevent="readTyped">
+        <input
+          v-model="typed"
+          class="field min-w-0 grow"
+          maxlength="300"
+          autocomplete="off"
+          :placeholder="$t('consultationForm.5AllEnds85')"
+          :aria-label="$t('consultationForm.readTheHeadInOne')"
+        />
+        <button type="submit" class="btn !min-h-11 !px-3" :disabled="!typed.trim()">
+          {{ $t('consultationForm.read') }}
+        </button>
+      </form>
       <HeadMap :fills="fills" :owners="owners" :selected="selected" :is-locked="isLocked" @toggle="toggle" />
-      <div class="mt-3 grid grid-cols-3 gap-1.5">
-        <button
-          type="button"
-          class="btn !px-2 text-sm"
-          :disabled="isLocked"
-          @click="selected = places.map((p) => p.key)"
-        >
-          All
+      <div
+        v-roving
+        class="mt-3 grid grid-cols-3 gap-1.5"
+        role="group"
+        :aria-label="$t('consultationForm.chooseSeveral')"
+      >
+        <button type="button" class="btn !px-2 text-sm" :disabled="isLocked" @click="chooseAll">
+          {{ $t('common.all') }}
         </button>
         <button
           type="button"
@@ -216,16 +282,16 @@ const shown = (zone: Zone) =>
           :disabled="isLocked"
           @click="selected = places.map((p) => p.key).filter((k) => !selected.includes(k))"
         >
-          All but these
+          {{ $t('consultationForm.allButThese') }}
         </button>
         <button type="button" class="btn !px-2 text-sm" :disabled="selected.length === 0" @click="selected = []">
-          None
+          {{ $t('common.none') }}
         </button>
         <button type="button" class="btn !px-2 text-sm" :disabled="isLocked || !canCopy" @click="copyAcross">
-          Left to right
+          {{ $t('consultationForm.leftToRight') }}
         </button>
         <button type="button" class="btn !px-2 text-sm" :disabled="isLocked || !canSplit" @click="splitChosen">
-          Split in two
+          {{ $t('consultationForm.splitInTwo') }}
         </button>
         <button
           type="button"
@@ -233,10 +299,10 @@ const shown = (zone: Zone) =>
           :disabled="isLocked || chosen.length < 2 || !areAllRead"
           @click="join"
         >
-          Join as one
+          {{ $t('consultationForm.joinAsOne') }}
         </button>
       </div>
-      <div class="mt-2 flex flex-wrap gap-1.5" role="group" aria-label="Zones">
+      <div v-roving class="mt-2 flex flex-wrap gap-1.5" role="group" :aria-label="$t('consultationForm.zones')">
         <button
           v-for="p in places"
           :key="p.key"
@@ -273,13 +339,17 @@ const shown = (zone: Zone) =>
       <template v-if="selected.length === 0">
         <div class="mb-3 flex flex-wrap items-center gap-2">
           <h2 id="zone-title" class="grow text-xl">
-            {{ tab === 'person' ? 'The person and the wish' : 'Tests' }}
+            {{ tab === 'person' ? $t('common.thePersonAndTheWish') : $t('common.tests') }}
           </h2>
-          <div class="flex overflow-hidden rounded-[5px] border border-strong" role="group" aria-label="Show">
+          <div
+            class="flex overflow-hidden rounded-[5px] border border-strong"
+            role="group"
+            :aria-label="$t('common.show')"
+          >
             <button
               v-for="t in [
-                { key: 'person' as const, name: 'Person' },
-                { key: 'tests' as const, name: 'Tests' },
+                { key: 'person' as const, name: $t('consultationForm.person') },
+                { key: 'tests' as const, name: $t('common.tests') },
               ]"
               :key="t.key"
               type="button"
@@ -292,7 +362,7 @@ const shown = (zone: Zone) =>
             </button>
           </div>
         </div>
-        <p v-if="tab === 'person'" class="mb-4 text-soft">Tap zones on the head to read them, one or many at once.</p>
+        <p v-if="tab === 'person'" class="mb-4 text-soft">{{ $t('consultationForm.tapZonesOnTheHead') }}</p>
         <PersonPanel
           v-if="tab === 'person'"
           :draft="draft"
@@ -309,14 +379,14 @@ const shown = (zone: Zone) =>
             {{
               selected.length === 1
                 ? (places.find((p) => p.key === selected[0])?.name ?? '')
-                : `${selected.length} zones together`
+                : $t('consultationForm.zonesTogether', { count: selected.length })
             }}
           </h2>
           <input
             v-if="chosen.length === 1 && selected.length === 1"
             v-model.lazy="name"
             class="field max-w-72 !border-transparent !bg-transparent !px-1 text-xl font-bold hover:!border-strong"
-            aria-label="Name of the zone"
+            :aria-label="$t('consultationForm.nameOfTheZone')"
             maxlength="60"
           />
         </div>
@@ -332,17 +402,17 @@ const shown = (zone: Zone) =>
         />
         <template v-else>
           <SwatchScale
-            legend="Level now"
+            :legend="$t('common.levelNow')"
             :levels="natural.levels"
             :hexes="natural.hexes"
             :model-value="null"
             @update:model-value="readNew"
           />
           <p class="mt-3 text-soft">
-            Pick the level the hair stands at now; the rest follows from it and can be changed.
+            {{ $t('consultationForm.pickTheLevelTheHair') }}
           </p>
           <button v-if="chosen.length" type="button" class="btn mt-3" @click="selected = chosen.map((z) => z.key)">
-            Only the {{ chosen.length }} that {{ chosen.length === 1 ? 'is' : 'are' }} read
+            {{ $t('consultationForm.onlyTheThatRead', chosen.length) }}
           </button>
         </template>
       </template>
@@ -350,47 +420,60 @@ const shown = (zone: Zone) =>
 
     <div class="flex flex-col gap-4">
       <VerdictCard v-if="service.verdict" :verdict="service.verdict" />
-      <CautionList :cautions="cautions" :is-locked="acts.isBusy.value || isLocked" @acknowledge="acknowledge" />
+      <CautionList
+        :cautions="cautions"
+        :is-locked="acts.isBusy.value || isLocked"
+        @acknowledge="acknowledge"
+        @shown="(are) => (areShown = are)"
+      />
     </div>
   </div>
 
   <FootBar>
     <template #undo
-      ><button type="button" class="btn" :disabled="!form.canUndo.value" @click="form.undo()">Undo</button>
-      <button type="button" class="btn" :disabled="!form.canRedo.value" @click="form.redo()">Redo</button></template
+      ><button type="button" class="btn" :disabled="!form.canUndo.value" @click="form.undo()">
+        {{ $t('common.undo') }}
+      </button>
+      <button type="button" class="btn" :disabled="!form.canRedo.value" @click="form.redo()">
+        {{ $t('common.redo') }}
+      </button></template
     >
     <template #says
       ><span class="text-sm text-soft" role="status">{{
         {
-          kept: 'Kept',
-          waiting: 'Keeping …',
-          keeping: 'Keeping …',
-          failed: 'Not kept yet: change anything to try again',
+          kept: $t('common.kept2'),
+          waiting: $t('common.keeping'),
+          keeping: $t('common.keeping'),
+          failed: $t('consultationForm.notKeptYetChangeAnything'),
         }[form.state.value]
       }}</span>
-      <span class="grow text-right font-semibold" :class="{ 'text-stop': blocks.length }">
+      <span class="grow text-end font-semibold" :class="{ 'text-stop': blocks.length }">
         <template v-if="isLocked">{{
-          lightens ? 'The plan is at the chair; this is for reading.' : 'It has gone on; this is for reading.'
+          lightens ? $t('consultationForm.thePlanIsAtThe') : $t('consultationForm.itHasGoneOnThis')
         }}</template>
         <button
-          v-else-if="open.length && !blocks.length && service.verdict?.kind !== 'unread'"
+          v-else-if="open.length && !isByCautions && !blocks.length && service.verdict?.kind !== 'unread'"
           type="button"
           class="min-h-12 px-2 underline underline-offset-4"
           @click="toCautions"
         >
           {{ next }}
         </button>
-        <template v-else>{{ next }}</template>
+        <template v-else-if="!isByCautions">{{ next }}</template>
       </span></template
     >
     <button
       v-if="!isLocked"
       type="button"
-      class="btn btn-act ml-auto px-8 text-lg whitespace-nowrap"
-      :disabled="next !== '' || acts.isBusy.value"
+      class="btn btn-act ms-auto px-8 text-lg whitespace-nowrap"
+      :disabled="(next !== '' && !isByCautions) || acts.isBusy.value"
       @click="finish"
     >
-      {{ GO_ON[kind] }}
+      {{
+        isByCautions
+          ? $t('consultationForm.seenTo', { then: GO_ON[kind].toLocaleLowerCase(locale) }, open.length)
+          : GO_ON[kind]
+      }}
     </button>
   </FootBar>
 </template>

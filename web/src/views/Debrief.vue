@@ -4,14 +4,16 @@ import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { practice, roundFile, tryAgain } from '../api/practice'
 import type { Schemas } from '../api/client'
+import { offText } from '../lib/eye'
 import { saveText } from '../lib/files'
 import { likelyAt, pointAt, type Axis } from '../lib/strip'
-import { duration, levelText } from '../lib/time'
+import { duration, levelText, fixed } from '../lib/time'
 import { difficulties, helps, modeName, topics } from '../lib/words'
 import Strip from '../parts/Strip.vue'
 import Swatch from '../parts/Swatch.vue'
 import Wait from '../parts/Wait.vue'
 import { useNotices } from '../stores/notices'
+import { $t } from '../lib/i18n'
 
 /** What a round came to: three sentences, every lane as it really was, and the round once more under a slider. */
 const PAST_MIN = 6
@@ -41,16 +43,17 @@ const now = (lane: Schemas['LaneTold']) => ({
   hex: pointAt(lane.truth, stopAt(lane))?.hex ?? '#888888',
   believed: likelyAt(lane.expected, stopAt(lane)),
 })
-const miss = (lane: Schemas['LaneTold']) => lane.true_end - lane.target_level
 const missText = (n: number) =>
-  Math.abs(n) < 0.05 ? 'on target' : `${Math.abs(n).toFixed(1)} ${n > 0 ? 'past it' : 'short'}`
+  Math.abs(n) < 0.05
+    ? $t('common.onTarget')
+    : `${fixed(Math.abs(n), 1)} ${n > 0 ? $t('common.pastIt') : $t('debrief.short')}`
 const ways = computed(() => {
   const o = told.value?.outcome
   if (!o) return []
   return [
-    { name: 'You', way: o.done },
-    { name: "The board's own advice, on your plan", way: o.advised },
-    { name: 'The best for this hair, had it been known', way: o.best },
+    { name: $t('common.you'), way: o.done },
+    { name: $t('debrief.theBoardSOwnAdvice'), way: o.advised },
+    { name: $t('debrief.theBestForThisHair'), way: o.best },
   ].filter((w): w is { name: string; way: Schemas['WayWorked'] } => w.way !== null)
 })
 const isBusy = ref(false)
@@ -76,9 +79,7 @@ const save = async (played: boolean) => {
   }
 }
 const laneName = (key: string) => lanes.value.find((l) => l.key === key)?.name ?? key
-const signed = (n: number) => `${n > 0 ? '+' : n < 0 ? '−' : ''}${Math.abs(n).toFixed(1)}`
-const eyeText = (bias: number) =>
-  Math.abs(bias) < 0.1 ? 'true' : `${Math.abs(bias).toFixed(1)} level too ${bias > 0 ? 'light' : 'dark'}`
+const signed = (n: number) => `${n > 0 ? '+' : n < 0 ? '−' : ''}${fixed(Math.abs(n), 1)}`
 const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
 </script>
 
@@ -88,7 +89,7 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
       v-if="!told"
       :is-loading="query.isLoading.value"
       :error="query.error.value"
-      what="The debrief"
+      :what="$t('debrief.theDebrief')"
       @retry="query.refetch()"
     />
     <template v-else>
@@ -96,38 +97,48 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
         <div class="grow">
           <h1 class="text-[34px] leading-tight">{{ told.title }}</h1>
           <p class="text-soft">
-            Debrief · {{ difficulties[told.difficulty] }} · {{ helps[told.help] }} · seed {{ told.seed
-            }}<template v-if="told.played_by"> · played by {{ told.played_by }}</template>
+            <i18n-t keypath="debrief.debriefSeed" scope="global"
+              ><template #difficulties>{{ difficulties[told.difficulty] }}</template
+              ><template #helps>{{ helps[told.help] }}</template
+              ><template #seed>{{ told.seed }}</template
+              ><template #part1
+                ><template v-if="told.played_by">
+                  {{ ` ${$t('debrief.playedBy', { played_by: told.played_by })}` }}</template
+                ></template
+              ></i18n-t
+            >
           </p>
         </div>
-        <button type="button" class="btn" @click="save(false)">Set this head to others</button>
-        <button type="button" class="btn" @click="save(true)">Save the round</button>
-        <button type="button" class="btn btn-act" :disabled="isBusy" @click="again('start')">Once more</button>
+        <button type="button" class="btn" @click="save(false)">{{ $t('debrief.setThisHeadToOthers') }}</button>
+        <button type="button" class="btn" @click="save(true)">{{ $t('debrief.saveTheRound') }}</button>
+        <button type="button" class="btn btn-act" :disabled="isBusy" @click="again('start')">
+          {{ $t('common.onceMore') }}
+        </button>
       </div>
 
-      <section class="mb-6 grid gap-3 lg:grid-cols-2" aria-label="Three sentences">
+      <section class="mb-6 grid gap-3 lg:grid-cols-2" :aria-label="$t('debrief.threeSentences')">
         <div class="panel">
-          <h2 class="label">What worked</h2>
+          <h2 class="label">{{ $t('debrief.whatWorked') }}</h2>
           <p v-for="w in told.worked" :key="w" class="border-t border-line py-2 text-xl first-of-type:border-t-0">
             {{ w }}
           </p>
-          <p v-if="!told.worked.length" class="text-xl text-soft">Nothing to speak of yet. Once more.</p>
+          <p v-if="!told.worked.length" class="text-xl text-soft">{{ $t('debrief.nothingToSpeakOfYet') }}</p>
         </div>
-        <div class="panel border-l-[10px] border-signal">
-          <h2 class="label">What to change</h2>
+        <div class="panel border-s-[10px] border-signal">
+          <h2 class="label">{{ $t('debrief.whatToChange') }}</h2>
           <p class="py-2 text-2xl leading-snug font-semibold">{{ told.change }}</p>
         </div>
       </section>
 
       <section v-if="lanes.length" class="mb-6" aria-labelledby="hair">
         <div class="mb-2 flex flex-wrap items-baseline gap-x-4">
-          <h2 id="hair" class="text-xl">What the hair did</h2>
+          <h2 id="hair" class="text-xl">{{ $t('debrief.whatTheHairDid') }}</h2>
           <p class="text-[15px] text-soft">
-            Thick: as it really was. Thin below: as it was believed then. Marked: what you read.
+            {{ $t('debrief.thickAsItReallyWas') }}
           </p>
         </div>
         <div class="debrief-row items-center pb-1">
-          <label for="moment" class="hidden text-sm text-soft md:block">The moment</label>
+          <label for="moment" class="hidden text-sm text-soft md:block">{{ $t('debrief.theMoment') }}</label>
           <div class="flex items-center gap-3">
             <input
               id="moment"
@@ -137,21 +148,21 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
               :max="Math.round(end)"
               step="1"
               :value="at"
-              aria-label="The moment, minutes after the first section"
+              :aria-label="$t('debrief.theMomentMinutesAfterThe')"
               @input="(e) => (minute = Number((e.target as HTMLInputElement).value))"
             />
           </div>
           <p class="flex items-center gap-3">
             <span class="num text-[26px] leading-none">{{ at.toFixed(0) }}</span>
-            <span class="text-soft">min</span>
+            <span class="text-soft">{{ $t('common.min') }}</span>
             <button
               v-if="minute !== null"
               type="button"
-              class="btn ml-auto !min-h-11 !px-3"
+              class="btn ms-auto !min-h-11 !px-3"
               :disabled="isBusy"
               @click="again('here')"
             >
-              From here
+              {{ $t('debrief.fromHere') }}
             </button>
           </p>
         </div>
@@ -159,9 +170,14 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
           <div class="min-w-0">
             <h3 class="narrow text-[17px] leading-tight">{{ lane.name }}</h3>
             <p class="text-[13px] text-soft">
-              {{ levelText(lane.volume_strength) }} vol · from {{ lane.true_start.toFixed(1)
-              }}<b v-if="Math.abs(lane.true_start - lane.told_start) >= 0.25" class="text-ink">
-                (you had {{ levelText(lane.told_start) }})</b
+              <i18n-t keypath="debrief.volFrom" scope="global"
+                ><template #volume_strength>{{ levelText(lane.volume_strength) }}</template
+                ><template #true_start>{{ fixed(lane.true_start, 1) }}</template
+                ><template #part1
+                  ><b v-if="Math.abs(lane.true_start - lane.told_start) >= 0.25" class="text-ink">
+                    {{ ` ${$t('debrief.youHad', { told_start: levelText(lane.told_start) })}` }}</b
+                  ></template
+                ></i18n-t
               >
             </p>
           </div>
@@ -177,7 +193,13 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
               :wall="lane.zero_min + lane.wall_min"
               :readings="readings(lane)"
               :is-rinsed="lane.minutes !== null"
-              :label="`${lane.name}: ended at ${lane.true_end.toFixed(1)}, wanted ${levelText(lane.target_level)}`"
+              :label="
+                $t('debrief.endedAtWanted', {
+                  name: lane.name,
+                  true_end: fixed(lane.true_end, 1),
+                  target_level: levelText(lane.target_level),
+                })
+              "
             />
             <Strip
               v-if="lane.expected.length > 1"
@@ -189,7 +211,7 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
               :end="lane.zero_min + Math.min(lane.minutes ?? lane.wall_min, lane.expected.at(-1)!.minute)"
               :now="null"
               :wall="null"
-              label="As it was believed"
+              :label="$t('debrief.asItWasBelieved')"
             />
             <span
               class="absolute top-0 bottom-0 w-[2px] bg-signal"
@@ -204,19 +226,23 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
               aria-hidden="true"
             />
             <p class="min-w-0 leading-tight">
-              <span class="num text-[24px]">{{ now(lane).truth.toFixed(1) }}</span>
-              <span class="num text-lg text-soft"> → {{ levelText(lane.target_level) }}</span>
+              <span class="num text-[24px]">{{ fixed(now(lane).truth, 1) }}</span>
+              <span class="num text-lg text-soft"> {{ $t('arrow.on') }} {{ levelText(lane.target_level) }}</span>
               <span class="narrow block text-[15px] text-soft">
                 <template v-if="isOn(lane)"
-                  >rinsed now: {{ missText(now(lane).truth - lane.target_level)
-                  }}<template v-if="now(lane).believed"
-                    >, believed {{ now(lane).believed!.toFixed(1) }}</template
+                  ><i18n-t keypath="debrief.rinsedNow" scope="global"
+                    ><template #truth>{{ missText(now(lane).truth - lane.target_level) }}</template
+                    ><template #part1
+                      ><template v-if="now(lane).believed">{{
+                        $t('debrief.believed', { believed: fixed(now(lane).believed!, 1) })
+                      }}</template></template
+                    ></i18n-t
                   ></template
                 >
-                <b v-else-if="at >= lane.zero_min" :class="Math.abs(miss(lane)) > 0.5 ? 'text-stop' : 'text-ink'">{{
-                  missText(miss(lane))
+                <b v-else-if="at >= lane.zero_min" :class="lane.is_on_target ? 'text-ink' : 'text-stop'">{{
+                  missText(lane.miss)
                 }}</b>
-                <template v-else>not on yet</template>
+                <template v-else>{{ $t('debrief.notOnYet') }}</template>
               </span>
             </p>
           </div>
@@ -225,34 +251,36 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
 
       <div class="grid gap-6 lg:grid-cols-2">
         <section v-if="ways.length" class="min-w-0" aria-labelledby="ways">
-          <h2 id="ways" class="mb-2 text-xl">Three ways with this head</h2>
+          <h2 id="ways" class="mb-2 text-xl">{{ $t('debrief.threeWaysWithThisHead') }}</h2>
           <div class="panel overflow-x-auto">
-            <table class="w-full text-left">
+            <table class="w-full text-start">
               <thead>
                 <tr class="text-sm text-soft">
-                  <th class="py-1 font-semibold" scope="col"><span class="sr-only">Way</span></th>
-                  <th class="py-1 pl-3 text-right font-semibold" scope="col">on target</th>
-                  <th class="py-1 pl-3 text-right font-semibold" scope="col">worst</th>
-                  <th class="py-1 pl-3 text-right font-semibold" scope="col">time</th>
-                  <th class="py-1 pl-3 text-right font-semibold" scope="col">looks</th>
-                  <th class="py-1 pl-3 text-right font-semibold" scope="col">trips</th>
+                  <th class="py-1 font-semibold" scope="col">
+                    <span class="sr-only">{{ $t('debrief.way') }}</span>
+                  </th>
+                  <th class="py-1 ps-3 text-end font-semibold" scope="col">{{ $t('common.onTarget') }}</th>
+                  <th class="py-1 ps-3 text-end font-semibold" scope="col">{{ $t('debrief.worst') }}</th>
+                  <th class="py-1 ps-3 text-end font-semibold" scope="col">{{ $t('debrief.time') }}</th>
+                  <th class="py-1 ps-3 text-end font-semibold" scope="col">{{ $t('debrief.looks') }}</th>
+                  <th class="py-1 ps-3 text-end font-semibold" scope="col">{{ $t('common.trips') }}</th>
                 </tr>
               </thead>
               <tbody>
                 <tr v-for="(w, i) in ways" :key="w.name" class="border-t border-line">
                   <th class="py-2 leading-tight" :class="i ? 'font-normal' : 'font-bold'" scope="row">{{ w.name }}</th>
-                  <td class="num py-2 pl-3 text-right text-lg whitespace-nowrap">
-                    {{ w.way.on_target }} of {{ w.way.lanes }}
+                  <td class="num py-2 ps-3 text-end text-lg whitespace-nowrap">
+                    {{ $t('debrief.of', { on_target: w.way.on_target, lanes: w.way.lanes }) }}
                   </td>
-                  <td class="num py-2 pl-3 text-right text-lg">{{ w.way.worst.toFixed(1) }}</td>
-                  <td class="num py-2 pl-3 text-right text-lg whitespace-nowrap">{{ duration(w.way.minutes) }}</td>
-                  <td class="num py-2 pl-3 text-right text-lg">{{ i === 2 ? '–' : w.way.looks }}</td>
-                  <td class="num py-2 pl-3 text-right text-lg">{{ w.way.trips }}</td>
+                  <td class="num py-2 ps-3 text-end text-lg">{{ fixed(w.way.worst, 1) }}</td>
+                  <td class="num py-2 ps-3 text-end text-lg whitespace-nowrap">{{ duration(w.way.minutes) }}</td>
+                  <td class="num py-2 ps-3 text-end text-lg">{{ i === 2 ? '–' : w.way.looks }}</td>
+                  <td class="num py-2 ps-3 text-end text-lg">{{ w.way.trips }}</td>
                 </tr>
               </tbody>
             </table>
           </div>
-          <h2 class="mt-6 mb-2 text-xl">Each lane, had you known</h2>
+          <h2 class="mt-6 mb-2 text-xl">{{ $t('debrief.eachLaneHadYouKnown') }}</h2>
           <ul class="panel !py-1">
             <li
               v-for="lane in lanes"
@@ -261,23 +289,44 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
             >
               <b class="narrow grow">{{ lane.name }}</b>
               <span class="num text-[15px] text-soft"
-                >rinsed after {{ lane.minutes === null ? '–' : lane.minutes.toFixed(0) }} min · best
-                <b class="text-ink">{{ lane.best_min.toFixed(0) }}</b><template v-if="lane.advice_min !== null">
-                  · advice {{ lane.advice_min.toFixed(0) }}</template
-                ><template v-if="lane.early_looks">
-                  · {{ lane.early_looks }} {{ lane.early_looks === 1 ? 'look' : 'looks' }} too many</template
-                ><template v-if="lane.is_passed_wall"> · <b class="text-stop">past its label</b></template></span
+                ><i18n-t keypath="debrief.rinsedAfterMinBest" scope="global"
+                  ><template #minutes>{{ lane.minutes === null ? '–' : lane.minutes.toFixed(0) }}</template
+                  ><template #best_min
+                    ><b class="text-ink">{{ lane.best_min.toFixed(0) }}</b></template
+                  ><template #part2
+                    ><template v-if="lane.advice_min !== null">
+                      {{ ` ${$t('debrief.advice', { advice_min: lane.advice_min.toFixed(0) })}` }}</template
+                    ></template
+                  ><template #part3
+                    ><template v-if="lane.early_looks">
+                      {{ ` ${$t('debrief.tooMany', { looks: $t('count.looks', lane.early_looks) })}` }}</template
+                    ></template
+                  ><template #part4
+                    ><template v-if="lane.is_passed_wall">
+                      · <b class="text-stop">{{ $t('debrief.pastItsLabel') }}</b></template
+                    ></template
+                  ></i18n-t
+                ></span
               >
             </li>
           </ul>
         </section>
         <div class="flex min-w-0 flex-col gap-6">
           <section v-if="told.outcome.readings.length" aria-labelledby="read">
-            <h2 id="read" class="mb-2 text-xl">What you read</h2>
+            <h2 id="read" class="mb-2 text-xl">{{ $t('debrief.whatYouRead') }}</h2>
             <div class="panel">
               <p v-for="e in told.outcome.eyes" :key="e.mode" class="text-lg">
-                Your eye, {{ modeName(e.mode) }}: <b>{{ eyeText(e.bias) }}</b>{{ ' '
-                }}<span class="text-soft">± {{ e.bias_std.toFixed(2) }}, {{ e.count }} readings</span>
+                <i18n-t keypath="debrief.yourEye" scope="global"
+                  ><template #mode>{{ modeName(e.mode) }}</template
+                  ><template #what>{{ ' ' }}</template
+                  ><template #bias
+                    ><b>{{ offText(e.bias) }}</b></template
+                  ><template #part2
+                    ><span class="text-soft">{{
+                      $t('debrief.readings', { bias_std: fixed(e.bias_std, 2), count: e.count })
+                    }}</span></template
+                  ></i18n-t
+                >
               </p>
               <ul class="mt-2 grid gap-x-6 sm:grid-cols-2">
                 <li
@@ -286,9 +335,9 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
                   class="num flex items-baseline gap-2 border-t border-line py-1"
                 >
                   <span class="narrow min-w-0 grow truncate">{{ laneName(r.lane_key) }}</span>
-                  <span class="text-soft">{{ r.minute.toFixed(0) }} min</span>
+                  <span class="text-soft">{{ $t('debrief.min', { minute: r.minute.toFixed(0) }) }}</span>
                   <span>{{ levelText(r.level) }}</span>
-                  <span class="w-12 text-right" :class="Math.abs(r.error) > 0.5 ? 'font-bold' : 'text-soft'">{{
+                  <span class="w-12 text-end" :class="Math.abs(r.error) > 0.5 ? 'font-bold' : 'text-soft'">{{
                     signed(r.error)
                   }}</span>
                 </li>
@@ -296,7 +345,7 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
             </div>
           </section>
           <section v-if="told.outcome.tones.length" aria-labelledby="tones">
-            <h2 id="tones" class="mb-2 text-xl">Tone, beside the wish</h2>
+            <h2 id="tones" class="mb-2 text-xl">{{ $t('debrief.toneBesideTheWish') }}</h2>
             <ul class="panel !py-1">
               <li
                 v-for="t in told.outcome.tones"
@@ -307,21 +356,21 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
                   :now="t.got_hex"
                   :target="t.wanted_hex"
                   :size="44"
-                  label="Left what it became, right the wish"
+                  :label="$t('debrief.leftWhatItBecameRight')"
                 />
                 <span class="grow">{{ t.name }}</span>
-                <span class="num text-lg">{{ t.delta_e.toFixed(1) }}</span>
+                <span class="num text-lg">{{ fixed(t.delta_e, 1) }}</span>
               </li>
             </ul>
           </section>
           <section aria-labelledby="hidden">
-            <h2 id="hidden" class="mb-2 text-xl">What there was to find out</h2>
+            <h2 id="hidden" class="mb-2 text-xl">{{ $t('debrief.whatThereWasToFind') }}</h2>
             <ul class="panel !py-1">
               <li v-for="f in told.found_out" :key="f.topic" class="border-t border-line py-2 first:border-t-0">
                 <p class="flex gap-3">
                   <b class="grow">{{ topics[f.topic].title }}</b>
                   <span :class="f.is_so && !f.was_asked ? 'font-bold text-stop' : 'text-soft'">{{
-                    f.was_asked ? 'found out' : 'not asked'
+                    f.was_asked ? $t('debrief.foundOut') : $t('debrief.notAsked')
                   }}</span>
                 </p>
                 <p class="text-soft">{{ f.says }}</p>
@@ -329,13 +378,20 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
             </ul>
           </section>
           <section v-if="wrongs.length" aria-labelledby="wrong">
-            <h2 id="wrong" class="mb-2 text-xl">What went wrong by itself</h2>
+            <h2 id="wrong" class="mb-2 text-xl">{{ $t('debrief.whatWentWrongByItself') }}</h2>
             <ul class="panel !py-1">
               <li v-for="m in wrongs" :key="m.key" class="border-t border-line py-2 first:border-t-0">
                 <p>{{ m.text }}</p>
                 <p class="num text-[15px] text-soft">
-                  at {{ m.at_min.toFixed(0) }} min ·
-                  {{ m.seen_to_min === null ? 'nobody saw to it' : `seen to after ${m.seen_to_min.toFixed(0)} min` }}
+                  {{
+                    $t('debrief.atMin', {
+                      at_min: m.at_min.toFixed(0),
+                      what:
+                        m.seen_to_min === null
+                          ? $t('debrief.nobodySawToIt')
+                          : $t('debrief.seenToAfterMin', { seen_to_min: m.seen_to_min.toFixed(0) }),
+                    })
+                  }}
                 </p>
               </li>
             </ul>
@@ -344,31 +400,35 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
       </div>
 
       <section v-if="(sheet.data.value?.lines.length ?? 0) > 1" class="mt-6" aria-labelledby="class">
-        <h2 id="class" class="mb-2 text-xl">Who played this head</h2>
+        <h2 id="class" class="mb-2 text-xl">{{ $t('debrief.whoPlayedThisHead') }}</h2>
         <div class="panel overflow-x-auto">
-          <table class="w-full text-left">
+          <table class="w-full text-start">
             <thead>
               <tr class="text-sm text-soft">
-                <th class="py-1 font-semibold" scope="col">Who</th>
-                <th class="py-1 pl-3 font-semibold" scope="col">Help</th>
-                <th class="py-1 pl-3 text-right font-semibold" scope="col">on target</th>
-                <th class="py-1 pl-3 text-right font-semibold" scope="col">worst</th>
-                <th class="py-1 pl-3 text-right font-semibold" scope="col">time</th>
-                <th class="py-1 pl-3 text-right font-semibold" scope="col">looks</th>
-                <th class="py-1 pl-3 text-right font-semibold" scope="col">labels kept</th>
-                <th class="py-1 pl-3 text-right font-semibold" scope="col">eye</th>
+                <th class="py-1 font-semibold" scope="col">{{ $t('debrief.who') }}</th>
+                <th class="py-1 ps-3 font-semibold" scope="col">{{ $t('debrief.help') }}</th>
+                <th class="py-1 ps-3 text-end font-semibold" scope="col">{{ $t('common.onTarget') }}</th>
+                <th class="py-1 ps-3 text-end font-semibold" scope="col">{{ $t('debrief.worst') }}</th>
+                <th class="py-1 ps-3 text-end font-semibold" scope="col">{{ $t('debrief.time') }}</th>
+                <th class="py-1 ps-3 text-end font-semibold" scope="col">{{ $t('debrief.looks') }}</th>
+                <th class="py-1 ps-3 text-end font-semibold" scope="col">{{ $t('common.labelsKept') }}</th>
+                <th class="py-1 ps-3 text-end font-semibold" scope="col">{{ $t('debrief.eye') }}</th>
               </tr>
             </thead>
             <tbody>
               <tr v-for="(l, i) in sheet.data.value?.lines" :key="i" class="border-t border-line">
                 <th class="py-2 font-semibold" scope="row">{{ l.name }}</th>
-                <td class="py-2 pl-3">{{ helps[l.help] }}</td>
-                <td class="num py-2 pl-3 text-right">{{ l.numbers.on_target }} of {{ l.numbers.lanes }}</td>
-                <td class="num py-2 pl-3 text-right">{{ l.numbers.worst?.toFixed(1) ?? '–' }}</td>
-                <td class="num py-2 pl-3 text-right whitespace-nowrap">{{ duration(l.numbers.minutes) }}</td>
-                <td class="num py-2 pl-3 text-right">{{ l.numbers.looks }}</td>
-                <td class="num py-2 pl-3 text-right">{{ l.numbers.walls_kept }}</td>
-                <td class="num py-2 pl-3 text-right">{{ l.eye_bias === null ? '–' : signed(l.eye_bias) }}</td>
+                <td class="py-2 ps-3">{{ helps[l.help] }}</td>
+                <td class="num py-2 ps-3 text-end">
+                  {{ $t('debrief.of', { on_target: l.numbers.on_target, lanes: l.numbers.lanes }) }}
+                </td>
+                <td class="num py-2 ps-3 text-end">
+                  {{ l.numbers.worst === null ? '–' : fixed(l.numbers.worst, 1) }}
+                </td>
+                <td class="num py-2 ps-3 text-end whitespace-nowrap">{{ duration(l.numbers.minutes) }}</td>
+                <td class="num py-2 ps-3 text-end">{{ l.numbers.looks }}</td>
+                <td class="num py-2 ps-3 text-end">{{ l.numbers.walls_kept }}</td>
+                <td class="num py-2 ps-3 text-end">{{ l.eye_bias === null ? '–' : signed(l.eye_bias) }}</td>
               </tr>
             </tbody>
           </table>

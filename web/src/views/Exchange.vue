@@ -6,6 +6,7 @@ import type { Schemas } from '../api/client'
 import { readText, saveText } from '../lib/files'
 import TablePreview from '../parts/TablePreview.vue'
 import { useNotices } from '../stores/notices'
+import { $t } from '../lib/i18n'
 
 /** What goes out and comes in: clients as a table, the whole studio as an archive. */
 defineProps<{ isLead: boolean; isOwner: boolean }>()
@@ -43,7 +44,7 @@ const take = () =>
     const taken = await takeClients(text.value)
     preview.value = null
     await client.invalidateQueries()
-    notices.say(`${taken.clients} clients brought in.`)
+    notices.say($t('exchange.clientsBroughtIn', { clients: taken.clients }))
   })
 const bring = (event: Event) =>
   run('archive', async () => {
@@ -53,45 +54,46 @@ const bring = (event: Event) =>
     if (!file) return
     const taken = await takeArchive(file)
     await client.invalidateQueries()
-    notices.say(`The studio is here: ${taken.clients} clients, ${taken.services} services, ${taken.photos} photos.`)
+    notices.say(
+      $t('exchange.theStudioIsHereClients', { clients: taken.clients, services: taken.services, photos: taken.photos }),
+    )
   })
 </script>
 
 <template>
   <section class="panel" aria-labelledby="exchange">
-    <h2 id="exchange" class="text-xl">Out and in</h2>
+    <h2 id="exchange" class="text-xl">{{ $t('exchange.outAndIn') }}</h2>
     <template v-if="isLead">
-      <h3 class="label mt-2">Clients as a table</h3>
+      <h3 class="label mt-2">{{ $t('exchange.clientsAsATable') }}</h3>
       <div class="flex flex-wrap gap-2">
-        <button type="button" class="btn" :disabled="isBusy !== ''" @click="save">Save as CSV</button>
+        <button type="button" class="btn" :disabled="isBusy !== ''" @click="save">{{ $t('common.saveAsCsv') }}</button>
         <label class="btn"
-          >{{ isBusy === 'look' ? 'Reading …' : 'Look into a CSV'
+          >{{ isBusy === 'look' ? $t('common.reading') : $t('exchange.lookIntoACsv')
           }}<input type="file" accept=".csv,text/csv" class="sr-only" :disabled="isBusy !== ''" @change="look"
         /></label>
       </div>
       <TablePreview
         v-if="preview"
         :preview="preview"
-        what="clients"
+        :what="$t('exchange.clients')"
         :is-busy="isBusy !== ''"
         @take="take"
         @leave="preview = null"
       />
     </template>
     <template v-if="isOwner">
-      <h3 class="label mt-4">The whole studio</h3>
+      <h3 class="label mt-4">{{ $t('exchange.theWholeStudio') }}</h3>
       <p class="text-[15px] text-soft">
-        Everything in one file: settings, members, shelf, clients, services with their logs, photos. It comes back into
-        an empty studio, the same.
+        {{ $t('exchange.everythingInOneFileSettings') }}
       </p>
       <div class="mt-2 flex flex-wrap gap-2">
-        <a class="btn" href="/api/archive" download>Take it out</a>
+        <a class="btn" href="/api/archive" download>{{ $t('exchange.takeItOut') }}</a>
         <label class="btn"
-          >{{ isBusy === 'archive' ? 'Bringing it in …' : 'Bring one in'
+          >{{ isBusy === 'archive' ? $t('exchange.bringingItIn') : $t('exchange.bringOneIn')
           }}<input type="file" accept=".zip,application/zip" class="sr-only" :disabled="isBusy !== ''" @change="bring"
         /></label>
       </div>
     </template>
-    <p v-if="!isLead" class="mt-2 text-soft">Ask a technician to take tables out or in.</p>
+    <p v-if="!isLead" class="mt-2 text-soft">{{ $t('exchange.askATechnicianToTake') }}</p>
   </section>
 </template>

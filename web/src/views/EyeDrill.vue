@@ -4,12 +4,14 @@ import { useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { answerDrill, beginDrill } from '../api/practice'
 import type { Schemas } from '../api/client'
-import { countdown, levelText } from '../lib/time'
-import { modeName, undertones } from '../lib/words'
+import { offText } from '../lib/eye'
+import { countdown, levelText, fixed } from '../lib/time'
+import { modeName, undertones, undertoneName } from '../lib/words'
 import Choice from '../parts/Choice.vue'
 import HairStrand from '../parts/HairStrand.vue'
 import SwatchScale from '../parts/SwatchScale.vue'
 import { useNotices } from '../stores/notices'
+import { $t } from '../lib/i18n'
 
 /** Twelve strands in two minutes: level and undertone, told at once. Weak evidence of an eye, for it is a screen. */
 const client = useQueryClient()
@@ -82,28 +84,32 @@ const finish = async () => {
   }
 }
 const ways = [
-  { value: 'dry', name: 'Dry hair' },
-  { value: 'wiped', name: 'Wiped, as in a foil' },
+  { value: 'dry', name: $t('eyeDrill.dryHair') },
+  { value: 'wiped', name: $t('eyeDrill.wipedAsInAFoil') },
 ] as const
-const off = (n: number) =>
-  Math.abs(n) < 0.1 ? 'true' : `${Math.abs(n).toFixed(1)} level too ${n > 0 ? 'light' : 'dark'}`
 </script>
 
 <template>
   <main id="main" class="mx-auto w-full max-w-[900px] px-4 pt-2 pb-24 sm:px-6">
-    <h1 class="text-[34px] leading-tight">Eye drill</h1>
+    <h1 class="text-[34px] leading-tight">{{ $t('common.eyeDrill') }}</h1>
     <p class="mb-4 text-soft">
-      Twelve strands in two minutes: the level, then the undertone. It says at once what it was, and counts as weak
-      evidence of your eye, for a screen is not hair.
+      {{ $t('eyeDrill.twelveStrandsInTwoMinutes') }}
     </p>
     <section v-if="!drill" class="panel flex flex-col gap-4">
-      <Choice v-model="mode" legend="What you look at" :options="ways" />
-      <button type="button" class="btn btn-act min-h-16 text-lg" :disabled="isBusy" @click="begin">Begin</button>
+      <Choice v-model="mode" :legend="$t('eyeDrill.whatYouLookAt')" :options="ways" />
+      <button type="button" class="btn btn-act min-h-16 text-lg" :disabled="isBusy" @click="begin">
+        {{ $t('common.begin') }}
+      </button>
     </section>
     <section v-else-if="result" class="panel" aria-live="polite">
       <h2 class="mb-3 text-2xl">
-        {{ result.count }} named: on average {{ off(result.mean_error) }}, {{ result.right_undertones }} undertones
-        right
+        {{
+          $t('eyeDrill.namedOnAverageUndertonesRight', {
+            count: result.count,
+            mean_error: offText(result.mean_error),
+            right_undertones: result.right_undertones,
+          })
+        }}
       </h2>
       <ul class="mb-4 grid gap-2 sm:grid-cols-2">
         <li v-for="a in answers" :key="a.number" class="flex items-center gap-3">
@@ -117,36 +123,48 @@ const off = (n: number) =>
           <span class="num text-lg"
             >{{ levelText(a.level)
             }}<span class="text-soft">
-              · it is {{ drill.strands.find((s) => s.number === a.number)!.level.toFixed(1) }},
-              {{ drill.strands.find((s) => s.number === a.number)!.undertone }}</span
+              {{
+                ` ${$t('eyeDrill.itIs', { level: fixed(drill.strands.find((s) => s.number === a.number)!.level, 1), undertone: undertoneName(drill.strands.find((s) => s.number === a.number)!.undertone) })}`
+              }}</span
             ></span
           >
         </li>
       </ul>
       <p v-for="e in result.eyes" :key="e.mode" class="mb-1 text-lg">
-        Your eye on a screen, {{ modeName(e.mode) }}: <b>{{ off(e.bias) }}</b>{{ ' '
-        }}<span class="text-soft">± {{ e.bias_std.toFixed(2) }}, {{ e.count }} answers</span>
+        <i18n-t keypath="eyeDrill.yourEyeOnAScreen" scope="global"
+          ><template #mode>{{ modeName(e.mode) }}</template
+          ><template #what>{{ ' ' }}</template
+          ><template #bias
+            ><b>{{ offText(e.bias) }}</b></template
+          ><template #part2
+            ><span class="text-soft">{{
+              $t('eyeDrill.answers', { bias_std: fixed(e.bias_std, 2), count: e.count })
+            }}</span></template
+          ></i18n-t
+        >
       </p>
       <div class="mt-4 flex flex-wrap gap-2">
-        <button type="button" class="btn btn-act" :disabled="isBusy" @click="begin">Once more</button>
-        <RouterLink class="btn" :to="{ name: 'practice' }">To practice</RouterLink>
+        <button type="button" class="btn btn-act" :disabled="isBusy" @click="begin">{{ $t('common.onceMore') }}</button>
+        <RouterLink class="btn" :to="{ name: 'practice' }">{{ $t('eyeDrill.toPractice') }}</RouterLink>
       </div>
     </section>
     <section v-else-if="strand" class="panel flex flex-col gap-4" aria-labelledby="strand">
       <div class="flex items-baseline gap-4">
-        <h2 id="strand" class="grow text-2xl">Strand {{ at + 1 }} of {{ drill.strands.length }}</h2>
-        <p class="num text-[30px] leading-none" aria-label="Time left">{{ countdown(leftS / 60) }}</p>
+        <h2 id="strand" class="grow text-2xl">
+          {{ $t('eyeDrill.strandOf', { at: at + 1, count: drill.strands.length }) }}
+        </h2>
+        <p class="num text-[30px] leading-none" :aria-label="$t('eyeDrill.timeLeft')">{{ countdown(leftS / 60) }}</p>
       </div>
       <HairStrand
         class="!h-40"
         :colours="strand.colours"
         :seed="strand.seed"
         :is-wet="drill.mode === 'wiped'"
-        label="A strand to name"
+        :label="$t('eyeDrill.aStrandToName')"
       />
       <SwatchScale
         :key="at"
-        legend="Its level"
+        :legend="$t('common.itsLevel')"
         :levels="drill.levels"
         :hexes="drill.hexes"
         :model-value="level"
@@ -154,19 +172,30 @@ const off = (n: number) =>
         @update:model-value="(n) => (level = n)"
       />
       <fieldset :disabled="level === null">
-        <legend class="label">{{ level === null ? 'Then its undertone' : 'Its undertone' }}</legend>
+        <legend class="label">
+          {{ level === null ? $t('eyeDrill.thenItsUndertone') : $t('eyeDrill.itsUndertone') }}
+        </legend>
         <div class="flex flex-wrap gap-1">
-          <button v-for="u in undertones" :key="u" type="button" class="btn grow !px-2.5" @click="answer(u)">
-            {{ u }}
+          <button v-for="u in undertones" :key="u" type="button" class="btn !px-2.5" @click="answer(u)">
+            {{ undertoneName(u) }}
           </button>
         </div>
       </fieldset>
       <p v-if="last" class="num min-h-8 text-lg" aria-live="polite">
-        The last: you said <b>{{ levelText(last.told.level) }}</b>, it is <b>{{ last.was.level.toFixed(1) }}</b>,
-        {{ last.was.undertone }}
-        <span class="text-soft">({{ off(last.told.level - last.was.level) }})</span>
+        <i18n-t keypath="eyeDrill.theLastYouSaidIt" scope="global"
+          ><template #undertone>{{ undertoneName(last.was.undertone) }}</template
+          ><template #level
+            ><b>{{ levelText(last.told.level) }}</b></template
+          ><template #level2
+            ><b>{{ fixed(last.was.level, 1) }}</b></template
+          ><template #part3
+            ><span class="text-soft">({{ offText(last.told.level - last.was.level) }})</span></template
+          ></i18n-t
+        >
       </p>
-      <button v-if="answers.length" type="button" class="btn self-start" @click="finish">Enough</button>
+      <button v-if="answers.length" type="button" class="btn self-start" @click="finish">
+        {{ $t('eyeDrill.enough') }}
+      </button>
     </section>
   </main>
 </template>

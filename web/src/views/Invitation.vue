@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { accounts, takeUp } from '../api/account'
 import { useAsking } from '../stores/asking'
 import OpenPage from '../parts/OpenPage.vue'
+import { $t } from '../lib/i18n'
 
 /** A place in a studio, taken up with an account of one's own. */
 const route = useRoute()
@@ -26,17 +27,19 @@ const send = async () => {
   await router.replace({ name: 'day' })
 }
 const fields = [
-  { name: 'first_name', label: 'First name', autocomplete: 'given-name', isNeeded: true },
-  { name: 'last_name', label: 'Last name', autocomplete: 'family-name', isNeeded: false },
-  { name: 'username', label: 'Name to sign in with', autocomplete: 'username', isNeeded: true },
+  { name: 'first_name', label: $t('common.firstName'), autocomplete: 'given-name', isNeeded: true },
+  { name: 'last_name', label: $t('common.lastName'), autocomplete: 'family-name', isNeeded: false },
+  { name: 'username', label: $t('common.nameToSignInWith'), autocomplete: 'username', isNeeded: true },
 ] as const
 </script>
 
 <template>
-  <OpenPage :title="invited ? `Welcome to ${invited.studio_name}` : 'An invitation'">
+  <OpenPage
+    :title="invited ? $t('invitation.welcomeTo', { studio_name: invited.studio_name }) : $t('common.anInvitation')"
+  >
     <template v-if="invited">
       <p class="mt-1 mb-8 text-soft">
-        {{ invited.by_name }} invites you as {{ invited.role }}. The password is yours alone: nobody else sees it.
+        {{ $t('invitation.invitesYouAsThePassword', { by_name: invited.by_name, role: invited.role }) }}
       </p>
       <form class="grid grid-cols-2 gap-4" @submit.prevent="send">
         <div v-for="f in fields" :key="f.name">
@@ -53,7 +56,7 @@ const fields = [
           />
         </div>
         <div>
-          <label class="label" for="password">Password, 10 letters or more</label>
+          <label class="label" for="password">{{ $t('common.password10LettersOrMore') }}</label>
           <input
             id="password"
             v-model="form.password"
@@ -66,20 +69,20 @@ const fields = [
           />
         </div>
         <label class="col-span-2 flex min-h-12 items-center gap-3"
-          ><input v-model="form.is_studios" type="checkbox" class="size-6" /><span
-            >This device is the studio's: stay signed in here</span
-          ></label
+          ><input v-model="form.is_studios" type="checkbox" class="size-6" /><span>{{
+            $t('common.thisDeviceIsTheStudio')
+          }}</span></label
         >
         <p v-if="asking.problem" class="col-span-2 rounded-[5px] bg-stop px-3 py-2 text-stop-ink" role="alert">
           {{ asking.problem }}
         </p>
         <button class="btn btn-act col-span-2 min-h-16 text-lg" :disabled="asking.isBusy">
-          {{ asking.isBusy ? 'Making it …' : 'Make my account' }}
+          {{ asking.isBusy ? $t('common.makingIt') : $t('invitation.makeMyAccount') }}
         </button>
       </form>
     </template>
     <p v-else-if="query.error.value" class="mt-4 text-lg" role="alert">
-      This invitation opens nothing: it was taken up, taken back, or is older than a week. Ask the studio for another.
+      {{ $t('invitation.thisInvitationOpensNothingIt') }}
     </p>
   </OpenPage>
 </template>

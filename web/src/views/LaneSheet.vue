@@ -4,8 +4,8 @@ import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import type { Noted, Read } from '../api/events'
 import { queries } from '../api/queries'
-import { clock as clockText, countdown, levelText } from '../lib/time'
-import { feels, modeName, modes, stretches } from '../lib/words'
+import { clock as clockText, countdown, levelText, fixed } from '../lib/time'
+import { feels, modeName, modes, stretches, undertoneName } from '../lib/words'
 import CameraRead from '../parts/CameraRead.vue'
 import Choice from '../parts/Choice.vue'
 import LaneOptions from '../parts/LaneOptions.vue'
@@ -14,6 +14,7 @@ import ReaderRead from '../parts/ReaderRead.vue'
 import Sheet from '../parts/Sheet.vue'
 import SwatchScale from '../parts/SwatchScale.vue'
 import { usePractice } from '../stores/practice'
+import { $t } from '../lib/i18n'
 
 /** One zone opened: what can be done with it now, largest first. */
 const props = defineProps<{
@@ -68,6 +69,8 @@ const options = useQuery(
 const toWall = computed(() =>
   shown.value ? shown.value.wall_min - (props.now - new Date(shown.value.zero_at).getTime()) / 60_000 : 0,
 )
+/** Its rinse is advised: then it is the loudest control; else a zone is opened to be read. */
+const isReady = computed(() => shown.value?.advice?.act === 'rinse')
 const isOn = computed(() => shown.value?.phase === 'processing' || shown.value?.phase === 'applying')
 const hasFirst = computed(() => shown.value?.phase === 'processing' && shown.value.span_min >= 3)
 const looks = computed(() => {
@@ -83,8 +86,11 @@ const learnt = computed(() => {
   const rate = Math.round((lane.ratio_rate - 1) * 100)
   const extent = Math.round((lane.ratio_extent - 1) * 100)
   const say = (n: number, more: string, less: string) => (n === 0 ? '' : `${Math.abs(n)} % ${n > 0 ? more : less}`)
-  const parts = [say(rate, 'faster', 'slower'), say(extent, 'further', 'less far')].filter(Boolean)
-  return parts.length ? `The readings so far: lifts ${parts.join(', ')} than expected of this hair.` : ''
+  const parts = [
+    say(rate, $t('common.faster'), $t('common.slower')),
+    say(extent, $t('laneSheet.further'), $t('common.lessFar')),
+  ].filter(Boolean)
+  return parts.length ? $t('laneSheet.theReadingsSoFarLifts', { parts: parts.join(', ') }) : ''
 })
 </script>
 
@@ -94,7 +100,12 @@ const learnt = computed(() => {
     :title="shown?.name ?? ''"
     :subtitle="
       shown
-        ? `${levelText(shown.volume_strength)} vol, ${levelText(shown.start_level)} to ${levelText(shown.target_level)}${shown.notes.length ? ` · ${shown.notes.join(', ')}` : ''}`
+        ? $t('laneSheet.volTo', {
+            volume_strength: levelText(shown.volume_strength),
+            start_level: levelText(shown.start_level),
+            target_level: levelText(shown.target_level),
+            what: shown.notes.length ? ` · ${shown.notes.join(', ')}` : '',
+          })
         : ''
     "
     @close="emit('close')"
@@ -111,10 +122,10 @@ const learnt = computed(() => {
           :disabled="isBusy"
           @click="emit('apply', 'mix')"
         >
-          Bowl is mixed
+          {{ $t('laneSheet.bowlIsMixed') }}
         </button>
         <button type="button" class="btn btn-act min-h-16 text-lg" :disabled="isBusy" @click="emit('apply', 'start')">
-          First section on
+          {{ $t('common.firstSectionOn') }}
         </button>
       </div>
       <button
@@ -124,29 +135,38 @@ const learnt = computed(() => {
         :disabled="isBusy"
         @click="emit('apply', 'finish')"
       >
-        Last section on: start its clock
+        {{ $t('laneSheet.lastSectionOnStartIts') }}
       </button>
       <template v-if="canRead">
         <Choice
           v-if="hasFirst"
           v-model="foils"
-          legend="Which foils"
+          :legend="$t('laneSheet.whichFoils')"
           :options="[
-            { value: 'first', name: `First on, ${shown.span_min.toFixed(0)} min longer` },
-            { value: 'last', name: 'Last on' },
+            { value: 'first', name: $t('laneSheet.firstOn', { min: shown.span_min.toFixed(0) }) },
+            { value: 'last', name: $t('laneSheet.lastOn') },
           ]"
         />
         <p v-if="looks && (!round || round.help === 'full')" class="text-lg">
-          Should look like
-          <span class="swatch inline-block h-6 w-12 rounded-[3px] align-[-5px]" :style="{ background: looks.hex }" />
-          <strong class="num ml-2 text-xl">{{ looks.level.likely.toFixed(1) }}</strong><template v-if="!looks.isFirst"
-            >, {{ shown.undertone_now }}</template
-          >
-          <span class="text-soft">
-            (between {{ looks.level.slow.toFixed(1) }} and {{ looks.level.fast.toFixed(1) }})</span
+          <i18n-t keypath="laneSheet.shouldLookLike" scope="global"
+            ><template #part1
+              ><span
+                class="swatch inline-block h-6 w-12 rounded-[3px] align-[-5px]"
+                :style="{ background: looks.hex }" /></template
+            ><template #likely
+              ><strong class="num ms-2 text-xl">{{ fixed(looks.level.likely, 1) }}</strong></template
+            ><template #part3
+              ><template v-if="!looks.isFirst">, {{ undertoneName(shown.undertone_now) }}</template></template
+            ><template #part4
+              ><span class="text-soft">
+                {{
+                  ` ${$t('laneSheet.betweenAnd', { slow: fixed(looks.level.slow, 1), fast: fixed(looks.level.fast, 1) })}`
+                }}</span
+              ></template
+            ></i18n-t
           >
         </p>
-        <Choice v-model="mode" legend="How it is read" :options="modes" />
+        <Choice v-model="mode" :legend="$t('laneSheet.howItIsRead')" :options="modes" />
         <PracticeLook
           v-if="round"
           :key="shown.key"
@@ -158,21 +178,18 @@ const learnt = computed(() => {
           :is-on="shown.phase === 'processing'"
           :applications="shown.application_count"
         />
-        <p v-if="mode === 'through_product'" class="rounded-[5px] border-l-[8px] border-ink bg-raised p-3">
-          {{
-            isDark
-              ? 'This lightener is dark: through it the level cannot be told. Wipe the strand first.'
-              : 'Through the product hair looks lighter than it is. Wipe the strand to be sure.'
-          }}
+        <p v-if="mode === 'through_product'" class="rounded-[5px] border-s-[8px] border-ink bg-raised p-3">
+          {{ isDark ? $t('laneSheet.thisLightenerIsDarkThrough') : $t('laneSheet.throughTheProductHairLooks') }}
         </p>
         <SwatchScale
           v-if="palette.data.value"
-          legend="Tap the swatch that matches; it is noted at once"
+          :legend="$t('common.tapTheSwatchThatMatches')"
           :levels="palette.data.value.levels"
           :hexes="palette.data.value.hexes"
           :undertones="palette.data.value.undertones"
           :model-value="null"
           is-large
+          is-first
           @update:model-value="(level) => emit('read', level, mode, [], '', hasFirst ? foils : 'last')"
         />
         <ReaderRead
@@ -196,13 +213,15 @@ const learnt = computed(() => {
           v-if="shown.phase === 'processing'"
           type="button"
           class="btn min-h-16 text-lg"
-          :class="toWall <= 0 || shown.stop_reason ? 'btn-stop' : 'btn-act'"
+          :class="toWall <= 0 || shown.stop_reason ? 'btn-stop' : isReady ? 'btn-act' : ''"
           :disabled="isBusy"
           @click="emit('rinse', isWiped)"
         >
-          {{ isWiped ? 'Wiped out' : 'Rinsed'
+          {{ isWiped ? $t('common.wipedOut') : $t('common.rinsed')
           }}<span class="font-normal opacity-80">{{
-            toWall > 0 ? `label's time ends in ${countdown(toWall)}` : `label's time passed ${countdown(toWall)}`
+            toWall > 0
+              ? $t('laneSheet.labelSTimeEndsIn', { toWall: countdown(toWall) })
+              : $t('laneSheet.labelSTimePassed', { toWall: countdown(toWall) })
           }}</span>
         </button>
         <button
@@ -212,19 +231,19 @@ const learnt = computed(() => {
           :disabled="isBusy"
           @click="emit('rinse', !isWiped)"
         >
-          {{ isWiped ? 'Rinsed at the basin instead' : 'Wiped out instead' }}
+          {{ isWiped ? $t('laneSheet.rinsedAtTheBasinInstead') : $t('laneSheet.wipedOutInstead') }}
         </button>
       </template>
       <template v-if="isOn">
         <Choice
           :model-value="null"
-          legend="A wet strand stretches and"
+          :legend="$t('common.aWetStrandStretchesAnd')"
           :options="stretches"
           @update:model-value="(elasticity) => emit('note', { elasticity })"
         />
         <Choice
           :model-value="null"
-          legend="The scalp feels"
+          :legend="$t('common.theScalpFeels')"
           :options="feels"
           @update:model-value="(scalp) => emit('note', { scalp })"
         />
@@ -240,21 +259,23 @@ const learnt = computed(() => {
       />
       <p v-if="learnt" class="text-soft">{{ learnt }}</p>
       <div v-if="shown.readings.length">
-        <h3 class="label">Readings</h3>
+        <h3 class="label">{{ $t('laneSheet.readings') }}</h3>
         <ul>
           <li v-for="r in shown.readings" :key="r.event_id" class="flex items-center gap-3 border-t border-line py-1.5">
             <span class="swatch h-7 w-12 rounded-[3px]" :style="{ background: r.hex }" />
-            <span class="num text-lg">{{ levelText(r.level) }}</span><span class="text-soft"
-              >{{ r.foils === 'first' ? 'first foils, ' : '' }}{{ modeName(r.mode) }},
-              {{ clockText(new Date(new Date(shown.zero_at).getTime() + r.minute * 60_000)) }}, after
-              {{ r.minute.toFixed(0) }} min</span
-            >
+            <span class="num text-lg">{{ levelText(r.level) }}</span><span class="text-soft">{{
+              $t('laneSheet.afterMin', {
+                what: r.foils === 'first' ? `${$t('laneSheet.firstFoils')} ` : '',
+                mode: modeName(r.mode),
+                zero_at: clockText(new Date(new Date(shown.zero_at).getTime() + r.minute * 60_000)),
+                minute: r.minute.toFixed(0),
+              })
+            }}</span>
           </li>
         </ul>
       </div>
       <p class="text-sm text-soft">
-        Burning or itching: rinse at once with cool water. In the eyes: rinse 15 min and get help. Hair that feels gummy
-        or stretches: rinse.
+        {{ $t('laneSheet.burningOrItchingRinseAt') }}
       </p>
     </div>
   </Sheet>

@@ -5,22 +5,30 @@ import { queries } from '../api/queries'
 import { clock } from '../lib/time'
 import Sheet from '../parts/Sheet.vue'
 import Wait from '../parts/Wait.vue'
+import { $t } from '../lib/i18n'
 
 /** Who did what, the latest first; any act can be taken back from here. */
 const props = defineProps<{ isOpen: boolean; serviceId: string; isBusy: boolean }>()
 const emit = defineEmits<{ close: []; takeBack: [event_id: string, text: string] }>()
 const query = useQuery(computed(() => ({ ...queries.log(props.serviceId), enabled: props.isOpen })))
 const late = (at: string, recorded: string) =>
-  new Date(recorded).getTime() - new Date(at).getTime() > 60_000 ? `, sent ${clock(recorded)}` : ''
+  new Date(recorded).getTime() - new Date(at).getTime() > 60_000
+    ? $t('logSheet.sent', { recorded: clock(recorded) })
+    : ''
 </script>
 
 <template>
-  <Sheet :is-open="isOpen" title="Who did what" subtitle="The latest first" @close="emit('close')">
+  <Sheet
+    :is-open="isOpen"
+    :title="$t('common.whoDidWhat')"
+    :subtitle="$t('logSheet.theLatestFirst')"
+    @close="emit('close')"
+  >
     <Wait
       v-if="!query.data.value"
       :is-loading="query.isLoading.value"
       :error="query.error.value"
-      what="The log"
+      :what="$t('logSheet.theLog')"
       @retry="query.refetch()"
     />
     <ol v-else>
@@ -34,21 +42,23 @@ const late = (at: string, recorded: string) =>
           <span class="block" :class="{ 'text-soft line-through': line.is_voided }">{{ line.text }}</span>
           <span class="block text-sm text-soft"
             >{{ line.by }}{{ late(line.at, line.recorded_at)
-            }}<template v-if="line.voided_by">; taken back by {{ line.voided_by }}</template></span
+            }}<template v-if="line.voided_by">{{
+              $t('logSheet.takenBackBy', { voided_by: line.voided_by })
+            }}</template></span
           >
-          <span v-if="line.conflict && !line.is_voided" class="block text-sm font-semibold"
-            >Not counted: {{ line.conflict }}</span
-          >
+          <span v-if="line.conflict && !line.is_voided" class="block text-sm font-semibold">{{
+            $t('logSheet.notCounted', { conflict: line.conflict })
+          }}</span>
         </span>
         <button
           v-if="!line.is_voided"
           type="button"
           class="btn shrink-0 px-3 text-sm"
-          :aria-label="`Take back: ${line.text}`"
+          :aria-label="$t('logSheet.takeBack', { text: line.text })"
           :disabled="isBusy"
           @click="emit('takeBack', line.event_id, line.text)"
         >
-          Take back
+          {{ $t('common.takeBack') }}
         </button>
       </li>
     </ol>

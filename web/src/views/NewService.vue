@@ -42,18 +42,36 @@ const addAndStart = async () => {
     isBusy.value = false
   }
 }
+/** Enter starts with the only one found, or adds a name that nobody has. */
+const onEnter = async () => {
+  const name = search.value.trim()
+  if (isBusy.value || name.length < 2) return
+  const clients = (await client.fetchQuery(queries.clients(ref(name)))).clients
+  const same = clients.find((c) => c.name.toLowerCase() === name.toLowerCase())
+  if (same) await start(same.id)
+  else if (clients.length === 0) await addAndStart()
+  else if (clients.length === 1) await start(clients[0]!.id)
+}
 </script>
 
 <template>
   <Sheet
     :is-open="isOpen"
-    title="New service"
-    subtitle="Who is in the chair, or what is on the block?"
+    :title="$t('common.newService')"
+    :subtitle="$t('newService.whoIsInTheChair')"
     @close="emit('close')"
   >
-    <label class="label" for="client-search">Name</label>
-    <input id="client-search" v-model="search" data-first class="field" autocomplete="off" placeholder="Type a name" />
-    <Tick v-if="search.trim().length > 1" v-model="isPiece" class="mt-2">A hair piece or wig, not a person</Tick>
+    <label class="label" for="client-search">{{ $t('common.name') }}</label>
+    <input
+      id="client-search"
+      v-model="search"
+      data-first
+      class="field"
+      autocomplete="off"
+      :placeholder="$t('newService.typeAName')"
+      @keydown.enter="onEnter"
+    />
+    <Tick v-if="search.trim().length > 1" v-model="isPiece" class="mt-2">{{ $t('common.aHairPieceOrWig') }}</Tick>
     <button
       v-if="search.trim().length > 1"
       type="button"
@@ -61,17 +79,17 @@ const addAndStart = async () => {
       :disabled="isBusy"
       @click="addAndStart"
     >
-      Add “{{ search.trim() }}” and start
+      {{ $t('newService.addAndStart', { search: search.trim() }) }}
     </button>
     <ul class="mt-4 flex flex-col gap-1.5">
       <li v-for="c in found.data.value?.clients ?? []" :key="c.id">
         <button type="button" class="btn w-full justify-between" :disabled="isBusy" @click="start(c.id)">
-          {{ c.name }} <span class="font-normal text-soft">start</span>
+          {{ c.name }} <span class="font-normal text-soft">{{ $t('newService.start') }}</span>
         </button>
       </li>
     </ul>
     <p v-if="found.data.value?.total === 0 && !search" class="mt-4 text-soft">
-      No clients yet. Type a name to add the first one.
+      {{ $t('newService.noClientsYetTypeA') }}
     </p>
   </Sheet>
 </template>

@@ -1,7 +1,7 @@
 <template>
   <main id="main" class="mx-auto max-w-xl p-10">
-    <h1 class="text-3xl">There is no such page</h1>
-    <p class="mt-2 text-soft">Go back to the day and open the service from there.</p>
-    <RouterLink class="btn btn-act mt-6" to="/">To the day</RouterLink>
+    <h1 class="text-3xl">{{ $t('nowhere.thereIsNoSuchPage') }}</h1>
+    <p class="mt-2 text-soft">{{ $t('nowhere.goBackToTheDay') }}</p>
+    <RouterLink class="btn btn-act mt-6" to="/">{{ $t('common.toTheDay') }}</RouterLink>
   </main>
 </template>

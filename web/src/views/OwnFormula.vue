@@ -3,11 +3,12 @@ import type { EventData } from '../api/events'
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { tryFormula } from '../api/queries'
-import { grams } from '../lib/time'
+import { fixed, weight } from '../lib/time'
 import Choice from '../parts/Choice.vue'
 import Sheet from '../parts/Sheet.vue'
 import Stepper from '../parts/Stepper.vue'
 import { useNotices } from '../stores/notices'
+import { $t } from '../lib/i18n'
 
 /** A formula of one's own: what it would do to the zones it is meant for, before it is mixed. */
 const props = defineProps<{ isOpen: boolean; step: Schemas['ToneStep'] | null; serviceId: string; isBusy: boolean }>()
@@ -78,47 +79,59 @@ const use = () => {
     developer_parts: body.value.developer_parts ?? 0,
     dilution: body.value.dilution,
   }
-  emit('use', values, `${found.formula_name} is planned.`)
+  emit('use', values, $t('ownFormula.isPlanned', { formula_name: found.formula_name }))
 }
 /** Parts that have a formula of the technician's own now. */
 const owned = computed(() => (props.step?.bowls ?? []).filter((b) => b.is_own).flatMap((b) => b.lane_ids))
-const asProposed = () => emit('use', { ids: owned.value }, 'As proposed again.')
+const asProposed = () => emit('use', { ids: owned.value }, $t('ownFormula.asProposedAgain2'))
 </script>
 
 <template>
-  <Sheet :is-open="isOpen" title="Own formula" subtitle="see what it does before you mix it" @close="emit('close')">
+  <Sheet
+    :is-open="isOpen"
+    :title="$t('common.ownFormula')"
+    :subtitle="$t('ownFormula.seeWhatItDoesBefore')"
+    @close="emit('close')"
+  >
     <div class="flex flex-col gap-4">
       <div>
-        <label class="label" for="own-first">Shade</label>
+        <label class="label" for="own-first">{{ $t('ownFormula.shade') }}</label>
         <select id="own-first" v-model="first" class="field">
           <option v-for="s in open" :key="s.key" :value="s.key">{{ s.name }}</option>
         </select>
       </div>
       <div>
-        <label class="label" for="own-second">Mixed with</label>
+        <label class="label" for="own-second">{{ $t('ownFormula.mixedWith') }}</label>
         <select id="own-second" v-model="second" class="field">
-          <option value="">nothing</option>
+          <option value="">{{ $t('ownFormula.nothing') }}</option>
           <option v-for="s in partners" :key="s.key" :value="s.key">{{ s.name }}</option>
         </select>
       </div>
-      <Choice v-if="second" v-model="share" legend="In parts" :options="shares" />
+      <Choice v-if="second" v-model="share" :legend="$t('ownFormula.inParts')" :options="shares" />
       <template v-if="isWash">
-        <p class="text-soft">A pigment wash goes on neat or thinned, never with peroxide.</p>
-        <Stepper v-model="dilution" label="Water or conditioner to one part" unit="parts" :min="0" :max="8" :step="1" />
+        <p class="text-soft">{{ $t('ownFormula.aPigmentWashGoesOn') }}</p>
+        <Stepper
+          v-model="dilution"
+          :label="$t('ownFormula.waterOrConditionerToOne')"
+          :unit="$t('ownFormula.parts')"
+          :min="0"
+          :max="8"
+          :step="1"
+        />
       </template>
       <Stepper
         v-else
-        label="Developer to one part"
+        :label="$t('common.developerToOnePart')"
         :model-value="parts"
-        unit="parts"
+        :unit="$t('ownFormula.parts')"
         :min="0.5"
         :max="4"
         :step="0.5"
-        placeholder="label's"
+        :placeholder="$t('ownFormula.labelS')"
         @update:model-value="(v) => (parts = v)"
       />
       <fieldset>
-        <legend class="label">On</legend>
+        <legend class="label">{{ $t('common.on') }}</legend>
         <div class="flex flex-wrap gap-1.5">
           <button
             v-for="l in free"
@@ -134,19 +147,24 @@ const asProposed = () => emit('use', { ids: owned.value }, 'As proposed again.')
         </div>
       </fieldset>
       <button v-if="owned.length" type="button" class="btn" :disabled="isBusy" @click="asProposed">
-        As proposed again
+        {{ $t('ownFormula.asProposedAgain') }}
       </button>
       <template v-if="tried">
         <p class="text-lg">
-          <strong>{{ tried.formula_name }}</strong>: difference
-          <span class="num">{{ tried.mean_delta_e.toFixed(1) }}</span> from the wishes
+          <i18n-t keypath="ownFormula.differenceFromTheWishes" scope="global"
+            ><template #formula_name
+              ><strong>{{ tried.formula_name }}</strong></template
+            ><template #mean_delta_e
+              ><span class="num">{{ fixed(tried.mean_delta_e, 1) }}</span></template
+            ></i18n-t
+          >
         </p>
         <ul>
           <li v-for="z in tried.zones" :key="z.key" class="flex items-center gap-3 border-t border-line py-1.5">
             <span
               class="swatch flex h-10 w-32 shrink-0 overflow-hidden rounded-[3px]"
               role="img"
-              aria-label="Now, with it, and wanted"
+              :aria-label="$t('ownFormula.nowWithItAndWanted')"
             >
               <span class="w-7" :style="{ background: z.now_hex }" /><span
                 class="grow"
@@ -154,21 +172,30 @@ const asProposed = () => emit('use', { ids: owned.value }, 'As proposed again.')
               /><span class="w-9" :style="{ background: z.wanted_hex }" />
             </span>
             <span class="grow"
-              >{{ z.name }}, <b class="num">{{ z.minutes.toFixed(0) }}</b> min<span
-                v-if="z.is_too_dark"
-                class="font-semibold text-stop"
-              >
-                · too deep</span
+              ><i18n-t keypath="ownFormula.min" scope="global"
+                ><template #name>{{ z.name }}</template
+                ><template #minutes
+                  ><b class="num">{{ z.minutes.toFixed(0) }}</b></template
+                ><template #part2
+                  ><span v-if="z.is_too_dark" class="font-semibold text-stop">
+                    {{ ` ${$t('ownFormula.tooDeep')}` }}</span
+                  ></template
+                ></i18n-t
               ></span
             >
-            <span class="num text-soft">{{ z.delta_e.toFixed(1) }}</span>
+            <span class="num text-soft">{{ fixed(z.delta_e, 1) }}</span>
             <span class="num text-soft"
-              >{{ grams(z.product_g) }}{{ isWash ? '' : ` + ${grams(z.developer_g)}` }} g</span
+              >{{ weight(z.product_g) }}{{ isWash ? '' : ` + ${weight(z.developer_g)}` }}</span
             >
           </li>
         </ul>
         <button type="button" class="btn btn-act min-h-14 text-lg" :disabled="isBusy" @click="use">
-          Plan it on {{ tried.zones.length === 1 ? tried.zones[0]?.name : `these ${tried.zones.length}` }}
+          {{
+            $t('ownFormula.planItOn', {
+              name:
+                tried.zones.length === 1 ? tried.zones[0]?.name : $t('ownFormula.these', { count: tried.zones.length }),
+            })
+          }}
         </button>
       </template>
     </div>

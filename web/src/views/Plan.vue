@@ -5,8 +5,9 @@ import { RouterLink, useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { compareAims, keepVersion, queries, readFile, takePlan } from '../api/queries'
 import { saveText } from '../lib/files'
-import { dayName, duration, levelText } from '../lib/time'
+import { dayName, duration, levelText, fixed } from '../lib/time'
 import FootBar from '../parts/FootBar.vue'
+import LadderField from '../parts/LadderField.vue'
 import AimCards from '../parts/AimCards.vue'
 import MixingList from '../parts/MixingList.vue'
 import PlanLanes from '../parts/PlanLanes.vue'
@@ -19,6 +20,7 @@ import { useActs } from '../stores/acts'
 import { useClock } from '../stores/clock'
 import { useNotices } from '../stores/notices'
 import { type Choice as PlanChoice, usePlan } from '../stores/plan'
+import { $t } from '../lib/i18n'
 
 const route = useRoute()
 const router = useRouter()
@@ -45,13 +47,19 @@ const grouped = (said: readonly { text: string; name: string }[]) => {
   const by = new Map<string, string[]>()
   for (const x of said) if (x.text) by.set(x.text, [...(by.get(x.text) ?? []), x.name])
   const few = (names: string[]) =>
-    names.length > 4 ? `${names.slice(0, 3).join(', ')} and ${names.length - 3} more` : names.join(', ')
+    names.length > 4
+      ? $t('plan.andMore', { names: names.slice(0, 3).join(', '), count: names.length - 3 })
+      : names.join(', ')
   return [...by].map(([text, names]) => ({ text, names: few(names) }))
 }
 const shorts = computed(() =>
   grouped(
     short.value.map((l) => ({
-      text: `${l.level_at_rinse.toFixed(1)} of ${levelText(l.target_level)}. ${l.reason}`,
+      text: $t('plan.of', {
+        level_at_rinse: fixed(l.level_at_rinse, 1),
+        target_level: levelText(l.target_level),
+        reason: l.reason,
+      }),
       name: l.name,
     })),
   ),
@@ -128,7 +136,7 @@ const keepOne = (label: string) =>
     if (isWhatIf.value) await plan.whatIf(false, true)
     const revision = shown.value?.revision ?? 0
     client.setQueryData(['versions', id], await keepVersion(id, { revision, label }))
-    notices.say('Kept as a version.')
+    notices.say($t('plan.keptAsAVersion'))
   })
 const restore = (version: Schemas['VersionOut']) => {
   const kept = version.choice as unknown as PlanChoice
@@ -141,7 +149,7 @@ const restore = (version: Schemas['VersionOut']) => {
   void plan.change(
     isSameHead ? kept : { ...kept, order, volumes, minutes: {}, visits: {}, round_starts: [], visit_mins: [] },
   )
-  notices.say(`Back to version ${version.number}.`, () => void plan.undo())
+  notices.say($t('plan.backToVersion', { number: version.number }), () => void plan.undo())
 }
 const saveFile = () =>
   guard(async () => {
@@ -153,7 +161,10 @@ const booked = computed(() => {
   if (!p) return ''
   if (p.booked_min === null) return ''
   const left = p.booked_min - p.chair_min
-  return `${duration(p.booked_min)} booked${left < 0 ? `: ${(-left).toFixed(0)} min too few` : ''}`
+  return $t('plan.booked', {
+    booked_min: duration(p.booked_min),
+    what: left < 0 ? $t('plan.minTooFew', { left: (-left).toFixed(0) }) : '',
+  })
 })
 /** The plan as one page for the trolley: the more lanes and bowls, the smaller. */
 const printZoom = computed(() => {
@@ -167,7 +178,7 @@ const printZoom = computed(() => {
     (short.value.length + notes.value.length) * 46
   return Math.min(0.76, 1020 / height)
 })
-watch(printZoom, (zoom) => document.documentElement.style.setProperty('--print-zoom', zoom.toFixed(3)), {
+watch(printZoom, (zoom) => document.documentElement.style.setProperty('--print-zoom', fixed(zoom, 3)), {
   immediate: true,
 })
 const print = () => window.print()
@@ -175,31 +186,37 @@ const print = () => window.print()
 
 <template>
   <main id="main" class="mx-auto w-full max-w-[1320px] px-4 pt-3 pb-28 sm:px-6 print:max-w-none print:p-0">
-    <h1 class="sr-only">Plan</h1>
+    <h1 class="sr-only">{{ $t('common.plan') }}</h1>
     <Wait
       v-if="!shown"
       :is-loading="saved.isLoading.value"
       :error="saved.error.value"
-      what="The plan"
+      :what="$t('plan.thePlan')"
       @retry="saved.refetch()"
     />
     <template v-else>
       <p class="mb-1 hidden text-[15px] print:block">
-        <strong class="text-xl">{{ service.data.value?.client_name }}</strong> ·
-        {{ service.data.value ? dayName(service.data.value.starts_at) : '' }} · {{ lightener?.name }} · label
-        {{ lightener?.label_max_min }} min · {{ service.data.value?.wish }}
+        <i18n-t keypath="plan.labelMin" scope="global"
+          ><template #starts_at>{{ service.data.value ? dayName(service.data.value.starts_at) : '' }}</template
+          ><template #name>{{ lightener?.name }}</template
+          ><template #label_max_min>{{ lightener?.label_max_min }}</template
+          ><template #wish>{{ service.data.value?.wish }}</template
+          ><template #client_name
+            ><strong class="text-xl">{{ service.data.value?.client_name }}</strong></template
+          ></i18n-t
+        >
       </p>
       <p v-if="problem" class="mb-3 rounded-[5px] bg-stop px-4 py-3 font-semibold text-stop-ink" role="alert">
         {{ problem }}
       </p>
       <p
         v-if="shown.known"
-        class="mb-3 flex flex-wrap items-center gap-x-4 gap-y-1 rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-2"
-        aria-label="From earlier visits"
+        class="mb-3 flex flex-wrap items-center gap-x-4 gap-y-1 rounded-[5px] border-s-[8px] border-ink bg-panel px-4 py-2"
+        :aria-label="$t('plan.fromEarlierVisits')"
       >
         <span
           ><strong>{{ shown.known }}.</strong>
-          {{ shown.uses_known ? 'Planned with it.' : 'Planned as for anyone.' }}</span
+          {{ shown.uses_known ? $t('plan.plannedWithIt') : $t('plan.plannedAsForAnyone') }}</span
         >
         <button
           v-if="!isLocked"
@@ -207,25 +224,31 @@ const print = () => window.print()
           class="btn no-print"
           @click="plan.change({ uses_known: !shown.uses_known })"
         >
-          {{ shown.uses_known ? 'Plan as for anyone' : 'Plan with it' }}
+          {{ shown.uses_known ? $t('plan.planAsForAnyone') : $t('plan.planWithIt') }}
         </button>
       </p>
       <p
         v-if="shown.move_text && (shown.moves.length || !shown.known)"
-        class="mb-3 rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-2"
-        aria-label="From the strand tests"
+        class="mb-3 rounded-[5px] border-s-[8px] border-ink bg-panel px-4 py-2"
+        :aria-label="$t('plan.fromTheStrandTests')"
       >
-        <strong class="mr-1">{{ shown.move_text }}.</strong>
+        <strong class="me-1">{{ shown.move_text }}.</strong>
         <template v-if="shown.moves.length">
           {{
             shown.moves
-              .map((m) => `${m.lane_name} ${levelText(m.expected_volume)} → ${levelText(m.volume)} vol`)
+              .map((m) =>
+                $t('plan.vol', {
+                  lane_name: m.lane_name,
+                  expected_volume: levelText(m.expected_volume),
+                  volume: levelText(m.volume),
+                }),
+              )
               .join(', ')
           }}.
         </template>
-        <RouterLink class="no-print ml-1 underline underline-offset-4" :to="{ name: 'strands', params: { id } }"
-          >The strands</RouterLink
-        >
+        <RouterLink class="no-print ms-1 underline underline-offset-4" :to="{ name: 'strands', params: { id } }">{{
+          $t('plan.theStrands')
+        }}</RouterLink>
       </p>
 
       <AimCards
@@ -239,14 +262,30 @@ const print = () => window.print()
 
       <div class="mb-2 flex flex-wrap items-center gap-x-4 gap-y-1">
         <p class="grow">
-          <span class="num text-[30px] leading-none">{{ duration(shown.chair_min) }}</span> in the chair
-          <span class="text-soft"
-            >{{ shown.is_proposed ? 'as proposed' : 'with your changes' }} · {{ lightener?.name }} · last rinse after
-            {{ shown.last_rinse_min.toFixed(0) }} min · {{ shown.bowls.length }}
-            {{ shown.bowls.length === 1 ? 'bowl' : 'bowls'
-            }}<template v-if="shown.promised_level !== null && shown.likely_level !== null">
-              · promise {{ shown.promised_level.toFixed(1) }}, likely {{ shown.likely_level.toFixed(1) }}</template
-            ><template v-if="booked"> · {{ booked }}</template></span
+          <i18n-t keypath="plan.inTheChair" scope="global"
+            ><template #chair_min
+              ><span class="num text-[30px] leading-none">{{ duration(shown.chair_min) }}</span></template
+            ><template #part2
+              ><span class="text-soft"
+                ><i18n-t keypath="plan.lastRinseAfterMin" scope="global"
+                  ><template #what>{{
+                    shown.is_proposed ? $t('plan.asProposed') : $t('plan.withYourChanges')
+                  }}</template
+                  ><template #name>{{ lightener?.name }}</template
+                  ><template #last_rinse_min>{{ shown.last_rinse_min.toFixed(0) }}</template
+                  ><template #bowls>{{ $t('count.bowls', shown.bowls.length) }}</template
+                  ><template #part1
+                    ><template v-if="shown.promised_level !== null && shown.likely_level !== null">
+                      {{
+                        ` ${$t('plan.promiseLikely', { promised_level: fixed(shown.promised_level, 1), likely_level: fixed(shown.likely_level, 1) })}`
+                      }}</template
+                    ></template
+                  ><template #part2
+                    ><template v-if="booked"> · {{ booked }}</template></template
+                  ></i18n-t
+                ></span
+              ></template
+            ></i18n-t
           >
         </p>
         <template v-if="!isLocked">
@@ -257,7 +296,7 @@ const print = () => window.print()
             :aria-expanded="isSetting"
             @click="isSetting = !isSetting"
           >
-            Product and hands
+            {{ $t('plan.productAndHands') }}
           </button>
           <button
             type="button"
@@ -265,10 +304,10 @@ const print = () => window.print()
             :aria-expanded="isSeveral"
             @click="isSeveral = !isSeveral"
           >
-            Several at once
+            {{ $t('plan.severalAtOnce') }}
           </button>
           <button v-if="!shown.is_proposed" type="button" class="btn no-print !min-h-11" @click="plan.proposeAll()">
-            Propose all anew
+            {{ $t('plan.proposeAllAnew') }}
           </button>
           <button
             type="button"
@@ -277,7 +316,7 @@ const print = () => window.print()
             :aria-pressed="isWhatIf"
             @click="plan.whatIf(!isWhatIf)"
           >
-            What if
+            {{ $t('plan.whatIf') }}
           </button>
         </template>
       </div>
@@ -296,17 +335,22 @@ const print = () => window.print()
         class="no-print mb-3 flex flex-wrap items-center gap-3 rounded-[5px] border-2 border-dashed border-ink bg-panel px-4 py-2"
         role="status"
       >
-        <span class="grow font-semibold">What if: nothing you change is kept.</span>
-        <button type="button" class="btn !min-h-11" @click="plan.whatIf(false)">Drop it</button>
-        <button type="button" class="btn btn-act !min-h-11" @click="plan.whatIf(false, true)">Keep it</button>
+        <span class="grow font-semibold">{{ $t('plan.whatIfNothingYouChange') }}</span>
+        <button type="button" class="btn !min-h-11" @click="plan.whatIf(false)">{{ $t('plan.dropIt') }}</button>
+        <button type="button" class="btn btn-act !min-h-11" @click="plan.whatIf(false, true)">
+          {{ $t('common.keepIt') }}
+        </button>
       </p>
 
       <section v-if="lanes.length === 0" class="panel py-8">
-        <h2 class="mb-1 text-xl">Nothing to apply</h2>
+        <h2 class="mb-1 text-xl">{{ $t('plan.nothingToApply') }}</h2>
         <p class="text-soft">
-          No zone gets any product.
-          <RouterLink class="font-semibold text-ink underline" :to="{ name: 'consultation', params: { id } }"
-            >Back to the consultation</RouterLink
+          <i18n-t keypath="plan.noZoneGetsAnyProduct" scope="global"
+            ><template #part1
+              ><RouterLink class="font-semibold text-ink underline" :to="{ name: 'consultation', params: { id } }">{{
+                $t('common.backToTheConsultation')
+              }}</RouterLink></template
+            ></i18n-t
           >
         </p>
       </section>
@@ -354,49 +398,70 @@ const print = () => window.print()
       >
         <li
           v-if="shown.again.length"
-          class="rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-1.5"
+          class="rounded-[5px] border-s-[8px] border-ink bg-panel px-4 py-1.5"
           data-testid="again"
         >
-          <strong>A second round today, where the label allows it:</strong>
-          {{
-            shown.again
-              .map(
-                (l) =>
-                  `${l.name} ${l.start_level.toFixed(1)} → ${l.level_at_rinse.toFixed(1)} with ${levelText(l.volume_strength)} vol`,
-              )
-              .join(', ')
-          }}; last rinse after {{ shown.last_rinse_min.toFixed(0) }} min. The review offers it when the hair is read.
+          <i18n-t keypath="plan.lastRinseAfterMinThe" scope="global"
+            ><template #again>{{
+              shown.again
+                .map((l) =>
+                  $t('plan.withVol', {
+                    name: l.name,
+                    start_level: fixed(l.start_level, 1),
+                    level_at_rinse: fixed(l.level_at_rinse, 1),
+                    volume_strength: levelText(l.volume_strength),
+                  }),
+                )
+                .join(', ')
+            }}</template
+            ><template #last_rinse_min>{{ shown.last_rinse_min.toFixed(0) }}</template
+            ><template #part1
+              ><strong>{{ $t('plan.aSecondRoundTodayWhere') }}</strong></template
+            ></i18n-t
+          >
         </li>
-        <li v-for="s in shorts" :key="s.text" class="rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-1.5">
-          <strong>{{ s.names }}</strong>: to {{ s.text }}
+        <li v-for="s in shorts" :key="s.text" class="rounded-[5px] border-s-[8px] border-ink bg-panel px-4 py-1.5">
+          <i18n-t keypath="plan.to" scope="global"
+            ><template #text>{{ s.text }}</template
+            ><template #names
+              ><strong>{{ s.names }}</strong></template
+            ></i18n-t
+          >
         </li>
         <li
           v-for="lane in shown.left_out"
           :key="lane.key"
-          class="rounded-[5px] border-l-[8px] border-stop bg-panel px-4 py-1.5"
+          class="rounded-[5px] border-s-[8px] border-stop bg-panel px-4 py-1.5"
         >
-          <strong>{{ lane.name }}</strong> is left out. {{ lane.reason }}
+          <i18n-t keypath="plan.isLeftOut" scope="global"
+            ><template #reason>{{ lane.reason }}</template
+            ><template #name
+              ><strong>{{ lane.name }}</strong></template
+            ></i18n-t
+          >
         </li>
         <li
           v-for="k in kept"
           :key="k.text"
-          class="rounded-[5px] border-l-[8px] border-line bg-panel px-4 py-1.5"
+          class="rounded-[5px] border-s-[8px] border-line bg-panel px-4 py-1.5"
           data-testid="kept"
         >
           <strong>{{ k.names }}</strong>: {{ k.text }}
         </li>
-        <li v-if="orderReasons.length" class="rounded-[5px] border-l-[8px] border-line bg-panel px-4 py-1.5">
-          <strong>{{ isUsualOrder ? 'Order as proposed.' : 'Not the order proposed.' }}</strong>
+        <li v-if="orderReasons.length" class="rounded-[5px] border-s-[8px] border-line bg-panel px-4 py-1.5">
+          <strong>{{ isUsualOrder ? $t('plan.orderAsProposed') : $t('plan.notTheOrderProposed') }}</strong>
           {{ orderReasons.join('; ') }}.
         </li>
-        <li v-for="n in notes" :key="n.text" class="rounded-[5px] border-l-[8px] border-line bg-panel px-4 py-1.5">
+        <li v-for="n in notes" :key="n.text" class="rounded-[5px] border-s-[8px] border-line bg-panel px-4 py-1.5">
           <strong>{{ n.names }}.</strong> {{ n.text }}
         </li>
       </ul>
 
       <MixingList class="mt-4" :plan="shown" :zero="zero" :is-running="Boolean(started?.length)">
-        <button type="button" class="btn no-print" @click="print">Print for the trolley</button>
-        <button type="button" class="btn no-print" :disabled="isBusy" @click="saveFile">Save as file</button>
+        <button type="button" class="btn no-print" @click="print">{{ $t('plan.printForTheTrolley') }}</button>
+        <button type="button" class="btn no-print" :disabled="isBusy" @click="saveFile">
+          {{ $t('plan.saveAsFile') }}
+        </button>
       </MixingList>
       <div class="no-print mt-4 grid items-start gap-4 lg:grid-cols-2">
         <TonerIdea
@@ -414,38 +479,49 @@ const print = () => window.print()
         />
       </div>
       <p class="mt-3 text-sm text-soft print:mt-1 print:text-[11px]">
-        Times count from the first product on hair. The label and the strand outrank the plan: gloves, fresh air, powder
-        folded in without dust.
+        {{ $t('plan.timesCountFromTheFirst') }}
       </p>
       <FootBar>
         <template #undo
           ><button type="button" class="btn" :disabled="!plan.canUndo.value" @click="plan.undo()">
-            Undo
+            {{ $t('common.undo') }}
           </button></template
         >
         <template #says
-          ><p class="hidden grow text-soft sm:block">
+          ><p class="hidden grow text-soft md:block">
             {{
               short.length
-                ? `${short.length} of ${lanes.length} stop short of the wish`
-                : 'Everything is planned to its level; the brackets show how sure that is'
+                ? $t('plan.ofStopShortOfThe', { count: short.length, count2: lanes.length })
+                : $t('plan.everythingIsPlannedToIts')
             }}
           </p></template
         >
+        <LadderField
+          v-if="!isLocked && lanes.length > 0"
+          class="ms-auto max-md:hidden"
+          :label="$t('plan.ownLadderFirstZoneTo')"
+          @set="
+            (told: number[]) =>
+              plan.ladder(
+                lanes.map((l) => l.key),
+                told,
+              )
+          "
+        />
         <button
           v-if="!isLocked"
           type="button"
-          class="btn btn-act ml-auto px-8 text-lg whitespace-nowrap"
+          class="btn btn-act px-8 text-lg whitespace-nowrap"
           :disabled="isBusy || lanes.length === 0"
           @click="take"
         >
-          To the chair
+          {{ $t('plan.toTheChair') }}
         </button>
         <RouterLink
           v-else
-          class="btn btn-act ml-auto px-8 text-lg whitespace-nowrap"
+          class="btn btn-act ms-auto px-8 text-lg whitespace-nowrap"
           :to="{ name: 'service', params: { id } }"
-          >Where it stands now</RouterLink
+          >{{ $t('plan.whereItStandsNow') }}</RouterLink
         >
       </FootBar>
     </template>

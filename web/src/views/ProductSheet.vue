@@ -5,6 +5,7 @@ import type { Schemas } from '../api/client'
 import Choice from '../parts/Choice.vue'
 import Sheet from '../parts/Sheet.vue'
 import { useNotices } from '../stores/notices'
+import { $t } from '../lib/i18n'
 
 /** One product: what its label says, what is left of it, what it costs. */
 type Product = Schemas['ProductOut']
@@ -20,28 +21,28 @@ interface FieldOf {
   kinds: readonly Product['kind'][]
 }
 const fields: readonly FieldOf[] = [
-  { key: 'volume_strength', name: 'Strength, vol', step: 0.5, kinds: ['developer'] },
-  { key: 'level', name: 'Level', step: 0.5, kinds: ['toner'] },
-  { key: 'developer_parts', name: 'Developer to one part', step: 0.1, kinds: ['lightener', 'toner'] },
-  { key: 'label_min_min', name: 'Shortest time, min', step: 1, kinds: ['toner'] },
-  { key: 'label_max_min', name: 'Longest time, min', step: 1, kinds: ['lightener', 'toner'] },
-  { key: 'max_volume', name: 'Strongest, vol', step: 1, kinds: ['lightener'] },
-  { key: 'max_volume_on_scalp', name: 'Strongest on the scalp, vol', step: 1, kinds: ['lightener'] },
-  { key: 'bowl_life_min', name: 'A bowl works for, min', step: 1, kinds: ['lightener'] },
-  { key: 'max_applications', name: 'Applications a visit', step: 1, kinds: ['lightener'] },
-  { key: 'developer_volume', name: 'Developer, vol', step: 0.5, kinds: ['toner'] },
-  { key: 'patch_test_wait_h', name: 'Patch test before, h', step: 1, kinds: ['toner'] },
+  { key: 'volume_strength', name: $t('productSheet.strengthVol'), step: 0.5, kinds: ['developer'] },
+  { key: 'level', name: $t('productSheet.level'), step: 0.5, kinds: ['toner'] },
+  { key: 'developer_parts', name: $t('common.developerToOnePart'), step: 0.1, kinds: ['lightener', 'toner'] },
+  { key: 'label_min_min', name: $t('productSheet.shortestTimeMin'), step: 1, kinds: ['toner'] },
+  { key: 'label_max_min', name: $t('productSheet.longestTimeMin'), step: 1, kinds: ['lightener', 'toner'] },
+  { key: 'max_volume', name: $t('productSheet.strongestVol'), step: 1, kinds: ['lightener'] },
+  { key: 'max_volume_on_scalp', name: $t('productSheet.strongestOnTheScalpVol'), step: 1, kinds: ['lightener'] },
+  { key: 'bowl_life_min', name: $t('productSheet.aBowlWorksForMin'), step: 1, kinds: ['lightener'] },
+  { key: 'max_applications', name: $t('productSheet.applicationsAVisit'), step: 1, kinds: ['lightener'] },
+  { key: 'developer_volume', name: $t('productSheet.developerVol'), step: 0.5, kinds: ['toner'] },
+  { key: 'patch_test_wait_h', name: $t('productSheet.patchTestBeforeH'), step: 1, kinds: ['toner'] },
 ]
 const stock: readonly { key: string; name: string; step: number }[] = [
-  { key: 'stock_g', name: 'On the shelf, g', step: 1 },
-  { key: 'low_g', name: 'To order below, g', step: 1 },
-  { key: 'price', name: 'Price for 100 g', step: 0.01 },
+  { key: 'stock_g', name: $t('productSheet.onTheShelfG'), step: 1 },
+  { key: 'low_g', name: $t('productSheet.toOrderBelowG'), step: 1 },
+  { key: 'price', name: $t('productSheet.priceFor100G'), step: 0.01 },
 ]
 const flags: readonly { key: string; name: string; kinds: readonly Product['kind'][] }[] = [
-  { key: 'is_dark', name: 'Blue or charcoal: hides the level', kinds: ['lightener'] },
-  { key: 'is_heat_allowed', name: 'Label allows heat', kinds: ['lightener'] },
-  { key: 'counts_from_end', name: 'Label counts from the last section', kinds: ['lightener'] },
-  { key: 'is_oxidative', name: 'Oxidative', kinds: ['toner'] },
+  { key: 'is_dark', name: $t('productSheet.blueOrCharcoalHidesThe'), kinds: ['lightener'] },
+  { key: 'is_heat_allowed', name: $t('productSheet.labelAllowsHeat'), kinds: ['lightener'] },
+  { key: 'counts_from_end', name: $t('productSheet.labelCountsFromTheLast'), kinds: ['lightener'] },
+  { key: 'is_oxidative', name: $t('productSheet.oxidative'), kinds: ['toner'] },
 ]
 const families = ['yellow', 'orange', 'red', 'violet', 'blue', 'green'] as const
 const usual: Record<string, Record<string, number>> = {
@@ -57,9 +58,9 @@ const usual: Record<string, Record<string, number>> = {
   },
 }
 const uses = [
-  { value: 'both', name: 'Both' },
-  { value: 'lightening', name: 'Lightening' },
-  { value: 'toning', name: 'Toning' },
+  { value: 'both', name: $t('productSheet.both') },
+  { value: 'lightening', name: $t('productSheet.lightening') },
+  { value: 'toning', name: $t('productSheet.toning') },
 ] as const
 const use = ref<'both' | 'lightening' | 'toning'>('both')
 const name = ref('')
@@ -124,29 +125,40 @@ const run = async (does: () => Promise<unknown>, said: string) => {
   }
 }
 const save = () =>
-  run(async () => {
-    if (props.product) await changeProduct(props.product.kind, props.product.key, values())
-    else if (props.adding) await addProduct(props.adding, values())
-  }, `${name.value.trim()} kept.`)
+  run(
+    async () => {
+      if (props.product) await changeProduct(props.product.kind, props.product.key, values())
+      else if (props.adding) await addProduct(props.adding, values())
+    },
+    $t('productSheet.kept', { name: name.value.trim() }),
+  )
 const remove = () =>
   props.product &&
-  run(() => removeProduct(props.product!.kind, props.product!.key), `${props.product.name} is off the shelf.`)
+  run(
+    () => removeProduct(props.product!.kind, props.product!.key),
+    $t('productSheet.isOffTheShelf', { name: props.product.name }),
+  )
 </script>
 
 <template>
   <Sheet
     :is-open="product !== null || adding !== null"
-    :title="product?.name ?? `New ${adding ?? ''}`"
-    subtitle="As its label says; the label wins"
+    :title="product?.name ?? $t('productSheet.new', { adding: adding ?? '' })"
+    :subtitle="$t('productSheet.asItsLabelSaysThe')"
     @close="emit('close')"
   >
     <form class="flex flex-col gap-5" @submit.prevent="save">
       <div>
-        <label class="label" for="p-name">Name</label
-        ><input id="p-name" v-model="name" class="field" required maxlength="80" />
+        <label class="label" for="p-name">{{ $t('common.name') }}</label><input
+          id="p-name"
+          v-model="name"
+          class="field"
+          required
+          maxlength="80"
+        />
       </div>
       <fieldset class="grid grid-cols-3 gap-3">
-        <legend class="label">Stock</legend>
+        <legend class="label">{{ $t('productSheet.stock') }}</legend>
         <div v-for="f in stock" :key="f.key">
           <label class="label" :for="`p-${f.key}`">{{
             f.key === 'price' ? `${f.name}, ${currency}` : f.name
@@ -162,8 +174,12 @@ const remove = () =>
       </fieldset>
       <fieldset v-if="kind === 'toner'">
         <legend class="label">
-          Dyes, in hundredths<span v-if="dyeSum !== 100" class="ml-2 font-semibold text-stop"
-            >together {{ dyeSum }}, must be 100</span
+          <i18n-t keypath="productSheet.dyesInHundredths" scope="global"
+            ><template #part1
+              ><span v-if="dyeSum !== 100" class="ms-2 font-semibold text-stop">{{
+                $t('productSheet.togetherMustBe100', { dyeSum })
+              }}</span></template
+            ></i18n-t
           >
         </legend>
         <div class="grid grid-cols-3 gap-3">
@@ -181,7 +197,7 @@ const remove = () =>
         </div>
       </fieldset>
       <fieldset class="grid grid-cols-2 gap-3">
-        <legend class="label">Label</legend>
+        <legend class="label">{{ $t('productSheet.label') }}</legend>
         <div v-for="f in own" :key="f.key">
           <label class="label" :for="`p-${f.key}`">{{ f.name }}</label><input
             :id="`p-${f.key}`"
@@ -193,15 +209,15 @@ const remove = () =>
           />
         </div>
       </fieldset>
-      <Choice v-if="kind === 'developer'" v-model="use" legend="It is for" :options="uses" />
+      <Choice v-if="kind === 'developer'" v-model="use" :legend="$t('productSheet.itIsFor')" :options="uses" />
       <label v-for="f in ownFlags" :key="f.key" class="flex min-h-12 items-center gap-3"
         ><input v-model="ticks[f.key]" type="checkbox" class="size-6" /> {{ f.name }}</label
       >
       <button class="btn btn-act text-lg" :disabled="isBusy || !name.trim()">
-        {{ product ? 'Keep' : 'Put it on the shelf' }}
+        {{ product ? $t('common.keep') : $t('productSheet.putItOnTheShelf') }}
       </button>
       <button v-if="product" type="button" class="btn text-stop" :disabled="isBusy" @click="remove">
-        Take it off the shelf
+        {{ $t('productSheet.takeItOffTheShelf') }}
       </button>
     </form>
   </Sheet>

@@ -11,6 +11,7 @@ import ReaderRead from '../parts/ReaderRead.vue'
 import Sheet from '../parts/Sheet.vue'
 import SwatchScale from '../parts/SwatchScale.vue'
 import { usePractice } from '../stores/practice'
+import { $t } from '../lib/i18n'
 
 /** Reading what a rinsed zone became: beside its own painted scale, with what else shows on it. */
 export interface ZoneToRead {
@@ -20,8 +21,17 @@ export interface ZoneToRead {
   target_level: number
   /** No lightener went on it; reading it takes it in among what is toned. */
   is_kept?: boolean
+  part?: string
+  side?: string
 }
-const props = defineProps<{ zone: ZoneToRead | null; serviceId: string; hasReader: boolean; isBusy: boolean }>()
+const props = defineProps<{
+  zone: ZoneToRead | null
+  /** What is not read yet either: it can be read alike, in the same look. */
+  others?: readonly ZoneToRead[]
+  serviceId: string
+  hasReader: boolean
+  isBusy: boolean
+}>()
 const emit = defineEmits<{
   close: []
   read: [values: Read]
@@ -41,17 +51,42 @@ watch(
     shown.value = zone
     warmth.value = '0'
     rest.value = ''
+    alike.value = []
+    isListed.value = false
   },
 )
+/** Lanes read alike with this one. */
+const alike = ref<string[]>([])
+const isListed = ref(false)
+const groups = computed(() => {
+  const found: { name: string; keys: string[] }[] = []
+  const by = (name: string, is: (z: ZoneToRead) => boolean) => {
+    const keys = (props.others ?? []).filter(is).map((z) => z.key)
+    if (keys.length && !found.some((g) => g.keys.join() === keys.join())) found.push({ name, keys })
+  }
+  by($t('readResult.allTheRest'), () => true)
+  by($t('common.roots'), (z) => z.part === 'root')
+  by($t('common.lengths'), (z) => z.part === 'lengths' || z.part === 'regrowth')
+  by($t('common.bands'), (z) => z.part === 'band')
+  by($t('common.ends'), (z) => z.part === 'ends')
+  by($t('common.left'), (z) => z.side === 'left')
+  by($t('common.right'), (z) => z.side === 'right')
+  return found
+})
+const isIn = (keys: readonly string[]) => keys.every((k) => alike.value.includes(k))
+const toggle = (keys: readonly string[]) => {
+  alike.value = isIn(keys) ? alike.value.filter((k) => !keys.includes(k)) : [...new Set([...alike.value, ...keys])]
+}
 const start = computed(() => shown.value?.before_level ?? null)
 const palette = useQuery(computed(() => ({ ...queries.palette(start.value), enabled: start.value !== null })))
 const dampOrDry = [
-  { value: 'rinsed_wet', name: 'Damp' },
-  { value: 'dry', name: 'Dry' },
+  { value: 'rinsed_wet', name: $t('readResult.damp') },
+  { value: 'dry', name: $t('common.dry') },
 ] as const
 const send = (level: number, lab: readonly number[] = [], instrument = '', levelStd?: number) =>
   emit('read', {
     zone_key: shown.value?.key ?? '',
+    also_for: [...alike.value],
     level,
     mode: mode.value,
     lab: [...lab],
@@ -71,14 +106,46 @@ const send = (level: number, lab: readonly number[] = [], instrument = '', level
     :subtitle="
       shown
         ? shown.is_kept
-          ? 'no lightener went on it'
-          : `from ${shown.before_level}, wanted ${shown.target_level}`
+          ? $t('readResult.noLightenerWentOnIt')
+          : $t('readResult.fromWanted', { before_level: shown.before_level, target_level: shown.target_level })
         : ''
     "
     @close="emit('close')"
   >
     <div v-if="shown" class="flex flex-col gap-5">
-      <Choice v-model="mode" legend="The hair is" :options="dampOrDry" />
+      <fieldset v-if="others?.length && !round">
+        <legend class="label">{{ $t('readResult.looksAlikeReadInThe') }}</legend>
+        <div class="flex flex-wrap gap-1.5">
+          <button
+            v-for="g in groups"
+            :key="g.name"
+            type="button"
+            class="btn !px-3"
+            :class="{ 'btn-act': isIn(g.keys) }"
+            :aria-pressed="isIn(g.keys)"
+            @click="toggle(g.keys)"
+          >
+            {{ g.name }} <span class="num font-normal opacity-80">{{ g.keys.length }}</span>
+          </button>
+          <button v-if="!isListed" type="button" class="btn btn-quiet !px-3" @click="isListed = true">
+            {{ $t('readResult.oneByOne') }}
+          </button>
+          <template v-else>
+            <button
+              v-for="z in others"
+              :key="z.key"
+              type="button"
+              class="btn narrow !px-2.5 text-[15px]"
+              :class="{ 'btn-act': alike.includes(z.key) }"
+              :aria-pressed="alike.includes(z.key)"
+              @click="toggle([z.key])"
+            >
+              {{ z.name }}
+            </button>
+          </template>
+        </div>
+      </fieldset>
+      <Choice v-model="mode" :legend="$t('readResult.theHairIs')" :options="dampOrDry" />
       <PracticeLook
         v-if="round"
         :key="shown.key"
@@ -87,18 +154,23 @@ const send = (level: number, lab: readonly number[] = [], instrument = '', level
         :mode="mode"
         :is-on="false"
       />
-      <Choice v-model="warmth" legend="Beside the swatch it looks" :options="warmths" />
-      <Choice v-model="rest" legend="A rest of old dye shows" :options="rests" />
-      <Choice v-if="rest" v-model="amount" legend="How much of it" :options="restAmounts" />
+      <Choice v-model="warmth" :legend="$t('readResult.besideTheSwatchItLooks')" :options="warmths" />
+      <Choice v-model="rest" :legend="$t('readResult.aRestOfOldDye')" :options="rests" />
+      <Choice v-if="rest" v-model="amount" :legend="$t('readResult.howMuchOfIt')" :options="restAmounts" />
       <SwatchScale
         v-if="palette.data.value"
         :key="shown.key"
-        legend="Tap the swatch that matches; it is noted at once"
+        :legend="
+          alike.length
+            ? $t('readResult.tapTheSwatchThatMatches', { count: alike.length + 1 })
+            : $t('common.tapTheSwatchThatMatches')
+        "
         :levels="palette.data.value.levels"
         :hexes="palette.data.value.hexes"
         :undertones="palette.data.value.undertones"
         :model-value="null"
         is-large
+        is-first
         @update:model-value="(level) => send(level)"
       />
       <ReaderRead
@@ -118,14 +190,14 @@ const send = (level: number, lab: readonly number[] = [], instrument = '', level
       <Choice
         v-if="!shown.is_kept"
         :model-value="null"
-        legend="A wet strand stretches and"
+        :legend="$t('common.aWetStrandStretchesAnd')"
         :options="stretches"
         @update:model-value="(elasticity) => emit('note', { elasticity })"
       />
       <Choice
         v-if="!shown.is_kept"
         :model-value="null"
-        legend="The scalp feels"
+        :legend="$t('common.theScalpFeels')"
         :options="feels"
         @update:model-value="(scalp) => emit('note', { scalp })"
       />

@@ -6,27 +6,28 @@ import { afterwards, sendRequest } from '../api/afterwards'
 import { ApiError, type Schemas } from '../api/client'
 import { solve } from '../lib/puzzle'
 import { clock as clockText, dayName } from '../lib/time'
+import { $t } from '../lib/i18n'
 
 /** A new client asks for a visit, on their own device, without signing in. */
 const secret = String(useRoute().params.secret)
 const query = useQuery(afterwards.requestForm(secret))
 const shades = [
-  { level: '1', name: 'Black' },
-  { level: '3', name: 'Dark brown' },
-  { level: '5', name: 'Brown' },
-  { level: '6', name: 'Light brown' },
-  { level: '7', name: 'Dark blonde' },
-  { level: '8', name: 'Blonde' },
-  { level: '9', name: 'Light blonde' },
-  { level: '10', name: 'Palest blonde' },
+  { level: '1', name: $t('request.black') },
+  { level: '3', name: $t('request.darkBrown') },
+  { level: '5', name: $t('request.brown') },
+  { level: '6', name: $t('request.lightBrown') },
+  { level: '7', name: $t('request.darkBlonde') },
+  { level: '8', name: $t('request.blonde') },
+  { level: '9', name: $t('request.lightBlonde') },
+  { level: '10', name: $t('request.palestBlonde') },
 ]
 const pasts = [
-  { value: 'virgin', name: 'Never coloured' },
-  { value: 'tinted', name: 'Coloured darker or the same' },
-  { value: 'lightened', name: 'Lightened before' },
-  { value: 'direct_dye', name: 'Vivid colour in it' },
-  { value: 'henna', name: 'Henna' },
-  { value: 'unknown', name: 'I do not know' },
+  { value: 'virgin', name: $t('request.neverColoured') },
+  { value: 'tinted', name: $t('request.colouredDarkerOrTheSame') },
+  { value: 'lightened', name: $t('request.lightenedBefore') },
+  { value: 'direct_dye', name: $t('request.vividColourInIt') },
+  { value: 'henna', name: $t('common.henna') },
+  { value: 'unknown', name: $t('request.iDoNotKnow') },
 ]
 const form = reactive({
   name: '',
@@ -57,7 +58,7 @@ const pick = (event: Event) => {
   photos.value = [...((event.target as HTMLInputElement).files ?? [])].slice(0, 4)
 }
 const hours = (minutes: number) =>
-  `${Math.floor(minutes / 60)} h ${String(Math.round(minutes % 60)).padStart(2, '0')} min`
+  $t('request.hMin', { minutes: Math.floor(minutes / 60), minutes2: String(Math.round(minutes % 60)).padStart(2, '0') })
 const tooShort = computed(() => taken.value?.expected_min != null && taken.value.expected_min > taken.value.slot_min)
 const send = async () => {
   isBusy.value = true
@@ -72,8 +73,7 @@ const send = async () => {
     )
   } catch (error) {
     if (error instanceof ApiError && error.problem.code === 'puzzle') await query.refetch()
-    failed.value =
-      error instanceof ApiError ? error.problem.detail : 'Something failed here. Nothing was sent; try again.'
+    failed.value = error instanceof ApiError ? error.problem.detail : $t('common.somethingFailedHereNothingWas')
   } finally {
     isBusy.value = false
   }
@@ -82,83 +82,132 @@ const send = async () => {
 
 <template>
   <main id="main" class="mx-auto w-full max-w-[640px] px-4 py-6">
-    <p v-if="query.isLoading.value" class="mt-24 text-center text-soft" role="status">One moment …</p>
+    <p v-if="query.isLoading.value" class="mt-24 text-center text-soft" role="status">{{ $t('request.oneMoment') }}</p>
     <section v-else-if="!query.data.value" class="panel mt-16" role="alert">
-      <h1 class="text-2xl">This link does not work any more</h1>
-      <p class="mt-2 text-soft">Please ask the studio for a new one.</p>
+      <h1 class="text-2xl">{{ $t('request.thisLinkDoesNotWork') }}</h1>
+      <p class="mt-2 text-soft">{{ $t('request.pleaseAskTheStudioFor') }}</p>
     </section>
     <section v-else-if="taken" class="panel mt-10">
-      <h1 class="text-[30px] leading-tight">Thank you, it has arrived</h1>
+      <h1 class="text-[30px] leading-tight">{{ $t('request.thankYouItHasArrived') }}</h1>
       <p class="mt-3 text-lg">
-        You asked for {{ dayName(taken.starts_at) }}, {{ clockText(taken.starts_at) }}. The studio looks at it and
-        answers you; it is not booked yet.
+        {{
+          $t('request.youAskedForTheStudio', {
+            starts_at: dayName(taken.starts_at),
+            starts_at2: clockText(taken.starts_at),
+          })
+        }}
       </p>
       <p v-if="taken.expected_min !== null" class="mt-2 text-lg">
-        We reckon with about <strong>{{ hours(taken.expected_min) }}</strong> in the chair<template v-if="tooShort"
-          >, which is longer than the time you asked for</template
-        >.
+        <i18n-t keypath="request.weReckonWithAboutIn" scope="global"
+          ><template #expected_min
+            ><strong>{{ hours(taken.expected_min) }}</strong></template
+          ><template #part2
+            ><template v-if="tooShort">{{ $t('request.whichIsLongerThanThe') }}</template></template
+          ></i18n-t
+        >
       </p>
     </section>
     <form v-else class="flex flex-col gap-5" @submit.prevent="send">
       <div>
         <p class="text-soft">{{ query.data.value.studio_name }}</p>
-        <h1 class="text-[30px] leading-tight">Ask for a colour visit</h1>
+        <h1 class="text-[30px] leading-tight">{{ $t('request.askForAColourVisit') }}</h1>
       </div>
       <div>
-        <label class="label" for="r-name">Your name</label
-        ><input id="r-name" v-model="form.name" class="field" required maxlength="80" autocomplete="name" />
+        <label class="label" for="r-name">{{ $t('request.yourName') }}</label><input
+          id="r-name"
+          v-model="form.name"
+          class="field"
+          required
+          maxlength="80"
+          autocomplete="name"
+        />
       </div>
       <div>
-        <label class="label" for="r-contact">How we reach you</label
-        ><input id="r-contact" v-model="form.contact" class="field" maxlength="120" placeholder="Telephone or e-mail" />
+        <label class="label" for="r-contact">{{ $t('request.howWeReachYou') }}</label><input
+          id="r-contact"
+          v-model="form.contact"
+          class="field"
+          maxlength="120"
+          :placeholder="$t('request.telephoneOrEMail')"
+        />
       </div>
       <div>
-        <label class="label" for="r-wish">What you wish for</label
-        ><textarea id="r-wish" v-model="form.wish" class="field min-h-24 py-2" maxlength="1500" required />
+        <label class="label" for="r-wish">{{ $t('request.whatYouWishFor') }}</label><textarea
+          id="r-wish"
+          v-model="form.wish"
+          class="field min-h-24 py-2"
+          maxlength="1500"
+          required
+        />
       </div>
       <div class="grid gap-4 sm:grid-cols-2">
         <div>
-          <label class="label" for="r-now">Your hair now</label
-          ><select id="r-now" v-model="form.now_level" class="field">
+          <label class="label" for="r-now">{{ $t('request.yourHairNow') }}</label><select
+            id="r-now"
+            v-model="form.now_level"
+            class="field"
+          >
             <option v-for="s in shades" :key="s.level" :value="s.level">{{ s.name }}</option>
           </select>
         </div>
         <div>
-          <label class="label" for="r-wished">As light as</label
-          ><select id="r-wished" v-model="form.wished_level" class="field">
+          <label class="label" for="r-wished">{{ $t('request.asLightAs') }}</label><select
+            id="r-wished"
+            v-model="form.wished_level"
+            class="field"
+          >
             <option v-for="s in shades" :key="s.level" :value="s.level">{{ s.name }}</option>
           </select>
         </div>
       </div>
       <div>
-        <label class="label" for="r-past">What was done to it before</label
-        ><select id="r-past" v-model="form.history" class="field">
+        <label class="label" for="r-past">{{ $t('request.whatWasDoneToIt') }}</label><select
+          id="r-past"
+          v-model="form.history"
+          class="field"
+        >
           <option v-for="p in pasts" :key="p.value" :value="p.value">{{ p.name }}</option>
         </select>
       </div>
       <div>
-        <label class="label" for="r-told">Tell us more: box colour, henna, allergies, medicine, sore scalp</label
-        ><textarea id="r-told" v-model="form.told" class="field min-h-24 py-2" maxlength="1500" />
+        <label class="label" for="r-told">{{ $t('request.tellUsMoreBoxColour') }}</label><textarea
+          id="r-told"
+          v-model="form.told"
+          class="field min-h-24 py-2"
+          maxlength="1500"
+        />
       </div>
       <div class="grid gap-4 sm:grid-cols-3">
         <div>
-          <label class="label" for="r-day">Day</label
-          ><input id="r-day" v-model="form.day" class="field" type="date" required />
+          <label class="label" for="r-day">{{ $t('common.day') }}</label><input
+            id="r-day"
+            v-model="form.day"
+            class="field"
+            type="date"
+            required
+          />
         </div>
         <div>
-          <label class="label" for="r-time">From</label
-          ><input id="r-time" v-model="form.time" class="field" type="time" required />
+          <label class="label" for="r-time">{{ $t('request.from') }}</label><input
+            id="r-time"
+            v-model="form.time"
+            class="field"
+            type="time"
+            required
+          />
         </div>
         <div>
-          <label class="label" for="r-slot">You have</label
-          ><select id="r-slot" v-model="form.slot_min" class="field">
+          <label class="label" for="r-slot">{{ $t('request.youHave') }}</label><select
+            id="r-slot"
+            v-model="form.slot_min"
+            class="field"
+          >
             <option v-for="m in [60, 90, 120, 180, 240, 300]" :key="m" :value="String(m)">{{ hours(m) }}</option>
           </select>
         </div>
       </div>
       <div>
-        <label class="label" for="r-photos">Photos of your hair in daylight, up to four</label
-        ><input
+        <label class="label" for="r-photos">{{ $t('request.photosOfYourHairIn') }}</label><input
           id="r-photos"
           class="field py-2.5"
           type="file"
@@ -169,9 +218,11 @@ const send = async () => {
       </div>
       <p v-if="failed" class="rounded-[5px] bg-stop px-4 py-3 font-semibold text-stop-ink" role="alert">{{ failed }}</p>
       <p class="text-sm text-soft">
-        Only this studio sees what you send. Oxidative colour needs a patch test 48 hours before.
+        {{ $t('request.onlyThisStudioSeesWhat') }}
       </p>
-      <button class="btn btn-act min-h-14 text-lg" :disabled="isBusy">{{ isBusy ? 'Sending …' : 'Send it' }}</button>
+      <button class="btn btn-act min-h-14 text-lg" :disabled="isBusy">
+        {{ isBusy ? $t('common.sending') : $t('request.sendIt') }}
+      </button>
     </form>
   </main>
 </template>

@@ -19,16 +19,18 @@ const send = async () => {
 </script>
 
 <template>
-  <OpenPage title="A new password">
+  <OpenPage :title="$t('common.aNewPassword')">
     <template v-if="isDone">
-      <p class="mt-2 mb-6 text-lg">It is set, and every other device is signed out.</p>
-      <RouterLink class="btn btn-act self-start" :to="{ name: 'day' }">Sign in</RouterLink>
+      <p class="mt-2 mb-6 text-lg">{{ $t('reset.itIsSetAndEvery') }}</p>
+      <RouterLink class="btn btn-act self-start" :to="{ name: 'day' }">{{ $t('common.signIn') }}</RouterLink>
     </template>
     <form v-else-if="query.data.value" class="mt-2 flex flex-col gap-4" @submit.prevent="send">
-      <p class="text-soft">For {{ query.data.value.name }}, who signs in as {{ query.data.value.username }}.</p>
+      <p class="text-soft">
+        {{ $t('reset.forWhoSignsInAs', { name: query.data.value.name, username: query.data.value.username }) }}
+      </p>
       <input type="text" class="hidden" autocomplete="username" :value="query.data.value.username" readonly />
       <div>
-        <label class="label" for="password">Password, 10 letters or more</label>
+        <label class="label" for="password">{{ $t('common.password10LettersOrMore') }}</label>
         <input
           id="password"
           v-model="password"
@@ -44,11 +46,11 @@ const send = async () => {
         {{ asking.problem }}
       </p>
       <button class="btn btn-act min-h-16 text-lg" :disabled="asking.isBusy">
-        {{ asking.isBusy ? 'Setting it …' : 'Set it' }}
+        {{ asking.isBusy ? $t('reset.settingIt') : $t('reset.setIt') }}
       </button>
     </form>
     <p v-else-if="query.error.value" class="mt-4 text-lg" role="alert">
-      This link opens nothing: it was used, or is older than a day. Ask for another.
+      {{ $t('reset.thisLinkOpensNothingIt') }}
     </p>
   </OpenPage>
 </template>

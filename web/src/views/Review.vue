@@ -11,6 +11,7 @@ import Tick from '../parts/Tick.vue'
 import Wait from '../parts/Wait.vue'
 import { useActs } from '../stores/acts'
 import ReadResult, { type ZoneToRead } from './ReadResult.vue'
+import { $t } from '../lib/i18n'
 
 const route = useRoute()
 const router = useRouter()
@@ -40,12 +41,22 @@ const wayOf = (key: string) => {
 const again = computed(() => lanes.value.filter((l) => wayOf(l.key) === 'again'))
 const asksLabel = computed(() => again.value.some((l) => l.options.find((o) => o.way === 'again')?.asks_label))
 const unread = computed(() => lanes.value.filter((l) => !l.is_read))
+/** What can be read in the same look: parts not read yet, and of those kept only kept ones. */
+const others = computed<ZoneToRead[]>(() =>
+  (toRead.value?.is_kept ? kept.value.map((k) => ({ ...k, is_kept: true })) : unread.value).filter(
+    (z) => z.key !== reading.value,
+  ),
+)
 
 const pictures = computed(() =>
   (['before_hex', 'now_hex', 'target_hex'] as const).map((field) => {
     const fills: Record<string, string> = {}
     for (const lane of [...lanes.value].reverse()) fills[lane.zone_key] = lane[field]
-    return { field, name: { before_hex: 'Before', now_hex: 'Now', target_hex: 'Wanted' }[field], fills }
+    return {
+      field,
+      name: { before_hex: $t('common.before'), now_hex: $t('review.now'), target_hex: $t('review.wanted') }[field],
+      fills,
+    }
   }),
 )
 const owners = computed(() => {
@@ -61,13 +72,16 @@ const justRead = new Set<string>()
 const read = async (values: Read) => {
   const lane = toRead.value
   if (!lane) return
-  if (await acts.act('ReadingTaken', values, `${lane.name} read at ${String(values.level)}.`)) {
-    justRead.add(lane.key)
+  const many = values.also_for ?? []
+  const said = many.length ? $t('common.parts', { count: many.length + 1 }) : lane.name
+  if (await acts.read(values, said)) {
+    for (const key of [lane.key, ...many]) justRead.add(key)
     reading.value = lanes.value.find((l) => !l.is_read && !justRead.has(l.key))?.key ?? null
   }
 }
 const note = (values: Noted) =>
-  toRead.value && acts.act('HairNoted', { zone_key: toRead.value.key, ...values }, `${toRead.value.name}: noted.`)
+  toRead.value &&
+  acts.act('HairNoted', { zone_key: toRead.value.key, ...values }, $t('common.noted', { name: toRead.value.name }))
 const lightenAgain = async () => {
   const some = again.value
   const data = {
@@ -76,7 +90,7 @@ const lightenAgain = async () => {
     levels: some.map((l) => l.level),
     is_label_read: isLabelRead.value,
   }
-  if (await acts.act('LighteningResumed', data, `${some.length} zones go on again.`))
+  if (await acts.act('LighteningResumed', data, $t('review.zonesGoOnAgain', { count: some.length })))
     await router.push({ name: 'chair', params: { id } })
 }
 const goOn = async () => {
@@ -85,35 +99,40 @@ const goOn = async () => {
     const level = Math.min(...lowered)
     if (!(await acts.act('WishSet', { tone: query.data.value?.tone ?? 'neutral', level }))) return
   }
-  if (await acts.act('ReviewFinished', {}, 'Review finished.')) await router.push({ name: 'tone', params: { id } })
+  if (await acts.act('ReviewFinished', {}, $t('review.reviewFinished')))
+    await router.push({ name: 'tone', params: { id } })
 }
 </script>
 
 <template>
   <main id="main" class="mx-auto w-full max-w-[1320px] px-4 pt-3 pb-28 sm:px-6">
-    <h1 class="sr-only">Review</h1>
+    <h1 class="sr-only">{{ $t('common.review') }}</h1>
     <Wait
       v-if="!query.data.value"
       :is-loading="query.isLoading.value"
       :error="query.error.value"
-      what="The review"
+      :what="$t('review.theReview')"
       @retry="query.refetch()"
     />
     <p v-else-if="!review || lanes.length === 0" class="panel mt-6 text-lg">
-      No zone is rinsed yet; there is nothing to review.
-      <RouterLink class="font-bold underline underline-offset-4" :to="{ name: 'service', params: { id } }"
-        >Back to where the service stands</RouterLink
-      >.
+      <i18n-t keypath="review.noZoneIsRinsedYet" scope="global"
+        ><template #part1
+          ><RouterLink class="font-bold underline underline-offset-4" :to="{ name: 'service', params: { id } }">{{
+            $t('common.backToWhereTheService')
+          }}</RouterLink></template
+        ></i18n-t
+      >
     </p>
     <template v-else>
       <section
         class="mb-4 flex flex-wrap items-center gap-x-8 gap-y-2 rounded-[7px] bg-act px-5 py-3 text-act-ink"
-        aria-label="Next"
+        :aria-label="$t('common.next')"
+        data-next
       >
         <p class="grow text-[24px] leading-tight font-semibold sm:text-[30px]">{{ review.advice }}</p>
         <p class="num text-[34px] leading-none">
           {{ lifted.filter((l) => l.is_on_target).length
-          }}<span class="text-[20px] font-normal"> of {{ lifted.length }} on target</span>
+          }}<span class="text-[20px] font-normal"> {{ ` ${$t('review.ofOnTarget', { count: lifted.length })}` }}</span>
         </p>
         <button
           v-if="unread[0] && !isLocked"
@@ -121,11 +140,11 @@ const goOn = async () => {
           class="min-h-14 rounded-[5px] bg-act-ink px-6 text-lg font-bold text-act"
           @click="reading = unread[0]?.key ?? null"
         >
-          Read {{ unread[0].name }}
+          {{ $t('review.read', { name: unread[0].name }) }}
         </button>
       </section>
       <div class="grid gap-5 lg:grid-cols-[330px_minmax(0,1fr)]">
-        <section class="panel self-start" aria-label="The head before, now and as wanted">
+        <section class="panel self-start" :aria-label="$t('review.theHeadBeforeNowAnd')">
           <div class="grid grid-cols-2 gap-3">
             <figure v-for="p in pictures" :key="p.field" :class="{ 'order-first col-span-2': p.field === 'now_hex' }">
               <figcaption class="mb-1 text-sm font-semibold" :class="{ 'text-soft': p.field !== 'now_hex' }">
@@ -142,9 +161,9 @@ const goOn = async () => {
               >
             </li>
           </ul>
-          <p v-else class="mt-3 text-soft">No band found.</p>
+          <p v-else class="mt-3 text-soft">{{ $t('review.noBandFound') }}</p>
         </section>
-        <section class="panel !py-1" aria-label="Zone by zone">
+        <section class="panel !py-1" :aria-label="$t('review.zoneByZone')">
           <ReviewRow
             v-for="(lane, i) in lanes"
             :key="lane.key"
@@ -156,8 +175,8 @@ const goOn = async () => {
             @way="(w) => (ways[lane.key] = w)"
           />
           <div v-if="kept.length" class="border-t border-line py-3">
-            <h2 class="font-semibold">Left as they were</h2>
-            <p class="text-[15px] text-soft">Read what is to be toned with the rest.</p>
+            <h2 class="font-semibold">{{ $t('review.leftAsTheyWere') }}</h2>
+            <p class="text-[15px] text-soft">{{ $t('review.readWhatIsToBe') }}</p>
             <div class="mt-2 flex flex-wrap gap-2">
               <button
                 v-for="part in kept"
@@ -165,7 +184,7 @@ const goOn = async () => {
                 type="button"
                 class="btn"
                 :disabled="isLocked"
-                :aria-label="`Read ${part.name}`"
+                :aria-label="$t('review.read', { name: part.name })"
                 @click="reading = part.key"
               >
                 <span class="swatch size-6 rounded-full border border-strong" :style="{ background: part.now_hex }" />{{
@@ -177,7 +196,7 @@ const goOn = async () => {
         </section>
       </div>
       <p v-if="query.data.value.open_zones.length" class="mt-3 font-semibold">
-        Still lifting: {{ query.data.value.open_zones.join(', ') }}
+        {{ $t('common.stillLifting', { open_zones: query.data.value.open_zones.join(', ') }) }}
       </p>
       <FootBar>
         <template #undo
@@ -187,25 +206,30 @@ const goOn = async () => {
             :disabled="!undone || acts.isBusy.value"
             @click="undone && acts.undo(undone)"
           >
-            Undo<span v-if="undone" class="hidden max-w-64 truncate font-normal text-soft sm:inline">{{
+            {{ $t('common.undo')
+            }}<span v-if="undone" class="hidden max-w-64 truncate font-normal text-soft sm:inline">{{
               undone.text
             }}</span>
           </button></template
         >
         <template v-if="!isLocked">
           <Tick v-if="asksLabel" v-model="isLabelRead"
-            ><span class="text-[15px]"
-              >The label of {{ query.data.value.lightener_name }} allows another application: I read it</span
-            ></Tick
+            ><span class="text-[15px]">{{
+              $t('review.theLabelOfAllowsAnother', { lightener_name: query.data.value.lightener_name })
+            }}</span></Tick
           >
           <button
             type="button"
-            class="btn ml-auto px-6 text-lg"
+            class="btn ms-auto px-6 text-lg"
             :class="{ 'btn-act': again.length && !unread.length }"
             :disabled="again.length === 0 || unread.length > 0 || acts.isBusy.value || (asksLabel && !isLabelRead)"
             @click="lightenAgain"
           >
-            Lighten again<span v-if="again.length" class="num"> {{ again.length }}</span>
+            <i18n-t keypath="review.lightenAgain" scope="global"
+              ><template #count
+                ><span v-if="again.length" class="num"> {{ again.length }}</span></template
+              ></i18n-t
+            >
           </button>
           <button
             type="button"
@@ -214,15 +238,16 @@ const goOn = async () => {
             :disabled="query.data.value.open_zones.length > 0 || acts.isBusy.value"
             @click="goOn"
           >
-            To the tone
+            {{ $t('common.toTheTone') }}
           </button>
         </template>
-        <RouterLink v-else class="btn btn-act ml-auto px-8 text-lg" :to="{ name: 'tone', params: { id } }"
-          >To the tone</RouterLink
-        >
+        <RouterLink v-else class="btn btn-act ms-auto px-8 text-lg" :to="{ name: 'tone', params: { id } }">{{
+          $t('common.toTheTone')
+        }}</RouterLink>
       </FootBar>
       <ReadResult
         :zone="toRead"
+        :others="others"
         :service-id="id"
         :has-reader="query.data.value.has_reader"
         :is-busy="acts.isBusy.value"

@@ -9,6 +9,8 @@ import PracticeBar from '../parts/PracticeBar.vue'
 import Wait from '../parts/Wait.vue'
 import { useLine } from '../stores/line'
 import { usePractice } from '../stores/practice'
+import { $t } from '../lib/i18n'
+import { toneName } from '../lib/words'
 
 /** Frame of every step of one service: who, from where to where, and the steps as a strand. */
 const route = useRoute()
@@ -53,8 +55,8 @@ const span = computed(() => {
   const told = (worked.length ? worked : zones).flatMap((z) => [z, ...z.parts, ...(z.pieces ? [z.pieces] : [])])
   const from = Math.min(...told.map((h) => h.start_level))
   const to = Math.max(...told.map((h) => h.target_level ?? 0))
-  const levels = from === to ? levelText(from) : `${levelText(from)} to ${levelText(to)}`
-  return `level ${levels}, ${query.data.value?.tone.replace('_', '-')}`
+  const levels = from === to ? levelText(from) : $t('service.to', { from: levelText(from), to: levelText(to) })
+  return $t('service.level', { levels, tone: toneName(query.data.value?.tone ?? '') })
 })
 </script>
 
@@ -63,12 +65,12 @@ const span = computed(() => {
     v-if="!frame"
     :is-loading="query.isLoading.value"
     :error="query.error.value"
-    what="This service"
+    :what="$t('service.thisService')"
     @retry="query.refetch()"
   />
   <template v-else>
     <section
-      aria-label="This service"
+      :aria-label="$t('service.thisService')"
       class="no-print flex flex-col gap-x-8 gap-y-1 px-4 sm:px-6 lg:flex-row lg:items-end"
     >
       <p class="min-w-0 shrink-0">
@@ -80,10 +82,10 @@ const span = computed(() => {
           >{{ frame.client_name }}</RouterLink
         >
         <span v-else class="text-[22px] font-bold" style="font-stretch: 108%">{{ frame.client_name }}</span>
-        <span class="ml-3 text-soft">{{ span }}</span>
+        <span class="ms-3 text-soft">{{ span }}</span>
       </p>
       <StepStrand
-        class="lg:ml-auto lg:max-w-[640px]"
+        class="lg:ms-auto lg:max-w-[640px]"
         :service-id="id"
         :step="frame.step"
         :kind="query.data.value?.kind"

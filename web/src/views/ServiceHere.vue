@@ -12,5 +12,7 @@ watch(query.data, (s) => s && router.replace({ name: s.step, params: { id: s.id 
 </script>
 
 <template>
-  <main id="main"><h1 class="sr-only">Opening the service</h1></main>
+  <main id="main">
+    <h1 class="sr-only">{{ $t('serviceHere.openingTheService') }}</h1>
+  </main>
 </template>

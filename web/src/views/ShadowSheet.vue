@@ -24,19 +24,40 @@ const send = (mm: number) =>
 <template>
   <Sheet
     :is-open="isOpen"
-    title="Root shadow"
-    subtitle="its own toner at the roots, blended over the meeting line"
+    :title="$t('common.rootShadow')"
+    :subtitle="$t('shadowSheet.itsOwnTonerAtThe')"
     @close="emit('close')"
   >
     <div class="flex flex-col gap-4">
-      <Stepper v-model="level" label="Depth" unit="level" :min="1" :max="10" :step="0.5" />
-      <Stepper v-model="length" label="Length from the scalp" unit="mm" :min="5" :max="100" :step="5" />
-      <Stepper v-model="blend" label="Blended over" unit="mm" :min="0" :max="50" :step="5" />
+      <Stepper
+        v-model="level"
+        :label="$t('shadowSheet.depth')"
+        :unit="$t('shadowSheet.level')"
+        :min="1"
+        :max="10"
+        :step="0.5"
+      />
+      <Stepper
+        v-model="length"
+        :label="$t('shadowSheet.lengthFromTheScalp')"
+        :unit="$t('common.mm')"
+        :min="5"
+        :max="100"
+        :step="5"
+      />
+      <Stepper
+        v-model="blend"
+        :label="$t('shadowSheet.blendedOver')"
+        :unit="$t('common.mm')"
+        :min="0"
+        :max="50"
+        :step="5"
+      />
       <button type="button" class="btn btn-act min-h-14 text-lg" :disabled="isBusy" @click="send(length)">
-        Plan the shadow
+        {{ $t('shadowSheet.planTheShadow') }}
       </button>
       <button v-if="step?.lanes.some((l) => l.part)" type="button" class="btn" :disabled="isBusy" @click="send(0)">
-        No shadow
+        {{ $t('shadowSheet.noShadow') }}
       </button>
     </div>
   </Sheet>

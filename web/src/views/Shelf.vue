@@ -4,11 +4,13 @@ import { computed, ref } from 'vue'
 import { afterwards } from '../api/afterwards'
 import type { Schemas } from '../api/client'
 import { queries, wantToOrder } from '../api/queries'
-import { grams, levelText } from '../lib/time'
+import { levelText, fixed, weight } from '../lib/time'
+import Vessel from '../parts/Vessel.vue'
 import Wait from '../parts/Wait.vue'
 import { useNotices } from '../stores/notices'
 import ProductSheet from './ProductSheet.vue'
 import ShelfExchange from './ShelfExchange.vue'
+import { $t } from '../lib/i18n'
 
 type Product = Schemas['ProductOut']
 const query = useQuery(afterwards.stock())
@@ -24,7 +26,7 @@ const ordered = async (what: string) => {
   try {
     await wantToOrder(what, false)
     await changed()
-    notices.say(`Ordered: ${what}`, () => void wantToOrder(what).then(changed))
+    notices.say($t('shelf.ordered2', { what }), () => void wantToOrder(what).then(changed))
   } catch (error) {
     notices.fail(error)
   }
@@ -32,10 +34,10 @@ const ordered = async (what: string) => {
 const low = computed(() => products.value.filter((p) => p.is_low))
 const columns = [
   [
-    { kind: 'lightener', name: 'Lighteners', add: 'a lightener' },
-    { kind: 'developer', name: 'Developers', add: 'a developer' },
+    { kind: 'lightener', name: $t('shelf.lighteners'), add: $t('shelf.aLightener') },
+    { kind: 'developer', name: $t('common.developers'), add: $t('shelf.aDeveloper') },
   ],
-  [{ kind: 'toner', name: 'Toners', add: 'a toner' }],
+  [{ kind: 'toner', name: $t('shelf.toners'), add: $t('shelf.aToner') }],
 ] as const
 const of = (kind: string) =>
   products.value
@@ -48,81 +50,112 @@ const of = (kind: string) =>
     )
 const label = (p: Product) => {
   if (p.kind === 'lightener')
-    return `1 : ${p.developer_parts}, ${p.label_max_min} min, up to ${p.max_volume} vol, ${p.max_volume_on_scalp} on the scalp${p.is_dark ? ', dark' : ''}`
+    return $t('shelf.1MinUpToVol', {
+      developer_parts: p.developer_parts,
+      label_max_min: p.label_max_min,
+      max_volume: p.max_volume,
+      max_volume_on_scalp: p.max_volume_on_scalp,
+      what: p.is_dark ? $t('shelf.dark') : '',
+    })
   if (p.kind === 'developer')
-    return `${levelText(p.volume_strength ?? 0)} vol${p.use && p.use !== 'both' ? `, for ${p.use} only` : ''}`
-  return `level ${levelText(p.level ?? 0)}, ${p.is_oxidative ? `1 : ${p.developer_parts}` : 'neat, no developer'}, ${p.label_max_min} min`
+    return $t('shelf.vol', {
+      volume_strength: levelText(p.volume_strength ?? 0),
+      what:
+        p.use && p.use !== 'both'
+          ? $t('shelf.forOnly', { use: p.use === 'toning' ? $t('shelf.toning') : $t('shelf.lightening') })
+          : '',
+    })
+  return $t('shelf.levelMin', {
+    level: levelText(p.level ?? 0),
+    what: p.is_oxidative ? `1 : ${p.developer_parts}` : $t('common.neatNoDeveloper'),
+    label_max_min: p.label_max_min,
+  })
 }
 const changed = async () => {
   opened.value = null
   adding.value = null
   await client.invalidateQueries()
 }
+/** Grams of the fullest of each kind: what the others' fill is drawn beside. */
+const fullest = computed(() => {
+  const most = (kind: string) => Math.max(...products.value.map((p) => (p.kind === kind ? (p.stock_g ?? 0) : 0)), 1)
+  return { lightener: most('lightener'), developer: most('developer'), toner: most('toner') }
+})
 </script>
 
 <template>
   <main id="main" class="mx-auto w-full max-w-[1240px] px-4 pt-2 pb-24 sm:px-6">
-    <h1 class="mb-4 text-[34px] leading-tight">Shelf</h1>
+    <h1 class="mb-4 text-[34px] leading-tight">{{ $t('common.shelf') }}</h1>
     <Wait
       v-if="!query.data.value"
       :is-loading="query.isLoading.value"
       :error="query.error.value"
-      what="The shelf"
+      :what="$t('shelf.theShelf')"
       @retry="query.refetch()"
     />
     <template v-else>
       <section
         v-if="low.length || orders.length"
-        class="mb-4 rounded-[7px] border-l-[8px] border-signal bg-panel px-4 py-3"
+        class="mb-4 rounded-[7px] border-s-[8px] border-signal bg-panel px-4 py-3"
         aria-labelledby="low"
       >
-        <h2 id="low" class="text-xl">To order</h2>
+        <h2 id="low" class="text-xl">{{ $t('shelf.toOrder') }}</h2>
         <ul class="mt-1 flex flex-wrap gap-x-6 gap-y-1">
           <li v-for="p in low" :key="p.key">
-            <strong>{{ p.name }}</strong> <span class="num">{{ grams(Math.max(p.stock_g ?? 0, 0)) }} g</span> left
+            <i18n-t keypath="shelf.left" scope="global"
+              ><template #name
+                ><strong>{{ p.name }}</strong></template
+              ><template #part2
+                ><span class="num">{{ weight(Math.max(p.stock_g ?? 0, 0)) }}</span></template
+              ></i18n-t
+            >
           </li>
           <li v-for="o in orders" :key="o" class="flex items-center gap-2">
             <strong>{{ o }}</strong>
-            <button type="button" class="min-h-9 underline underline-offset-4" @click="ordered(o)">ordered</button>
+            <button type="button" class="min-h-9 underline underline-offset-4" @click="ordered(o)">
+              {{ $t('shelf.ordered') }}
+            </button>
           </li>
         </ul>
       </section>
       <ShelfExchange v-if="isLead && products.length === 0" is-empty />
       <div class="grid items-start gap-4 lg:grid-cols-2">
-        <div v-for="(column, i) in columns" :key="i" class="flex flex-col gap-4">
+        <div v-for="(column, i) in columns" :key="i" class="flex min-w-0 flex-col gap-4">
           <section v-for="k in column" :key="k.kind" class="panel" :aria-label="k.name">
             <div class="mb-1 flex items-center">
               <h2 class="grow text-xl">{{ k.name }}</h2>
-              <button type="button" class="btn !min-h-11" @click="adding = k.kind">Add {{ k.add }}</button>
+              <button type="button" class="btn !min-h-11" @click="adding = k.kind">
+                {{ $t('shelf.add', { add: k.add }) }}
+              </button>
             </div>
             <p v-if="of(k.kind).length === 0" class="text-soft">
-              None yet; nothing can be {{ k.kind === 'toner' ? 'toned' : 'planned' }} without one.
+              {{ k.kind === 'toner' ? $t('shelf.noneYetNothingToned') : $t('shelf.noneYetNothingPlanned') }}
             </p>
             <ul>
               <li v-for="p in of(k.kind)" :key="p.key" class="border-t border-line">
                 <button
                   type="button"
-                  class="flex min-h-14 w-full items-center gap-3 py-1.5 text-left hover:bg-raised"
+                  class="flex min-h-14 w-full items-center gap-3 py-1.5 text-start hover:bg-raised"
                   @click="opened = p"
                 >
-                  <span
-                    v-if="p.hex"
-                    class="swatch size-9 shrink-0 rounded-full"
-                    :style="{ background: p.hex }"
-                    aria-hidden="true"
+                  <Vessel
+                    :kind="p.kind"
+                    :share="p.stock_g === null ? null : p.stock_g / fullest[p.kind]"
+                    :low="p.low_g === null ? null : p.low_g / fullest[p.kind]"
+                    :hex="p.hex"
                   />
                   <span class="min-w-0 grow"
                     ><span class="block truncate font-semibold">{{ p.name }}</span
                     ><span class="block truncate text-sm text-soft">{{ label(p) }}</span></span
                   >
-                  <span class="shrink-0 text-right leading-tight">
-                    <span v-if="p.stock_g === null" class="text-sm text-soft">not counted</span>
-                    <span v-else-if="p.stock_g < 0" class="text-sm font-semibold">count it again</span>
-                    <span v-else class="num block text-lg" :class="{ 'text-signal': p.is_low }"
-                      >{{ grams(p.stock_g) }} g</span
-                    >
+                  <span class="shrink-0 text-end leading-tight">
+                    <span v-if="p.stock_g === null" class="text-sm text-soft">{{ $t('shelf.notCounted') }}</span>
+                    <span v-else-if="p.stock_g < 0" class="text-sm font-semibold">{{ $t('shelf.countItAgain') }}</span>
+                    <span v-else class="num block text-lg" :class="{ 'text-signal': p.is_low }">{{
+                      weight(p.stock_g)
+                    }}</span>
                     <span v-if="p.price_per_g !== null" class="num block text-sm text-soft"
-                      >{{ (p.price_per_g * 100).toFixed(2) }} {{ query.data.value.currency }} / 100 g</span
+                      >{{ fixed(p.price_per_g * 100, 2) }} {{ query.data.value.currency }} / 100 g</span
                     >
                   </span>
                 </button>

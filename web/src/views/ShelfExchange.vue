@@ -6,6 +6,7 @@ import type { Schemas } from '../api/client'
 import { readText, saveText } from '../lib/files'
 import TablePreview from '../parts/TablePreview.vue'
 import { useNotices } from '../stores/notices'
+import { $t } from '../lib/i18n'
 
 /** The shelf out and in: a table for a spreadsheet, or a file for another studio. */
 defineProps<{ isEmpty: boolean }>()
@@ -45,19 +46,18 @@ const take = () =>
     const taken = await bringShelfIn(text.value)
     preview.value = null
     await client.invalidateQueries()
-    notices.say(`${taken.products} products stand on the shelf now.`)
+    notices.say($t('shelfExchange.productsStandOnTheShelf', { products: taken.products }))
   })
 </script>
 
 <template>
-  <section class="panel mb-4" aria-label="The shelf out and in">
+  <section class="panel mb-4" :aria-label="$t('shelfExchange.theShelfOutAndIn')">
     <p v-if="isEmpty" class="mb-3 text-lg">
-      Nothing stands here yet. Bring a table or another studio's file in, or add products one by one below: a lightener,
-      your developers, then the shades you tone with.
+      {{ $t('shelfExchange.nothingStandsHereYetBring') }}
     </p>
     <div class="flex flex-wrap items-center gap-2">
       <label class="btn" :class="{ 'btn-act': isEmpty }"
-        >{{ isBusy ? 'Reading …' : 'Bring a table or a file in'
+        >{{ isBusy ? $t('common.reading') : $t('shelfExchange.bringATableOrA')
         }}<input
           type="file"
           accept=".csv,.json,text/csv,application/json"
@@ -66,16 +66,16 @@ const take = () =>
           @change="look"
       /></label>
       <button type="button" class="btn" :disabled="isBusy" @click="save('csv')">
-        {{ isEmpty ? 'Save an empty table to fill' : 'Save as a table (CSV)' }}
+        {{ isEmpty ? $t('shelfExchange.saveAnEmptyTableTo') : $t('shelfExchange.saveAsATableCsv') }}
       </button>
       <button v-if="!isEmpty" type="button" class="btn" :disabled="isBusy" @click="save('file')">
-        Save for another studio
+        {{ $t('shelfExchange.saveForAnotherStudio') }}
       </button>
     </div>
     <TablePreview
       v-if="preview"
       :preview="preview"
-      what="products"
+      :what="$t('shelfExchange.products')"
       :is-busy="isBusy"
       @take="take"
       @leave="preview = null"

@@ -6,6 +6,8 @@ import { signIn } from '../api/queries'
 import { useAsking } from '../stores/asking'
 import { usePrefs } from '../stores/prefs'
 import Logo from '../parts/Logo.vue'
+import { changeLanguage } from '../lib/i18n'
+import LanguageChoice from '../parts/LanguageChoice.vue'
 
 const client = useQueryClient()
 const prefs = usePrefs()
@@ -44,11 +46,11 @@ const sendReset = async () => {
 <template>
   <main class="mx-auto flex min-h-dvh max-w-sm flex-col justify-center p-6">
     <Logo class="!size-14" />
-    <h1 class="mt-4 text-4xl" style="font-stretch: 118%">Fervens</h1>
-    <p class="mt-1 mb-8 text-soft">Every zone ready together, every tone the one you meant.</p>
+    <h1 class="mt-4 text-4xl" style="font-stretch: 118%">{{ $t('common.fervens') }}</h1>
+    <p class="mt-1 mb-8 text-soft">{{ $t('signIn.everyZoneReadyTogetherEvery') }}</p>
     <form v-if="!isForgotten" class="flex flex-col gap-4" @submit.prevent="send">
       <div>
-        <label class="label" for="username">Name</label>
+        <label class="label" for="username">{{ $t('common.name') }}</label>
         <input
           id="username"
           v-model="username"
@@ -60,7 +62,7 @@ const sendReset = async () => {
         />
       </div>
       <div>
-        <label class="label" for="password">Password</label>
+        <label class="label" for="password">{{ $t('common.password') }}</label>
         <input
           id="password"
           v-model="password"
@@ -71,7 +73,7 @@ const sendReset = async () => {
         />
       </div>
       <div v-if="needsCode">
-        <label class="label" for="code">Six digits from your phone, or a recovery code</label>
+        <label class="label" for="code">{{ $t('signIn.sixDigitsFromYourPhone') }}</label>
         <input
           id="code"
           v-model="code"
@@ -83,40 +85,44 @@ const sendReset = async () => {
         />
       </div>
       <label class="flex min-h-12 items-center gap-3"
-        ><input v-model="prefs.isStudios" type="checkbox" class="size-6 shrink-0" /><span
-          >This device is the studio's: stay signed in here</span
-        ></label
+        ><input v-model="prefs.isStudios" type="checkbox" class="size-6 shrink-0" /><span>{{
+          $t('common.thisDeviceIsTheStudio')
+        }}</span></label
       >
       <p v-if="asking.problem" class="rounded-[5px] bg-stop px-3 py-2 text-stop-ink" role="alert">
         {{ asking.problem }}
       </p>
-      <button class="btn btn-act" :disabled="asking.isBusy">{{ asking.isBusy ? 'Signing in …' : 'Sign in' }}</button>
-      <button type="button" class="min-h-12 text-left underline underline-offset-4" @click="isForgotten = true">
-        Password forgotten
+      <button class="btn btn-act" :disabled="asking.isBusy">
+        {{ asking.isBusy ? $t('signIn.signingIn') : $t('common.signIn') }}
+      </button>
+      <button type="button" class="min-h-12 text-start underline underline-offset-4" @click="isForgotten = true">
+        {{ $t('signIn.passwordForgotten') }}
       </button>
     </form>
     <form v-else class="flex flex-col gap-4" @submit.prevent="sendReset">
       <template v-if="wasSent">
         <p class="text-lg" role="status">
-          If a member has this address, a link is on its way there. It works for a day.
+          {{ $t('signIn.ifAMemberHasThis') }}
         </p>
       </template>
       <template v-else>
         <div>
-          <label class="label" for="email">Your mail address</label>
+          <label class="label" for="email">{{ $t('signIn.yourMailAddress') }}</label>
           <input id="email" v-model="email" class="field" type="email" autocomplete="email" required autofocus />
         </div>
         <p v-if="asking.problem" class="rounded-[5px] bg-stop px-3 py-2 text-stop-ink" role="alert">
           {{ asking.problem }}
         </p>
-        <button class="btn btn-act" :disabled="asking.isBusy">Send me a link</button>
-        <p class="text-sm text-soft">No address in your account? The owner of your studio can hand you a link.</p>
+        <button class="btn btn-act" :disabled="asking.isBusy">{{ $t('signIn.sendMeALink') }}</button>
+        <p class="text-sm text-soft">{{ $t('signIn.noAddressInYourAccount') }}</p>
       </template>
-      <button type="button" class="btn" @click="isForgotten = wasSent = false">Back to signing in</button>
+      <button type="button" class="btn" @click="isForgotten = wasSent = false">
+        {{ $t('signIn.backToSigningIn') }}
+      </button>
     </form>
-    <p class="mt-10 text-sm text-soft">
-      For professional use. The product's label, its safety data sheet, local codes and licensing outrank everything
-      shown here.
+    <LanguageChoice class="mt-8" @update:model-value="changeLanguage" />
+    <p class="mt-6 text-sm text-soft">
+      {{ $t('common.forProfessionalUseTheProduct') }}
     </p>
   </main>
 </template>

@@ -3,7 +3,7 @@ import type { EventData } from '../api/events'
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { countdown, minutesUntil } from '../lib/time'
-import { grabs } from '../lib/words'
+import { grabs, undertoneName } from '../lib/words'
 import Choice from '../parts/Choice.vue'
 import HairStrand from '../parts/HairStrand.vue'
 import Sheet from '../parts/Sheet.vue'
@@ -47,23 +47,22 @@ const longer = computed(() => [2, 4, 6].map((m) => Math.round(onFor.value + m)).
   <Sheet
     :is-open="lane !== null"
     :title="shown?.name ?? ''"
-    :subtitle="clock?.formula_name ?? (shown ? `${shown.level}, ${shown.undertone}` : '')"
+    :subtitle="clock?.formula_name ?? (shown ? `${shown.level}, ${undertoneName(shown.undertone)}` : '')"
     @close="emit('close')"
   >
     <div v-if="shown" class="flex flex-col gap-5">
       <template v-if="clock && isOn">
-        <p v-if="clock.warning" class="rounded-[5px] border-l-[8px] border-ink bg-raised p-3 text-lg">
+        <p v-if="clock.warning" class="rounded-[5px] border-s-[8px] border-ink bg-raised p-3 text-lg">
           {{ clock.warning }} {{ clock.warning_help }}
         </p>
         <HairStrand
           v-if="lies"
           :colours="lies"
           :seed="looks?.seed ?? 1"
-          is-wet
-          label="A low strand, rinsed and dabbed dry"
+          :label="$t('strandLook.aLowStrandRinsedAnd')"
         />
         <fieldset>
-          <legend class="label">Rinse one low strand, dab it dry: which does it look like?</legend>
+          <legend class="label">{{ $t('strandLook.rinseOneLowStrandDab') }}</legend>
           <div class="flex gap-1">
             <button
               v-for="s in clock.strand_scale"
@@ -72,30 +71,41 @@ const longer = computed(() => [2, 4, 6].map((m) => Math.round(onFor.value + m)).
               class="swatch h-24 grow rounded-[4px]"
               :class="{ 'ring-[3px] ring-ink ring-offset-2 ring-offset-panel': s.is_expected }"
               :style="{ background: s.hex }"
-              :aria-label="s.is_expected ? 'As expected by now' : `Dye at ${Math.round(s.deposit_share * 100)} %`"
+              :aria-label="
+                s.is_expected
+                  ? $t('strandLook.asExpectedByNow')
+                  : $t('strandLook.dyeAt', { deposit_share: Math.round(s.deposit_share * 100) })
+              "
               :disabled="isBusy"
               @click="emit('seen', s.deposit_share)"
             />
           </div>
           <p class="mt-1 flex justify-between text-sm text-soft">
-            <span>paler</span><span>ringed: as expected by now</span><span>deeper</span>
+            <span>{{ $t('strandLook.paler') }}</span><span>{{ $t('strandLook.ringedAsExpectedByNow') }}</span
+            ><span>{{ $t('common.deeper') }}</span>
           </p>
         </fieldset>
         <p v-if="clock.strand_count" class="text-lg">
-          {{ clock.strand_count === 1 ? 'One strand' : `${clock.strand_count} strands` }} rinsed: this hair takes
-          <strong class="num"
-            >{{ Math.round((clock.uptake.likely - 1) * 100) >= 0 ? '+' : '−'
-            }}{{ Math.abs(Math.round((clock.uptake.likely - 1) * 100)) }} %</strong
-          >; ready in <strong class="num">{{ countdown(minutesUntil(clock.due_at, now)) }}</strong>.
+          <i18n-t keypath="strandLook.rinsedThisHairTakesReady" scope="global"
+            ><template #what>{{ $t('strandLook.strandsRinsed', clock.strand_count) }}</template
+            ><template #part1
+              ><strong class="num"
+                >{{ Math.round((clock.uptake.likely - 1) * 100) >= 0 ? '+' : '−'
+                }}{{ Math.abs(Math.round((clock.uptake.likely - 1) * 100)) }} %</strong
+              ></template
+            ><template #due_at
+              ><strong class="num">{{ countdown(minutesUntil(clock.due_at, now)) }}</strong></template
+            ></i18n-t
+          >
         </p>
         <div>
-          <p class="label">It needs longer: pull the product back over</p>
+          <p class="label">{{ $t('strandLook.itNeedsLongerPullThe') }}</p>
           <div class="flex flex-wrap gap-2">
             <button v-for="m in longer" :key="m" type="button" class="btn" :disabled="isBusy" @click="emit('pull', m)">
-              {{ m }} min in all
+              {{ $t('strandLook.minInAll', { m }) }}
             </button>
             <p v-if="!longer.length" class="text-soft">
-              The label allows {{ longest.toFixed(0) }} min; there is no more time.
+              {{ $t('strandLook.theLabelAllowsMinThere', { longest: longest.toFixed(0) }) }}
             </p>
           </div>
         </div>
@@ -106,27 +116,27 @@ const longer = computed(() => [2, 4, 6].map((m) => Math.round(onFor.value + m)).
           :disabled="isBusy"
           @click="emit('rinse')"
         >
-          Rinsed
+          {{ $t('common.rinsed') }}
         </button>
-        <p class="text-sm text-soft">No cap and no heat on a toner: it makes a stain that later refuses to lift.</p>
+        <p class="text-sm text-soft">{{ $t('strandLook.noCapAndNoHeat') }}</p>
       </template>
       <template v-else-if="!clock">
         <p class="text-lg">{{ shown.says }}.</p>
-        <button type="button" class="btn" @click="emit('read')">Read it again</button>
+        <button type="button" class="btn" @click="emit('read')">{{ $t('strandLook.readItAgain') }}</button>
         <div>
           <Choice
             :model-value="grab"
-            legend="Porosity probe: a violet shampoo took"
+            :legend="$t('strandLook.porosityProbeAVioletShampoo')"
             :options="grabs"
             @update:model-value="(g) => emit('probe', g)"
           />
           <p class="mt-1 text-sm text-soft">
-            Wash a little in, a minute, rinse: where it grabbed, the hair takes toner sooner and deeper.
+            {{ $t('strandLook.washALittleInA') }}
           </p>
           <p v-if="shown.probe_change" class="mt-2 text-lg font-semibold">{{ shown.probe_change }}</p>
         </div>
       </template>
-      <p v-else class="text-lg">Rinsed after {{ clock.on_min.toFixed(0) }} min.</p>
+      <p v-else class="text-lg">{{ $t('strandLook.rinsedAfterMin', { on_min: clock.on_min.toFixed(0) }) }}</p>
     </div>
   </Sheet>
 </template>

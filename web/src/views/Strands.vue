@@ -24,7 +24,7 @@ const natural = useQuery(queries.palette(null))
       v-else
       :is-loading="service.isLoading.value || shelf.isLoading.value"
       :error="service.error.value ?? shelf.error.value"
-      what="The bench"
+      :what="$t('strands.theBench')"
       @retry="service.refetch()"
     />
   </main>

@@ -17,8 +17,8 @@ const isLead = computed(() => isOwner.value || session.data.value?.role === 'tec
 
 <template>
   <main id="main" class="mx-auto w-full max-w-[1240px] px-4 pt-2 pb-24 sm:px-6">
-    <h1 class="mb-4 text-[34px] leading-tight">Studio</h1>
-    <p v-if="!isOwner" class="mb-4 text-soft">Members, settings, the archive and the audit trail are the owner's.</p>
+    <h1 class="mb-4 text-[34px] leading-tight">{{ $t('common.studio') }}</h1>
+    <p v-if="!isOwner" class="mb-4 text-soft">{{ $t('studio.membersSettingsTheArchiveAnd') }}</p>
     <div class="grid items-start gap-4 lg:grid-cols-2">
       <div class="grid gap-4">
         <StudioSettings :is-locked="!isOwner" />

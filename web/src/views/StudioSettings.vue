@@ -5,6 +5,7 @@ import { afterwards, changeStudio } from '../api/afterwards'
 import type { Schemas } from '../api/client'
 import { bowlStyles, delicateWays, orderWays, steps } from '../lib/words'
 import { useNotices } from '../stores/notices'
+import { $t } from '../lib/i18n'
 
 /** The studio's name and what it plans with. */
 defineProps<{ isLocked: boolean }>()
@@ -43,14 +44,14 @@ const form = reactive({
 })
 /** Shares are told in percent of a foil's time. */
 const hands = [
-  { field: 'root_share' as const, name: 'Roots', isShare: true, least: 10, most: 150 },
-  { field: 'band_share' as const, name: 'Bands', isShare: true, least: 10, most: 150 },
-  { field: 'open_air_share' as const, name: 'Open air', isShare: true, least: 10, most: 150 },
-  { field: 'tone_share' as const, name: 'Toner', isShare: true, least: 5, most: 100 },
-  { field: 'rinse_min' as const, name: 'A trip to the basin', isShare: false, least: 1, most: 30 },
-  { field: 'mix_min' as const, name: 'One bowl mixed', isShare: false, least: 0.5, most: 15 },
-  { field: 'change_min' as const, name: 'To the next zone', isShare: false, least: 0, most: 15 },
-  { field: 'look_min' as const, name: 'One lane looked at', isShare: false, least: 0.1, most: 5 },
+  { field: 'root_share' as const, name: $t('common.roots'), isShare: true, least: 10, most: 150 },
+  { field: 'band_share' as const, name: $t('common.bands'), isShare: true, least: 10, most: 150 },
+  { field: 'open_air_share' as const, name: $t('common.openAir'), isShare: true, least: 10, most: 150 },
+  { field: 'tone_share' as const, name: $t('common.toner'), isShare: true, least: 5, most: 100 },
+  { field: 'rinse_min' as const, name: $t('studioSettings.aTripToTheBasin'), isShare: false, least: 1, most: 30 },
+  { field: 'mix_min' as const, name: $t('studioSettings.oneBowlMixed'), isShare: false, least: 0.5, most: 15 },
+  { field: 'change_min' as const, name: $t('studioSettings.toTheNextZone'), isShare: false, least: 0, most: 15 },
+  { field: 'look_min' as const, name: $t('studioSettings.oneLaneLookedAt'), isShare: false, least: 0.1, most: 5 },
 ]
 const shown = (h: (typeof hands)[number]) => {
   const value = form.hands[h.field]
@@ -61,14 +62,14 @@ const told = (h: (typeof hands)[number], text: string) => {
   if (text !== '') form.hands[h.field] = h.isShare ? value / 100 : value
 }
 const schools = [
-  { field: 'step' as const, name: 'Developers', ways: steps },
-  { field: 'bowl_style' as const, name: 'Bowls', ways: bowlStyles },
-  { field: 'delicate_way' as const, name: 'Delicate hair', ways: delicateWays },
+  { field: 'step' as const, name: $t('common.developers'), ways: steps },
+  { field: 'bowl_style' as const, name: $t('common.bowls'), ways: bowlStyles },
+  { field: 'delicate_way' as const, name: $t('common.delicateHair'), ways: delicateWays },
 ]
 const weakest = [
-  { field: 'weakest_natural' as const, name: 'natural hair' },
-  { field: 'weakest_worn' as const, name: 'light, fine or porous' },
-  { field: 'weakest_old_dye' as const, name: 'old dye' },
+  { field: 'weakest_natural' as const, name: $t('studioSettings.naturalHair') },
+  { field: 'weakest_worn' as const, name: $t('studioSettings.lightFineOrPorous') },
+  { field: 'weakest_old_dye' as const, name: $t('studioSettings.oldDye') },
 ]
 watch(query.data, (s) => s && Object.assign(form, s, { hands: { ...s.hands }, school: { ...s.school } }), {
   immediate: true,
@@ -85,7 +86,7 @@ const save = async () => {
       idle_min: Number(form.idle_min),
     })
     await client.invalidateQueries()
-    notices.say('Kept.')
+    notices.say($t('common.kept'))
   } catch (error) {
     notices.fail(error)
   }
@@ -94,19 +95,31 @@ const save = async () => {
 
 <template>
   <form class="panel" aria-labelledby="settings" @submit.prevent="save">
-    <h2 id="settings" class="mb-3 text-xl">Settings</h2>
-    <fieldset class="grid grid-cols-2 gap-3" :disabled="isLocked">
+    <h2 id="settings" class="mb-3 text-xl">{{ $t('studioSettings.settings') }}</h2>
+    <p v-if="isLocked" class="mb-3 text-soft">{{ $t('studioSettings.onlyAnOwnerChangesThese') }}</p>
+    <fieldset class="grid grid-cols-2 gap-3" :class="{ 'read-only': isLocked }" :disabled="isLocked">
       <div class="col-span-2">
-        <label class="label" for="s-name">Name</label
-        ><input id="s-name" v-model="form.name" class="field" required maxlength="80" />
+        <label class="label" for="s-name">{{ $t('common.name') }}</label><input
+          id="s-name"
+          v-model="form.name"
+          class="field"
+          required
+          maxlength="80"
+        />
       </div>
       <div>
-        <label class="label" for="s-pace">Pace, minutes a section</label
-        ><input id="s-pace" v-model="form.pace_min_per_foil" class="field" type="number" min="0.1" max="6" step="0.1" />
+        <label class="label" for="s-pace">{{ $t('common.paceMinutesASection') }}</label><input
+          id="s-pace"
+          v-model="form.pace_min_per_foil"
+          class="field"
+          type="number"
+          min="0.1"
+          max="6"
+          step="0.1"
+        />
       </div>
       <div>
-        <label class="label" for="s-growth">Growth, mm a month</label
-        ><input
+        <label class="label" for="s-growth">{{ $t('common.growthMmAMonth') }}</label><input
           id="s-growth"
           v-model="form.growth_mm_per_month"
           class="field"
@@ -117,16 +130,25 @@ const save = async () => {
         />
       </div>
       <div class="col-span-2">
-        <p class="label">Weakest developer proposed to lighten with, vol</p>
+        <p class="label">{{ $t('studioSettings.weakestDeveloperProposedToLighten') }}</p>
         <div class="grid grid-cols-3 gap-3">
           <div v-for="w in weakest" :key="w.field">
-            <label class="text-sm text-soft" :for="w.field">On {{ w.name }}</label
-            ><input :id="w.field" v-model="form[w.field]" class="field" type="number" min="0.5" max="40" step="0.5" />
+            <label class="text-sm text-soft" :for="w.field">{{
+              $t('studioSettings.on', { name: w.name })
+            }}</label><input
+              :id="w.field"
+              v-model="form[w.field]"
+              class="field"
+              type="number"
+              min="0.5"
+              max="40"
+              step="0.5"
+            />
           </div>
         </div>
       </div>
       <div class="col-span-2">
-        <p class="label">With what your plans begin; each head may differ</p>
+        <p class="label">{{ $t('studioSettings.withWhatYourPlansBegin') }}</p>
         <div class="grid grid-cols-2 gap-3">
           <div v-for="s in schools" :key="s.field">
             <label class="text-sm text-soft" :for="`school-${s.field}`">{{ s.name }}</label><select
@@ -138,26 +160,36 @@ const save = async () => {
             </select>
           </div>
           <div>
-            <label class="text-sm text-soft" for="school-order">Order</label
-            ><select id="school-order" v-model="form.school.order_way" class="field">
-              <option :value="null">As proposed</option>
+            <label class="text-sm text-soft" for="school-order">{{ $t('common.order') }}</label><select
+              id="school-order"
+              v-model="form.school.order_way"
+              class="field"
+            >
+              <option :value="null">{{ $t('common.asProposed') }}</option>
               <option v-for="(name, way) in orderWays" :key="way" :value="way">{{ name }}</option>
             </select>
           </div>
           <div>
-            <label class="text-sm text-soft" for="school-hands">Hands</label
-            ><select id="school-hands" v-model.number="form.school.hands" class="field">
-              <option :value="1">Alone</option>
-              <option :value="2">With an assistant</option>
+            <label class="text-sm text-soft" for="school-hands">{{ $t('common.hands') }}</label><select
+              id="school-hands"
+              v-model.number="form.school.hands"
+              class="field"
+            >
+              <option :value="1">{{ $t('common.alone') }}</option>
+              <option :value="2">{{ $t('common.withAnAssistant') }}</option>
             </select>
           </div>
           <label class="flex min-h-12 items-center gap-3 self-end"
-            ><input v-model="form.school.has_additive" type="checkbox" class="size-6" />Bond additive</label
+            ><input v-model="form.school.has_additive" type="checkbox" class="size-6" />{{
+              $t('common.bondAdditive')
+            }}</label
           >
         </div>
       </div>
       <div v-for="isShare in [true, false]" :key="String(isShare)" class="col-span-2">
-        <p class="label">{{ isShare ? 'A section, % of the time one in foil takes' : 'The hands, minutes' }}</p>
+        <p class="label">
+          {{ isShare ? $t('studioSettings.aSectionOfTheTime') : $t('studioSettings.theHandsMinutes') }}
+        </p>
         <div class="grid grid-cols-4 gap-3">
           <div v-for="h in hands.filter((x) => x.isShare === isShare)" :key="h.field">
             <label class="text-sm text-soft" :for="h.field">{{ h.name }}</label><input
@@ -174,19 +206,32 @@ const save = async () => {
         </div>
       </div>
       <div>
-        <label class="label" for="s-currency">Currency</label
-        ><input id="s-currency" v-model="form.currency" class="field" maxlength="8" />
+        <label class="label" for="s-currency">{{ $t('studioSettings.currency') }}</label><input
+          id="s-currency"
+          v-model="form.currency"
+          class="field"
+          maxlength="8"
+        />
       </div>
       <div>
-        <label class="label" for="s-idle">Signed out elsewhere after, min</label
-        ><input id="s-idle" v-model="form.idle_min" class="field" type="number" min="15" max="720" step="15" />
+        <label class="label" for="s-idle">{{ $t('studioSettings.signedOutElsewhereAfterMin') }}</label><input
+          id="s-idle"
+          v-model="form.idle_min"
+          class="field"
+          type="number"
+          min="15"
+          max="720"
+          step="15"
+        />
       </div>
       <label class="col-span-2 flex min-h-12 items-center gap-3"
-        ><input v-model="form.demands_second_factor" type="checkbox" class="size-6 shrink-0" /><span
-          >Everyone here needs a second factor</span
-        ></label
+        ><input v-model="form.demands_second_factor" type="checkbox" class="size-6 shrink-0" /><span>{{
+          $t('studioSettings.everyoneHereNeedsASecond')
+        }}</span></label
       >
-      <div class="col-span-2 flex items-end"><button v-if="!isLocked" class="btn btn-act w-full">Keep</button></div>
+      <div class="col-span-2 flex items-end">
+        <button v-if="!isLocked" class="btn btn-act w-full">{{ $t('common.keep') }}</button>
+      </div>
     </fieldset>
   </form>
 </template>

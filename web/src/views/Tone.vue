@@ -18,6 +18,7 @@ import OwnFormula from './OwnFormula.vue'
 import ShadowSheet from './ShadowSheet.vue'
 import ToneBoard from './ToneBoard.vue'
 import WishSheet from './WishSheet.vue'
+import { $t } from '../lib/i18n'
 
 const route = useRoute()
 const id = String(route.params.id)
@@ -40,7 +41,7 @@ const onHair = computed(() => lanes.value.filter((l) => l.toner && !l.toner.rins
 useAttention(
   () => dueAtBasin(step.value?.acts ?? []),
   () => clock.now,
-  () => 'Tone',
+  () => $t('common.tone'),
 )
 /** Parts the wish sheet is opened for; none for all of the head. */
 const wished = ref<string[]>([])
@@ -49,18 +50,18 @@ const openWish = (keys: readonly string[]) => {
   sheet.value = 'wish'
 }
 const wish = async (values: EventData<'WishSet'>) => {
-  if (await acts.act('WishSet', values, 'The wish is set.')) sheet.value = ''
+  if (await acts.act('WishSet', values, $t('tone.theWishIsSet'))) sheet.value = ''
 }
 const order = async (what: string) => {
   try {
     await wantToOrder(what)
-    notices.say('On the order list, at the top of the shelf.', () => void wantToOrder(what, false))
+    notices.say($t('tone.onTheOrderListAt'), () => void wantToOrder(what, false))
   } catch (error) {
     notices.fail(error)
   }
 }
 const shadow = async (values: EventData<'ShadowSet'>) => {
-  if (await acts.act('ShadowSet', values, values.length_mm ? 'Root shadow planned.' : 'No root shadow.'))
+  if (await acts.act('ShadowSet', values, values.length_mm ? $t('tone.rootShadowPlanned') : $t('tone.noRootShadow')))
     sheet.value = ''
 }
 const useOwn = async (values: EventData<'ToneFormulaSet'>, said: string) => {
@@ -70,19 +71,22 @@ const useOwn = async (values: EventData<'ToneFormulaSet'>, said: string) => {
 
 <template>
   <main id="main" class="mx-auto w-full max-w-[1320px] px-4 pt-3 pb-28 sm:px-6">
-    <h1 class="sr-only">Tone</h1>
+    <h1 class="sr-only">{{ $t('common.tone') }}</h1>
     <Wait
       v-if="!query.data.value"
       :is-loading="query.isLoading.value"
       :error="query.error.value"
-      what="The tone"
+      :what="$t('tone.theTone')"
       @retry="query.refetch()"
     />
     <p v-else-if="!step || lanes.length === 0" class="panel mt-6 text-lg">
-      No zone is rinsed yet; toner is chosen for what the hair became.
-      <RouterLink class="font-bold underline underline-offset-4" :to="{ name: 'service', params: { id } }"
-        >Back to where the service stands</RouterLink
-      >.
+      <i18n-t keypath="tone.noZoneIsRinsedYet" scope="global"
+        ><template #part1
+          ><RouterLink class="font-bold underline underline-offset-4" :to="{ name: 'service', params: { id } }">{{
+            $t('common.backToWhereTheService')
+          }}</RouterLink></template
+        ></i18n-t
+      >
     </p>
     <template v-else>
       <p
@@ -90,14 +94,17 @@ const useOwn = async (values: EventData<'ToneFormulaSet'>, said: string) => {
         class="mb-3 rounded-[5px] bg-stop px-4 py-3 text-lg font-semibold text-stop-ink"
         role="alert"
       >
-        No toner of the shelf may be used: {{ step.blocked }}
+        {{ $t('tone.noTonerOfTheShelf', { blocked: step.blocked }) }}
       </p>
       <p
         v-else-if="step.is_wash_only"
-        class="mb-3 rounded-[5px] border-l-[8px] border-ink bg-panel px-4 py-3 text-lg font-semibold"
+        class="mb-3 rounded-[5px] border-s-[8px] border-ink bg-panel px-4 py-3 text-lg font-semibold"
       >
-        No oxidative toner on this person: pigmented shampoo and conditioner only.
-        <span class="font-normal text-soft">{{ step.shelf.find((s) => s.blocked)?.blocked }}</span>
+        <i18n-t keypath="tone.noOxidativeTonerOnThis" scope="global"
+          ><template #blocked
+            ><span class="font-normal text-soft">{{ step.shelf.find((s) => s.blocked)?.blocked }}</span></template
+          ></i18n-t
+        >
       </p>
       <ToneBoard
         :service-id="id"
@@ -112,7 +119,7 @@ const useOwn = async (values: EventData<'ToneFormulaSet'>, said: string) => {
           v-if="hasOpen || unread.length || query.data.value.open_zones.length"
           class="mb-3 flex flex-wrap items-center gap-x-3 gap-y-2"
           role="group"
-          aria-label="Wishes"
+          :aria-label="$t('tone.wishes')"
         >
           <button
             v-for="w in step.wishes"
@@ -123,23 +130,24 @@ const useOwn = async (values: EventData<'ToneFormulaSet'>, said: string) => {
             @click="openWish(step.wishes.length > 1 ? w.keys : [])"
           >
             <span class="swatch h-10 w-14 rounded-[3px]" :style="{ background: w.hex }" /><span
-              class="text-left leading-tight"
+              class="text-start leading-tight"
               ><span class="block">{{ wishName(w.wish) }}</span
               ><span class="block text-sm font-normal text-soft">{{
-                w.names.length > 2 ? `${w.names.length} parts` : w.names.join(', ')
+                w.names.length > 2 ? $t('common.parts', { count: w.names.length }) : w.names.join(', ')
               }}</span></span
             >
           </button>
           <span v-if="step.flat_hex" class="flex items-center gap-2 text-sm text-soft"
-            ><span class="swatch h-6 w-8 rounded-[3px]" :style="{ background: step.flat_hex }" />flat grey, with no
-            warmth put back</span
-          >
-          <Tick v-model="isBright" class="!min-h-11">Stay bright</Tick>
-          <p v-if="query.data.value.open_zones.length" class="ml-auto font-semibold">
-            Still lifting: {{ query.data.value.open_zones.join(', ') }}
+            ><i18n-t keypath="tone.flatGreyWithNoWarmth" scope="global"
+              ><template #part1
+                ><span class="swatch h-6 w-8 rounded-[3px]" :style="{ background: step.flat_hex }" /></template></i18n-t
+          ></span>
+          <Tick v-model="isBright" class="!min-h-11">{{ $t('tone.stayBright') }}</Tick>
+          <p v-if="query.data.value.open_zones.length" class="ms-auto font-semibold">
+            {{ $t('common.stillLifting', { open_zones: query.data.value.open_zones.join(', ') }) }}
           </p>
-          <p v-else-if="unread.length && !isFiled" class="ml-auto font-semibold">
-            {{ unread.length }} {{ unread.length === 1 ? 'zone is' : 'zones are' }} not read since the rinse
+          <p v-else-if="unread.length && !isFiled" class="ms-auto font-semibold">
+            {{ $t('tone.notReadSinceTheRinse', unread.length) }}
           </p>
         </div>
         <ToneBowls
@@ -154,9 +162,7 @@ const useOwn = async (values: EventData<'ToneFormulaSet'>, said: string) => {
         />
       </ToneBoard>
       <p class="mt-4 text-sm text-soft">
-        Sections of about 3 mm, barrier cream on the skin, no cotton at the hairline. A toner looks far too dark on the
-        head: rinse one low strand and look. No cap, no heat on a toner: it makes a stain that later refuses to lift.
-        Follow the label; patch test 48 h before oxidative toner, as it says.
+        {{ $t('tone.sectionsOfAbout3Mm') }}
       </p>
       <FootBar>
         <template #undo
@@ -166,21 +172,22 @@ const useOwn = async (values: EventData<'ToneFormulaSet'>, said: string) => {
             :disabled="!undone || acts.isBusy.value"
             @click="undone && acts.undo(undone)"
           >
-            Undo<span v-if="undone" class="hidden max-w-72 truncate font-normal text-soft sm:inline">{{
+            {{ $t('common.undo')
+            }}<span v-if="undone" class="hidden max-w-72 truncate font-normal text-soft sm:inline">{{
               undone.text
             }}</span>
           </button></template
         >
         <template #says
-          ><p class="hidden grow text-right text-soft sm:block">
-            {{ onHair.length ? `Toner on ${onHair.length} of ${lanes.length}` : '' }}
+          ><p class="hidden grow text-end text-soft sm:block">
+            {{ onHair.length ? $t('tone.tonerOnOf', { count: onHair.length, count2: lanes.length }) : '' }}
           </p></template
         >
         <RouterLink
-          class="btn ml-auto px-8 text-lg whitespace-nowrap"
+          class="btn ms-auto px-8 text-lg whitespace-nowrap"
           :class="{ 'btn-act': !step.acts.length }"
           :to="{ name: 'record', params: { id } }"
-          >To the record</RouterLink
+          >{{ $t('common.toTheRecord') }}</RouterLink
         >
       </FootBar>
       <WishSheet

@@ -10,6 +10,7 @@ import { useClock } from '../stores/clock'
 import { usePractice } from '../stores/practice'
 import ReadResult from './ReadResult.vue'
 import StrandLook from './StrandLook.vue'
+import { $t } from '../lib/i18n'
 
 /** Zones at the basin with their clocks and what is done to them; the same at the chair and at the tone. */
 const props = defineProps<{
@@ -31,12 +32,12 @@ const readLane = computed(() => props.step.lanes.find((l) => l.key === reading.v
 
 const names = computed(() => Object.fromEntries(props.step.lanes.map((l) => [l.id, l.name])))
 const many = (ids: readonly string[]) =>
-  ids.length > 3 ? `${ids.length} parts` : ids.map((id) => names.value[id] ?? id).join(', ')
+  ids.length > 3 ? $t('common.parts', { count: ids.length }) : ids.map((id) => names.value[id] ?? id).join(', ')
 const apply = async (number: number | null, ids: string[], before: readonly number[] = []) => {
   const bowl = props.step.bowls.find((b) => b.number === number)
   if (!bowl || !ids.length) return
   const values = bowlApplied(props.step, bowl, ids, before)
-  await acts.act('ToneBowlApplied', values, `Bowl ${bowl.number} is on ${many(ids)}.`)
+  await acts.act('ToneBowlApplied', values, $t('toneBoard.bowlIsOn', { number: bowl.number, ids: many(ids) }))
 }
 type Toning = 'TonerStrandRead' | 'TonerPulledBack'
 const say = <K extends Toning>(
@@ -45,12 +46,13 @@ const say = <K extends Toning>(
   said: string,
   more: Omit<EventData<K>, 'zone_key' | 'part'>,
 ) => acts.act(kind, { zone_key: lane.key, part: lane.part, ...more } as EventData<K>, `${lane.name}: ${said}`)
-const emulsify = (ids: string[]) => acts.act('TonersEmulsified', { ids }, `Emulsified: ${many(ids)}.`)
+const emulsify = (ids: string[]) =>
+  acts.act('TonersEmulsified', { ids }, $t('toneBoard.emulsified', { ids: many(ids) }))
 const rinse = async (ids: string[]) => {
-  if (await acts.act('TonersRinsed', { ids }, `Toner rinsed: ${many(ids)}.`)) opened.value = null
+  if (await acts.act('TonersRinsed', { ids }, $t('toneBoard.tonerRinsed', { ids: many(ids) }))) opened.value = null
 }
 const pull = async (minutes: number) => {
-  if (openLane.value && (await say('TonerPulledBack', openLane.value, 'pulled back over.', { minutes })))
+  if (openLane.value && (await say('TonerPulledBack', openLane.value, $t('toneBoard.pulledBackOver'), { minutes })))
     opened.value = null
 }
 const doAct = async (act: Schemas['ToneAct'], ids: string[]) => {
@@ -62,14 +64,16 @@ const doAct = async (act: Schemas['ToneAct'], ids: string[]) => {
   else await rinse(ids)
 }
 const read = async (values: Read) => {
-  if (
-    readLane.value &&
-    (await acts.act('ReadingTaken', values, `${readLane.value.name} read at ${String(values.level)}.`))
-  )
-    reading.value = null
+  if (readLane.value && (await acts.read(values, readLane.value.name))) reading.value = null
+}
+const seen = async (share: number) => {
+  const lane = opened.value ? openLane.value : null
+  if (lane && (await say('TonerStrandRead', lane, $t('toneBoard.strandNoted'), { deposit_share: share })))
+    opened.value = null
 }
 const note = (values: Noted) =>
-  readLane.value && acts.act('HairNoted', { zone_key: readLane.value.key, ...values }, `${readLane.value.name}: noted.`)
+  readLane.value &&
+  acts.act('HairNoted', { zone_key: readLane.value.key, ...values }, $t('common.noted', { name: readLane.value.name }))
 </script>
 
 <template>
@@ -107,7 +111,7 @@ const note = (values: Noted) =>
       :is-busy="acts.isBusy.value"
       :looks="practice.of(serviceId)?.toned.find((t) => t.key === openLane?.id) ?? null"
       @close="opened = null"
-      @seen="(share) => openLane && say('TonerStrandRead', openLane, 'strand noted.', { deposit_share: share })"
+      @seen="seen"
       @pull="pull"
       @rinse="openLane && rinse([openLane.id])"
       @probe="

@@ -82,11 +82,23 @@ const takeMeasured = () => {
 </script>
 
 <template>
-  <Sheet :is-open="isOpen" title="The wish" subtitle="tap the colour it is to end at" @close="emit('close')">
+  <Sheet
+    :is-open="isOpen"
+    :title="$t('common.theWish')"
+    :subtitle="$t('wishSheet.tapTheColourItIs')"
+    @close="emit('close')"
+  >
     <div class="flex flex-col gap-5">
       <fieldset v-if="parts.length > 1">
         <legend class="label">
-          For {{ chosen.length === parts.length ? 'all of the head' : `${chosen.length} parts` }}
+          {{
+            $t('wishSheet.for', {
+              what:
+                chosen.length === parts.length
+                  ? $t('wishSheet.allOfTheHead')
+                  : $t('common.parts', { count: chosen.length }),
+            })
+          }}
         </legend>
         <div class="flex flex-wrap gap-1.5">
           <button
@@ -111,13 +123,13 @@ const takeMeasured = () => {
         </thead>
         <tbody>
           <tr v-for="[name, cells] in rows" :key="name">
-            <th scope="row" class="narrow text-left text-[15px] font-medium first-letter:uppercase">{{ name }}</th>
+            <th scope="row" class="narrow text-start text-[15px] font-medium first-letter:uppercase">{{ name }}</th>
             <td v-for="c in cells" :key="c.level" class="p-0">
               <button
                 type="button"
                 class="swatch h-10 w-full rounded-[3px]"
                 :style="{ background: c.hex, color: inkOn(c.hex) }"
-                :aria-label="`${name} at ${levelText(c.level)}`"
+                :aria-label="$t('wishSheet.at', { name, level: levelText(c.level) })"
                 :aria-pressed="isNow(c)"
                 :disabled="isBusy || chosen.length === 0"
                 @click="pick(c)"
@@ -134,13 +146,13 @@ const takeMeasured = () => {
             ><span class="grow" :style="{ background: step.wanted_hex }" /><span
               class="grow"
               :style="{ background: step.flat_hex }" /></span
-          >White with a little warmth put back, beside flat grey
+          >{{ $t('wishSheet.whiteWithALittleWarmth') }}
         </p>
-        <Tick v-model="isWarmthBack">Put the little warmth back (tap the colour again)</Tick>
+        <Tick v-model="isWarmthBack">{{ $t('wishSheet.putTheLittleWarmthBack') }}</Tick>
       </div>
       <div v-if="hasReader" class="flex flex-wrap items-center gap-3">
         <button type="button" class="btn" @click="useReader">
-          {{ measured ? 'Measure again' : 'Measure a reference strand' }}
+          {{ measured ? $t('common.measureAgain') : $t('wishSheet.measureAReferenceStrand') }}
         </button>
         <template v-if="measured">
           <span class="swatch h-9 w-12 rounded-[3px]" :style="{ background: measured.hex }" />
@@ -148,7 +160,9 @@ const takeMeasured = () => {
             >L* {{ measured.lab[0]?.toFixed(0) }}, a* {{ measured.lab[1]?.toFixed(0) }}, b*
             {{ measured.lab[2]?.toFixed(0) }}</span
           >
-          <button type="button" class="btn btn-act" :disabled="isBusy" @click="takeMeasured">Wish this</button>
+          <button type="button" class="btn btn-act" :disabled="isBusy" @click="takeMeasured">
+            {{ $t('wishSheet.wishThis') }}
+          </button>
         </template>
       </div>
     </div>

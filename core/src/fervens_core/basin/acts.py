@@ -32,15 +32,17 @@ def tone_acts(lanes: Sequence[ToneLane], session: ToneSession | None, now: datet
     left = [(x, c) for x, c in on if now < c.label_at]
     emulsify = [(x, c) for x, c in left if c.emulsify_at and not c.strand_count and c.emulsify_at < c.due_at]
     if emulsify:
-        # all of it is worked through once all of it is on
-        due = max([min(c.emulsify_at for _, c in emulsify if c.emulsify_at), *to_go_on])
+        # all of it is worked through once all of it is on; what goes on after its rinse is another go
+        ready = min(c.due_at for _, c in emulsify)
+        due = max([min(c.emulsify_at for _, c in emulsify if c.emulsify_at), *(d for d in to_go_on if d < ready)])
         detail = say("tone_act-emulsify.detail")
         found.append(_act("emulsify", [x for x, _ in emulsify], due, detail, emulsify[0][1].hex_now))
-    if left and not any(c.strand_count for _, c in on):
+    if left and not any(c.strand_count for _, c in clocked):
         # one strand tells of all; the one that was on first
         lane, clock = min(left, key=lambda pair: pair[1].applied_at)
         if clock.strand_at and clock.strand_at < clock.due_at:
-            found.append(_act("strand", [lane], max([clock.strand_at, *to_go_on]), say("tone_act-strand.detail"), None))
+            due = max([clock.strand_at, *(d for d in to_go_on if d < clock.due_at)])
+            found.append(_act("strand", [lane], due, say("tone_act-strand.detail"), None))
     for group, due in _at_once(left, tones):
         first = next(c for x, c in left if x is group[0])
         seen = say("tone_act-should_look", formula=first.formula_name)
@@ -76,8 +78,9 @@ def _at_once(
 def _applying(lanes: Sequence[ToneLane], session: ToneSession | None, zero: datetime) -> list[ToneAct]:
     """Each run of one bowl under the hands as an act."""
     open_lanes = {x.id: x for x in lanes if x.toner is None and x.proposal}
+    tones = session.tones if session else ()
     runs: list[list[SessionTone]] = []
-    for tone in session.tones if session else ():
+    for tone in tones:
         if tone.key not in open_lanes:
             continue
         before = runs[-1][-1] if runs else None
@@ -85,9 +88,12 @@ def _applying(lanes: Sequence[ToneLane], session: ToneSession | None, zero: date
             runs[-1].append(tone)
         else:
             runs.append([tone])
+    out = {x.id for x in lanes if x.toner and x.toner.rinsed_at}
     found = []
     for run in runs:
         first, last = run[0], run[-1]
+        if any(t.off_min <= first.start_min + 1e-6 and t.key not in out for t in tones):
+            continue  # the next go begins when the one before is rinsed
         detail = say(
             "tone_act-bowl", formula=first.formula.name, least=last.minutes, most=first.minutes, parts=len(run)
         )

@@ -10,7 +10,7 @@ import numpy as np
 
 from fervens_core.base import LimitError, Message, say
 from fervens_core.basin.results import ReadZone
-from fervens_core.basin.uptake import Uptake, UptakeSeen, learn_uptake
+from fervens_core.basin.uptake import LEAST_ON_MIN, Uptake, UptakeSeen, learn_uptake
 from fervens_core.chair import Chair, minutes_between
 from fervens_core.head import Findings, Part, Porosity, Tone, TonerShade, is_deeper, lane_label
 from fervens_core.log import SHADOW, Grab, TonedPart, ToneFormulaSet, TonerState, WishSet
@@ -337,7 +337,7 @@ def uptakes_of(tone_parts: Sequence[TonePart]) -> tuple[Uptake, ...]:
     seen = []
     for index, tone_part in enumerate(tone_parts):
         for strand in tone_part.state.strands if tone_part.state else ():
-            on = max(minutes_between(tone_part.state.applied_at, strand.at), 0.25)  # type: ignore[union-attr]
+            on = max(minutes_between(tone_part.state.applied_at, strand.at), LEAST_ON_MIN)  # type: ignore[union-attr]
             expected = float(deposit(on, tone_part.result.porosity)) * tone_part.result.uptake_factor
             seen.append(UptakeSeen(index, strand.deposit_share / max(expected, 1e-3)))
     return learn_uptake(len(tone_parts), seen) if tone_parts else ()

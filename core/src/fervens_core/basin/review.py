@@ -56,11 +56,14 @@ class ReviewOption:
 class ReviewLane:
     """One zone as it came out; `is_kept` when no lightener went on it.
 
-    `off_levels`: level reached less level wanted. `advised`: the way proposed first.
+    `off_levels`: level reached less level wanted. `advised`: the way proposed first. `part`: of the strand; `side`:
+    left or right, empty elsewhere.
     """
 
     key: str
     zone_key: str
+    part: Part
+    side: str
     areas: tuple[str, ...]
     name: Message | str
     before_level: float
@@ -267,6 +270,8 @@ def make_review(
             ReviewLane(
                 key=read.lane.key,
                 zone_key=read.zone.zone_key.removesuffix(AGAIN),
+                part=read.zone.part,
+                side=read.zone.side or "",
                 areas=read.zone.areas,
                 name=read.zone.label,
                 before_level=start,

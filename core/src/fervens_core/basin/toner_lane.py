@@ -9,7 +9,7 @@ from datetime import datetime
 import numpy as np
 
 from fervens_core.base import Floats, LimitError, Message, say
-from fervens_core.basin.uptake import Uptake
+from fervens_core.basin.uptake import LEAST_ON_MIN, Uptake
 from fervens_core.chair import Window, after, minutes_between
 from fervens_core.colour import seen_hex, seen_hexes
 from fervens_core.head import TonerShade
@@ -171,7 +171,7 @@ def toner_clock(
         is_pulled_back=toner.is_pulled_back,
         warning=warned[0] if warned else None,
         warning_help=warned[1] if warned else None,
-        strand_scale=_strand_scale(result, formula, max(on_min, 0.5), uptake) if formula and is_on else (),
+        strand_scale=_strand_scale(result, formula, max(on_min, LEAST_ON_MIN), uptake) if formula and is_on else (),
         product_g=applied.product_g,
         developer_g=applied.developer_g,
         outcome=outcome_of(result, formula, min(due_min, longest), uptake) if formula else None,

@@ -17,6 +17,8 @@ HEAD_STD, ZONE_STD = 0.20, 0.15
 """[MODEL] spread of log uptake among heads, and among zones of one head, around their porosity's."""
 STRAND_STD = 0.15
 """[MODEL] spread of one look at a rinsed strand, in log deposit."""
+LEAST_ON_MIN = 0.5
+"""[MODEL] a strand is never judged as if toner had been on for less: a look shown and a look read go by the same."""
 GRAB_FACTOR = {Grab.LITTLE: 0.75, Grab.EVEN: 1.0, Grab.MUCH: 1.45}
 """[MODEL] uptake beside what the porosity read would have, by how the violet shampoo took."""
 PROBE_ASH = {Grab.LITTLE: 0.02, Grab.EVEN: 0.05, Grab.MUCH: 0.14}

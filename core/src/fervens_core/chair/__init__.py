@@ -3,6 +3,7 @@
 from fervens_core.chair.advice import MISFIT_SPREADS, STRAY_SPREADS
 from fervens_core.chair.board import Board, Lane, make_board
 from fervens_core.chair.contact import lane_contact
+from fervens_core.chair.follow import LOOK_MIN, LaneEnd, follow_advice
 from fervens_core.chair.lanes import (
     Chair,
     LaneTimes,
@@ -11,6 +12,7 @@ from fervens_core.chair.lanes import (
     head_belief,
     lane_kinetics,
     lane_times,
+    lane_wall,
     minutes_between,
     span_min,
 )
@@ -25,9 +27,8 @@ from fervens_core.chair.paint import (
     paint_plan,
     window_of,
 )
-from fervens_core.chair.practice import LOOK_MIN, LaneEnd, follow_advice
-from fervens_core.chair.practice_hair import as_lab, as_reflectance, kept_level, practice_level
 from fervens_core.chair.replan import bowls_to_mix
+from fervens_core.chair.simulated_hair import as_lab, as_reflectance, kept_level, simulated_level
 
 __all__ = [
     "LOOK_MIN",
@@ -57,11 +58,12 @@ __all__ = [
     "lane_kinetics",
     "lane_options",
     "lane_times",
+    "lane_wall",
     "make_board",
     "minute_grid",
     "minutes_between",
     "paint_plan",
-    "practice_level",
+    "simulated_level",
     "span_min",
     "window_of",
 ]

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime, timedelta
 from enum import StrEnum
 
@@ -32,6 +32,7 @@ class NextAct:
     Args:
         code: mix, start, finish, read, rinse, wipe, rinse_wave, stop, short, tone.
         zone_keys: the lanes it is done to; `zone_key` is the first. due_at: now, for an act without a time of its own.
+        then_key, then: the lane that can be started in the same act, since its bowl is ready then, and its name.
     """
 
     code: str
@@ -41,6 +42,8 @@ class NextAct:
     due_at: datetime
     hex: str | None = None
     zone_keys: tuple[str, ...] = ()
+    then_key: str | None = None
+    then: Message | str | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -156,10 +159,16 @@ def _hand_act(lane: LaneView, now: datetime, bowl_life_min: float, *, is_fresh: 
     if lane.has_bowl:
         need = (lane.apply_end_at - lane.started_at).total_seconds() / 60.0
         detail = say("act-to_apply", volume=lane.volume_strength, minutes=need)
-        return made("start", say("act-start", lane=lane.name), detail, now)
-    return made("mix", say("act-mix", lane=lane.name), say("vol", volume=lane.volume_strength), now)
+        return made("start", say("act-start", lane=lane.name), detail, max(now, lane.started_at))
+    due = max(now, _after(lane.started_at, -MIX_LEAD_MIN))
+    mix = made("mix", say("act-mix", lane=lane.name), say("vol", volume=lane.volume_strength), due)
+    return replace(mix, then_key=lane.key, then=lane.name)
 
 
+MIX_LEAD_MIN = 2.0
+"""[MODEL] a bowl is mixed so long before its zone is to start."""
+CHANGE_MIN = 3.0
+"""[MODEL] a zone planned to start within so many minutes of the last section of the one before follows at once."""
 _TO_REVIEW = (say("act-review"), say("act-review.detail"))
 _AT_BASIN = (say("act-basin"), say("act-basin.detail"))
 _RANK = {
@@ -188,7 +197,13 @@ def next_acts(
     acts = _rinsed_together([act for lane in lanes if (act := _lane_act(lane))], lanes, now)
     applying = [x for x in lanes if x.phase is Phase.APPLYING]
     waiting = [x for x in lanes if x.phase is Phase.WAITING]
-    acts += [_hand_act(x, now, bowl_life_min, is_fresh=is_fresh) for x in applying or waiting[:1]]
+    # what is not to go on yet is not mixed yet: a bowl ages
+    hand = [_hand_act(x, now, bowl_life_min, is_fresh=is_fresh) for x in applying or waiting[:1]]
+    if len(applying) == 1 and hand[0].code == "finish" and not applying[0].is_refresh and waiting:
+        coming = _hand_act(waiting[0], now, bowl_life_min, is_fresh=is_fresh)
+        if coming.code == "start" and waiting[0].started_at <= _after(applying[0].apply_end_at, CHANGE_MIN):
+            hand = [replace(hand[0], then_key=coming.zone_key, then=waiting[0].name)]
+    acts += hand
     if not acts and lanes and all(x.phase is Phase.RINSED for x in lanes):
         told = _AT_BASIN if is_reviewed else _TO_REVIEW
         acts.append(NextAct("tone", None, *told, now))

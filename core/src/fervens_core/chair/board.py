@@ -17,6 +17,7 @@ from fervens_core.chair.lanes import (
     achieved_level,
     after,
     asks_again,
+    bowl_taken_from,
     has_read_again,
     head_belief,
     lane_times,
@@ -41,7 +42,7 @@ from fervens_core.chair.replan import DeveloperProposal, propose_developers
 from fervens_core.colour import Undertone, hair_lab, seen_hexes, undertone
 from fervens_core.head import Covering, Elasticity, Foils, Part, ReadingMode, ScalpFeel, Zone, lane_label
 from fervens_core.lift import Belief, Outlook, Reading
-from fervens_core.log import LaneState, MixedBowl, Phase, Step, TakenReading
+from fervens_core.log import LaneState, Phase, Step, TakenReading
 from fervens_core.planning import BowlStyle, PlanRequest
 from fervens_core.safety import heat_block, refresh_block
 
@@ -121,7 +122,6 @@ class Lane:
     stop_reason: Message | None
     notes: tuple[Message, ...]
     lift_lost_share: float
-    bowl_count: int
     application_count: int
     is_heated: bool
     is_last_placed: bool
@@ -318,7 +318,6 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
             is_stray=belief.stray(index) > STRAY_SPREADS,
         ),
         lift_lost_share=lost,
-        bowl_count=len(lane.bowls),
         application_count=len(lane.applications),
         is_heated=lane.is_heated,
         is_last_placed=is_last_placed,
@@ -360,26 +359,16 @@ def _view(chair: Chair, lane: Lane) -> LaneView:
         curve=lane.curve,
         advice=lane.advice,
         has_bowl=lane.has_bowl,
-        bowl_at=bowl.at if (bowl := _bowl_taken_from(state)) else None,
+        bowl_at=bowl.at if (bowl := bowl_taken_from(state)) else None,
         is_refresh=is_refresh,
         is_last_placed=lane.is_last_placed,
         leaves=lane.leaves,
     )
 
 
-def _bowl_taken_from(lane: LaneState) -> MixedBowl | None:
-    """The bowl a lane takes its product from now, or will; None when it has all it gets or none is mixed."""
-    if not lane.bowls or lane.phase is Phase.RINSED:
-        return None
-    bowl = lane.bowls[-1]
-    before = lane.applications[:-1] if lane.phase is Phase.APPLYING else lane.applications
-    is_newer = not before or bowl.at > before[-1].started_at
-    return bowl if is_newer else None
-
-
 def _bowls_in_use(chair: Chair) -> tuple[BoardBowl, ...]:
     """Bowls some of whose lanes still take product from them, the oldest first."""
-    taking = {b.event_id for x in chair.state.lanes if (b := _bowl_taken_from(x))}
+    taking = {b.event_id for x in chair.state.lanes if (b := bowl_taken_from(x))}
     return tuple(
         BoardBowl(
             event_id=b.event_id,

@@ -32,7 +32,7 @@ from fervens_core.lift import (
     unknown_eye,
     zone_factors,
 )
-from fervens_core.log import Applied, LaneState, Phase, ServiceState, TakenReading
+from fervens_core.log import Applied, LaneState, MixedBowl, Phase, ServiceState, TakenReading
 from fervens_core.planning import USUAL_PACE, Paces, application_min, lift_lost_share
 
 _OPENS = (ReadingMode.WIPED, ReadingMode.THROUGH_PRODUCT)
@@ -310,3 +310,13 @@ def achieved_level(lane: LaneState) -> float | None:
         if dry:
             return dry[-1].level
     return lane.readings[-1].level
+
+
+def bowl_taken_from(lane: LaneState) -> MixedBowl | None:
+    """The bowl a lane takes its product from now, or will; None when it has all it gets or none is mixed."""
+    if not lane.bowls or lane.phase is Phase.RINSED:
+        return None
+    bowl = lane.bowls[-1]
+    before = lane.applications[:-1] if lane.phase is Phase.APPLYING else lane.applications
+    is_newer = not before or bowl.at > before[-1].started_at
+    return bowl if is_newer else None

@@ -3,10 +3,17 @@
 from __future__ import annotations
 
 import math
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from fervens_core.base import Message, say
-from fervens_core.chair.lanes import Chair, LaneTimes, asks_again, minutes_between, service_zero
+from fervens_core.chair.lanes import (
+    Chair,
+    LaneTimes,
+    asks_again,
+    bowl_taken_from,
+    minutes_between,
+    service_zero,
+)
 from fervens_core.head import Elasticity, ScalpFeel
 from fervens_core.lift import Belief
 from fervens_core.log import LaneState, Phase
@@ -28,6 +35,8 @@ MOVE_LEAST_VOLUME = 3.0
 MOVED_LEAST = 0.06
 """[MODEL] a zone that lifts by less than 6 % otherwise than expected is no reason."""
 LATE_LEAST_MIN = 3.0
+ALONE_MOST_VOLUME = 5.0
+"""[MODEL] one reading by eye, rounded to half a level, raises no developer by more; a second one may."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -72,6 +81,12 @@ def _is_strained(chair: Chair) -> bool:
     return any(x.stop or x.scalp is ScalpFeel.WARM or x.elasticity is Elasticity.SLOW for x in chair.state.lanes)
 
 
+def _is_alone(chair: Chair) -> bool:
+    """Whether all that was read of this head is one look by eye."""
+    looks = {r.event_id: r for x in chair.state.lanes for r in x.readings}
+    return len(looks) == 1 and not any(r.is_measured for r in looks.values())
+
+
 def _waiting(chair: Chair) -> list[tuple[int, LaneState]]:
     return [(i, x) for i, x in enumerate(chair.state.lanes) if x.phase is Phase.WAITING and not x.has_bowl]
 
@@ -100,7 +115,7 @@ def propose_developers(
     rinses = dict(zip(plan.zone_keys, plan.rinses_min, strict=True))
     starts = dict(zip(plan.zone_keys, plan.starts_min, strict=False))
     strengths = proposable(request, entries, {x.volume_strength for x in chair.state.lanes})
-    is_strained = _is_strained(chair)
+    is_strained, is_alone = _is_strained(chair), _is_alone(chair)
     found = []
     for index, lane in waiting:
         entry = by_key.get(lane.key)
@@ -111,6 +126,8 @@ def propose_developers(
         if minutes < PROCESSING_MIN_MIN:
             continue
         volume = weakest_reaching(entry, minutes, strengths, has_additive=request.choice.has_additive)
+        if is_alone and volume > lane.volume_strength + ALONE_MOST_VOLUME:
+            volume = max((s for s in strengths if s <= lane.volume_strength + ALONE_MOST_VOLUME), default=volume)
         least = 0.5 if request.choice.step is VolumeStep.BOTTLES else MOVE_LEAST_VOLUME
         if abs(volume - lane.volume_strength) < least or (is_strained and volume > lane.volume_strength):
             continue
@@ -122,21 +139,24 @@ def propose_developers(
 
 
 def bowls_to_mix(chair: Chair, times: list[LaneTimes], request: PlanRequest) -> tuple[PlannedBowl, ...]:
-    """The mixing list as the chair stands: every lane with the developer it has now, at its own time.
+    """The bowls still to be mixed as the chair stands: what waits, with the developer it has now, at its own time.
 
-    Minutes count from the plan's minute 0, as the chair keeps it.
+    What has a bowl is in none of them, but the rest of a lane whose bowl has gone stale. Minutes count from the plan's
+    minute 0, as the chair keeps it; numbers go on from the bowls that were mixed.
     """
     zero = service_zero(chair)
-    servings = tuple(
-        Serving(
-            chair.zones[lane.key],
-            chair.lightener_of(lane.key),
-            lane.volume_strength,
-            minutes_between(zero, at.started),
-            max(minutes_between(zero, at.zero), minutes_between(zero, at.started) + 0.1),
-        )
-        for lane, at in zip(chair.state.lanes, times, strict=True)
-        if not (lane.applications and lane.applications[0].dragged_from)
-    )
+    servings = []
+    for lane, at in zip(chair.state.lanes, times, strict=True):
+        bowl, lightener = bowl_taken_from(lane), chair.lightener_of(lane.key)
+        is_stale = bowl is not None and minutes_between(bowl.at, chair.now) >= lightener.bowl_life_min
+        if lane.phase not in (Phase.WAITING, Phase.APPLYING) or (lane.has_bowl and not is_stale):
+            continue
+        started = max(at.started, chair.now) if lane.phase is Phase.APPLYING else at.started
+        whole = max(minutes_between(at.started, at.zero), 0.1)
+        rest = max(minutes_between(started, at.zero), 0.1)
+        start_min = minutes_between(zero, started)
+        zone, volume = chair.zones[lane.key], lane.volume_strength
+        servings.append(Serving(zone, lightener, volume, start_min, start_min + rest, min(rest / whole, 1.0)))
     choice = request.choice
-    return plan_bowls(servings, request.bottles, style=choice.bowl_style, mix_per_foil_g=choice.mix_per_foil_g)
+    bowls = plan_bowls(tuple(servings), request.bottles, style=choice.bowl_style, mix_per_foil_g=choice.mix_per_foil_g)
+    return tuple(replace(b, number=b.number + len(chair.state.bowls)) for b in bowls)

@@ -54,6 +54,7 @@ from fervens_core.head.products import (
     lightener_among,
 )
 from fervens_core.head.reading import Foils, ReadingMode
+from fervens_core.head.shorthand import Meaning, ReadLine, Word, read_shorthand
 from fervens_core.head.usual import USUAL_HEAD
 from fervens_core.head.zones import (
     AGAIN,
@@ -99,12 +100,14 @@ __all__ = [
     "LearntHair",
     "Lightener",
     "Load",
+    "Meaning",
     "Meeting",
     "Part",
     "PatchState",
     "Pieces",
     "Porosity",
     "Reach",
+    "ReadLine",
     "ReadingMode",
     "SaltsSign",
     "Scalp",
@@ -117,6 +120,7 @@ __all__ = [
     "Thickness",
     "Tone",
     "TonerShade",
+    "Word",
     "Zone",
     "as_hair_piece",
     "in_rows",
@@ -128,6 +132,7 @@ __all__ = [
     "lanes_of",
     "lightener_among",
     "patch_state",
+    "read_shorthand",
     "row_of",
     "warm_hair",
     "without_row",

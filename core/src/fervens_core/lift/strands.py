@@ -36,6 +36,10 @@ from fervens_core.lift.update import learn
 
 READINGS_MAX = 40
 STRANDS_MAX = 12
+LOOK_EVERY_MIN = 10.0
+"""A strand is looked at so often, and at its label's end (common practice, no source)."""
+LOOK_EARLY_MIN = 2.0
+"""[MODEL] a look so much early is still that look."""
 STRETCH_GAIN_WARN = 15.0
 """[MODEL] a strand that stretches so many percent points more after the test than before has suffered."""
 MOVED_LEAST = 0.03
@@ -209,6 +213,20 @@ class StrandFit:
     def bands(self, minutes: Floats) -> Floats:
         """Levels at each minute as slow, likely, fast; shape (3, m)."""
         return self.belief.outlook(self.lane).level_bands(minutes)
+
+
+def next_look_min(label_max_min: float, read_at_min: Sequence[float]) -> float | None:
+    """When a strand is to be looked at next, min after its product went on: every ten minutes, last at its label's end.
+
+    Args:
+        label_max_min: the label's longest time, above 0 min. read_at_min: minutes of the readings taken; one up to two
+            minutes early answers its look.
+    Returns:
+        None once its last look was taken.
+    """
+    last = max(read_at_min, default=0.0)
+    every = np.arange(LOOK_EVERY_MIN, label_max_min, LOOK_EVERY_MIN).tolist()
+    return next((float(m) for m in (*every, label_max_min) if m > last + LOOK_EARLY_MIN), None)
 
 
 def fit_strands(strands: tuple[Strand, ...]) -> tuple[StrandFit, ...]:

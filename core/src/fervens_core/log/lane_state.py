@@ -187,19 +187,27 @@ def tone_lane(lane: LaneState, data: TonerEvent, at: datetime) -> LaneState:
     return replace(lane, toner=advance_toner(lane.toner, data, at))
 
 
+def started(lane: LaneState, volume_strength: float, at: datetime) -> LaneState:
+    """The lane with its first section on. Raises ConflictError when it had been started."""
+    require(lane.phase is Phase.WAITING, "already_started")
+    return replace(lane, applications=(Applied(at, volume_strength),), volume_strength=volume_strength)
+
+
+def finished(lane: LaneState, at: datetime) -> LaneState:
+    """The lane with its last section on. Raises ConflictError when nothing is going on it."""
+    require(lane.phase is Phase.APPLYING, "not_applying")
+    ended = replace(lane.applications[-1], finished_at=at)
+    return replace(lane, applications=(*lane.applications[:-1], ended))
+
+
 def advance_lane(lane: LaneState, event: Event) -> LaneState:
     """The lane after an event of its own. Raises ConflictError when it does not fit."""
     data, at, phase = event.data, event.occurred_at, lane.phase
     match data:
         case ApplicationStarted():
-            require(phase is Phase.WAITING, "already_started")
-            return replace(
-                lane, applications=(Applied(at, data.volume_strength),), volume_strength=data.volume_strength
-            )
+            return started(lane, data.volume_strength, at)
         case ApplicationFinished():
-            require(phase is Phase.APPLYING, "not_applying")
-            ended = replace(lane.applications[-1], finished_at=at)
-            return replace(lane, applications=(*lane.applications[:-1], ended))
+            return finished(lane, at)
         case ReadingTaken():
             require(phase in (Phase.PROCESSING, Phase.RINSED), "nothing_to_read")
             amount = data.rest_amount if data.rest else 0.0

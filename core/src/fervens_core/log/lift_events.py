@@ -103,7 +103,13 @@ class PlanTaken:
 @dataclass(frozen=True, slots=True)
 @contract
 class BowlMixed:
-    """A bowl was mixed for a zone: grams weighed, and what they were; `also_for` are lanes it fills as well."""
+    """A bowl was mixed for a zone: grams weighed, and what they were; `also_for` are lanes it fills as well.
+
+    Args:
+        is_on: the first section of its zone went on at once, in the same act of the hand.
+    """
+
+    VERSION: ClassVar[int] = 2
 
     zone_key: Key
     volume_strength: Volume
@@ -111,15 +117,23 @@ class BowlMixed:
     developer_g: Annotated[Number, Within(0.1, 4000.0, "g")]
     recipe: Annotated[str, Text(300, is_optional=True)] = ""
     also_for: Annotated[tuple[Key, ...], Count(0, 120, "lanes")] = ()
+    is_on: Flag = False
 
 
 @dataclass(frozen=True, slots=True)
 @contract
 class ApplicationStarted:
-    """The first section of a zone has product on: the label's time runs from here."""
+    """The first section of a zone has product on: the label's time runs from here.
+
+    Args:
+        after_key: the zone whose last section went on just before, in the same act of the hand; None where none did.
+    """
+
+    VERSION: ClassVar[int] = 2
 
     zone_key: Key
     volume_strength: Volume
+    after_key: Key | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -241,9 +255,10 @@ class ReadingTaken:
         instrument: what measured it, as it calls itself; empty when read by eye.
         level_std: spread of the level as the instrument tells it, levels; None where it does not.
         foils: the sections that were read: those that went on first have been on for longer.
+        also_for: lanes that were read alike in the same look.
     """
 
-    VERSION: ClassVar[int] = 4
+    VERSION: ClassVar[int] = 5
 
     zone_key: Key
     level: Level
@@ -256,9 +271,15 @@ class ReadingTaken:
     instrument: Annotated[str, Text(60, is_optional=True)] = ""
     foils: Foils = Foils.LAST
     level_std: Annotated[Number, Within(0.02, 2.0, "levels")] | None = None
+    also_for: Annotated[tuple[Key, ...], Count(0, 120, "lanes")] = ()
 
     def __post_init__(self) -> None:
         check_lab(self.lab)
+
+    @property
+    def keys(self) -> tuple[str, ...]:
+        """All lanes it was read on, each once."""
+        return tuple(dict.fromkeys((self.zone_key, *self.also_for)))
 
 
 @dataclass(frozen=True, slots=True)

@@ -17,11 +17,14 @@ from fervens_core.log.lane_state import (
     TakenReading,
     advance_lane,
     drag,
+    finished,
     require,
     rinse,
+    started,
     tone_lane,
 )
 from fervens_core.log.lift_events import (
+    ApplicationStarted,
     BowlMixed,
     CautionAcknowledged,
     ConsultationFinished,
@@ -168,8 +171,15 @@ def _advance(state: ServiceState, event: Event) -> ServiceState:
             toning = [x.key for x in state.toned if any(t and t.is_on for t in (x.toner, x.shadow))]
             require(not toning, "toner_open", zones=toning)
             return replace(state, closed=data, closed_at=at)
-        case ReadingTaken() if data.is_kept:
-            state = _take_in(state, data.zone_key, at)
+        case ReadingTaken():
+            for key in data.keys:
+                state = _take_in(state, key, at) if data.is_kept else state
+                state = state.with_lane(advance_lane(state.lane(key), event))
+            return state
+        case ApplicationStarted() if data.after_key:
+            before = state.lane(data.after_key)
+            if before.phase is Phase.APPLYING:  # else another hand has said so already
+                state = state.with_lane(finished(before, at))
         case EventVoided() | FoilOpened() | PracticeAsked() | MishapMet():
             raise AssertionError(event.kind)  # voids are resolved before, and practice changes nothing
         case BowlMixed():
@@ -255,6 +265,8 @@ def _mix(state: ServiceState, event: Event, data: BowlMixed) -> ServiceState:
         require(lane.phase is not Phase.RINSED, "too_late")
         volume = data.volume_strength if lane.phase is Phase.WAITING else lane.volume_strength
         state = state.with_lane(replace(lane, bowls=(*lane.bowls, bowl), volume_strength=volume))
+    if data.is_on:
+        state = state.with_lane(started(state.lane(data.zone_key), data.volume_strength, event.occurred_at))
     return replace(state, bowls=(*state.bowls, bowl))
 
 

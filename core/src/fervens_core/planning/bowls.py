@@ -107,13 +107,14 @@ class PlannedBowl:
 
 @dataclass(frozen=True, slots=True)
 class Serving:
-    """A lane as the bowls see it."""
+    """A lane as the bowls see it; `share` of it is still to be filled, 0 to 1."""
 
     zone: Zone
     lightener: Lightener
     volume_strength: float
     start_min: float
     end_min: float
+    share: float = 1.0
 
     @property
     def mix(self) -> tuple[str, float]:
@@ -140,7 +141,7 @@ def lift_lost_share(age_min: float, life_min: float) -> float:
 
 
 def _portions(serving: Serving, mix_per_foil_g: float, style: BowlStyle) -> list[_Portion]:
-    mass = serving.zone.foil_count * section_mix_g(serving.zone, mix_per_foil_g)
+    mass = serving.zone.foil_count * section_mix_g(serving.zone, mix_per_foil_g) * serving.share
     minutes = serving.end_min - serving.start_min
     longest = bowl_use_min(serving.lightener, style)
     count = max(1, math.ceil(round(minutes / longest, 6))) if style is not BowlStyle.LARGE else 1

@@ -1,15 +1,6 @@
 """Practice: simulated heads with a hidden truth, what goes wrong with them, and what a round came to."""
 
-from fervens_core.practice.debrief import (
-    EyeTold,
-    LaneTold,
-    MishapTold,
-    Outcome,
-    ReadingTold,
-    ToneTold,
-    WayWorked,
-    outcome_of,
-)
+from fervens_core.practice.debrief import outcome_of
 from fervens_core.practice.eye_drill import (
     DRILL_MODES,
     DRILL_SECONDS,
@@ -37,12 +28,29 @@ from fervens_core.practice.heads import (
     random_head,
     setup_of,
     troubled,
+    with_names,
 )
 from fervens_core.practice.help import with_help
 from fervens_core.practice.learners import follows_advice, looks_every, play, rinses_at
-from fervens_core.practice.mishaps import PHONE_MIN, RINGS_MIN, Mishap, Mishaps, answers_of, mishaps_of
+from fervens_core.practice.mishaps import PHONE_MIN, Mishap, Mishaps, answers_of, mishaps_of
+from fervens_core.practice.outcome import (
+    EyeTold,
+    LaneTold,
+    MishapTold,
+    Outcome,
+    ReadingTold,
+    ToneTold,
+    WayWorked,
+)
 from fervens_core.practice.person import answer_of
-from fervens_core.practice.rounds import Round, truth_at
+from fervens_core.practice.progress import (
+    RoundNumbers,
+    RoundResult,
+    eyes_over,
+    minutes_over_advice,
+    result_of,
+)
+from fervens_core.practice.rounds import Round
 from fervens_core.practice.sentences import FoundOut, Sentences, debrief_of, found_out, sentences_of
 from fervens_core.practice.setup import SEED_MAX, Difficulty, Help, Person, Setup, person_of, told_zones
 from fervens_core.practice.strand import (
@@ -65,7 +73,6 @@ __all__ = [
     "PAST_HEAD",
     "PHONE_MIN",
     "RANDOM_HEAD",
-    "RINGS_MIN",
     "ROUND_FORMAT",
     "ROUND_VERSION",
     "SEED_MAX",
@@ -87,6 +94,8 @@ __all__ = [
     "ReadingTold",
     "Round",
     "RoundFile",
+    "RoundNumbers",
+    "RoundResult",
     "Sentences",
     "Setup",
     "StrandColours",
@@ -101,18 +110,21 @@ __all__ = [
     "drill_eye",
     "drill_pairs",
     "drill_score",
+    "eyes_over",
     "follows_advice",
     "found_out",
     "head_called",
     "lane_looks",
     "light_of",
     "looks_every",
+    "minutes_over_advice",
     "mishaps_of",
     "outcome_of",
     "person_of",
     "play",
     "random_head",
     "read_round_file",
+    "result_of",
     "rinses_at",
     "round_file_schema",
     "sentences_of",
@@ -124,8 +136,8 @@ __all__ = [
     "told_zones",
     "toned_looks",
     "troubled",
-    "truth_at",
     "truth_of",
     "with_help",
+    "with_names",
     "write_round_file",
 ]

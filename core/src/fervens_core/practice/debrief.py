@@ -7,38 +7,44 @@ docs/models/practice.md.
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from datetime import datetime, timedelta
 from itertools import pairwise
 
 import numpy as np
 
-from fervens_core.base import ON_TARGET_LEVELS, CoreError, Floats, Message
+from fervens_core.base import ON_TARGET_LEVELS, Floats
 from fervens_core.basin import formula_of, read_zones, wishes_of
 from fervens_core.chair import (
     Chair,
     CurvePoint,
-    LevelBand,
-    after,
     curve_points,
-    follow_advice,
     head_belief,
     lane_contact,
     lane_times,
+    lane_wall,
     make_board,
     minutes_between,
 )
 from fervens_core.chair import Lane as BoardLane
 from fervens_core.colour import delta_e_2000, hair_lab, seen_hex, seen_hexes
-from fervens_core.head import Foils, ReadingMode, Tone, lanes_of, lightener_among
-from fervens_core.lift import EyePair, KnownHead, SimulatedHead, learn_eye, mode_bias, zone_factors
-from fervens_core.log import FoilOpened, LaneState, Phase, ReadingTaken, TonerState
-from fervens_core.planning import Plan, PlanChoice, PlanRequest, make_plan
+from fervens_core.head import Foils, ReadingMode, Tone
+from fervens_core.lift import EyePair, learn_eye, mode_bias
+from fervens_core.log import Event, FoilOpened, LaneState, Phase, ReadingTaken, TonerState
 from fervens_core.practice.mishaps import FOUND_BY_LOOKING, Mishaps, answers_of
+from fervens_core.practice.outcome import (
+    EyeTold,
+    LaneTold,
+    MishapTold,
+    Outcome,
+    ReadingTold,
+    ToneTold,
+    WayWorked,
+)
 from fervens_core.practice.rounds import Round
-from fervens_core.practice.setup import hair_truly
 from fervens_core.practice.toned import true_result, uptake_of
-from fervens_core.practice.truth import Truth, deviation_of
+from fervens_core.practice.truth import Truth
+from fervens_core.practice.ways import advised, best, nearest
 from fervens_core.toning import toned_lab
 
 EARLY_LOOK_MIN = 4.0
@@ -50,131 +56,6 @@ ONE_LOOK_MIN = 3.0
 PAST_END_MIN = 12.0
 
 
-@dataclass(frozen=True, slots=True)
-class ReadingTold:
-    """One reading beside the truth.
-
-    Args:
-        minute: after the lane's application. level: as named; true_level: of what was looked at. error: levels that
-            the eye was too light, what that way of reading does to everyone left out.
-    """
-
-    event_id: str
-    lane_key: str
-    minute: float
-    mode: ReadingMode
-    foils: Foils
-    level: float
-    true_level: float
-    error: float
-    by: str
-
-
-@dataclass(frozen=True, slots=True)
-class LaneTold:
-    """One lane of the debrief; minutes after its application.
-
-    Args:
-        start_min: when its first section went on, min after the first of all; zero_min: its last.
-        true_start, told_start: level it really began at, and as it stood in the consultation.
-        minutes: until its rinse, None while it is on. true_end: level it really ended at.
-        believed: low, likely and high level that was believed at its rinse. read_end: as read after it, or None.
-        best_min, best_end: the rinse that ends nearest to the target on the true hair within the label, and its level.
-        advice_min, advice_end: of the board's own advice on the plan as it was taken; None without one.
-        truth: painted by minute; expected: as the board had it, minute by minute, before it knew better.
-    """
-
-    key: str
-    name: Message | str
-    volume_strength: float
-    target_level: float
-    true_start: float
-    told_start: float
-    start_min: float
-    zero_min: float
-    wall_min: float
-    minutes: float | None
-    true_end: float
-    believed: LevelBand | None
-    read_end: float | None
-    best_min: float
-    best_end: float
-    advice_min: float | None
-    advice_end: float | None
-    looks: int
-    early_looks: int
-    late_min: float
-    is_passed_wall: bool
-    contact_volume_min: float
-    truth: tuple[CurvePoint, ...]
-    expected: tuple[CurvePoint, ...]
-
-    @property
-    def miss(self) -> float:
-        """Levels it ended past its target; negative when short."""
-        return self.true_end - self.target_level
-
-
-@dataclass(frozen=True, slots=True)
-class ToneTold:
-    """One toned part: what it really became beside its wish."""
-
-    key: str
-    name: Message | str
-    wanted_hex: str
-    got_hex: str
-    delta_e: float
-
-
-@dataclass(frozen=True, slots=True)
-class EyeTold:
-    """An eye in one way of reading over this round."""
-
-    mode: ReadingMode
-    count: int
-    bias: float
-    bias_std: float
-    spread: float
-
-
-@dataclass(frozen=True, slots=True)
-class WayWorked:
-    """How a head ends in some way of working it: on target of all lanes, minutes, openings, worst miss in levels."""
-
-    on_target: int
-    lanes: int
-    minutes: float
-    looks: int
-    worst: float
-    trips: int
-
-
-@dataclass(frozen=True, slots=True)
-class MishapTold:
-    """Something that went wrong, and after how many minutes it was seen to; None when it never was."""
-
-    key: str
-    kind: Mishaps
-    text: Message
-    at_min: float
-    seen_to_min: float | None
-
-
-@dataclass(frozen=True, slots=True)
-class Outcome:
-    """What a round came to, but for its sentences."""
-
-    lanes: tuple[LaneTold, ...]
-    readings: tuple[ReadingTold, ...]
-    eyes: tuple[EyeTold, ...]
-    tones: tuple[ToneTold, ...]
-    mishaps: tuple[MishapTold, ...]
-    done: WayWorked | None
-    advised: WayWorked | None
-    best: WayWorked | None
-    first_at: datetime | None
-
-
 def outcome_of(played: Round) -> Outcome:
     """What a round came to. Without a plan that was taken there is nothing to tell of lanes."""
     chair = played.chair
@@ -184,10 +65,10 @@ def outcome_of(played: Round) -> Outcome:
     first = min((x.started_at for x in chair.state.lanes if x.started_at), default=chair.now)
     readings = _readings(played, truth)
     looks = _looks(played)
-    advised = _advised(played)
+    by_advice = advised(played)
     expected = _expected(played, chair)
     lanes = tuple(
-        _lane(played, truth, lane, i, first, looks, advised.ends, expected)
+        _lane(played, truth, lane, i, first, looks, by_advice.ends, expected)
         for i, lane in enumerate(chair.state.lanes)
         if lane.started_at is not None
     )
@@ -198,31 +79,34 @@ def outcome_of(played: Round) -> Outcome:
         tones=_tones(played, truth),
         mishaps=_mishaps(played, truth, first),
         done=_done(chair, lanes, first, len(looks)),
-        advised=advised.way,
-        best=_best(played),
+        advised=by_advice.way,
+        best=best(played),
         first_at=first,
     )
 
 
 def _readings(played: Round, truth: Truth) -> tuple[ReadingTold, ...]:
-    found = []
+    found: list[ReadingTold] = []
     for event in played.live:
         data = event.data
         if not isinstance(data, ReadingTaken) or data.is_kept or data.instrument or data.lab:
             continue
-        lane = next((x for x in truth.chair.state.lanes if x.key == data.zone_key), None)
-        if lane is None or lane.finished_at is None:
-            continue
-        level = truth.level_at(lane, event.occurred_at, is_first=data.foils is Foils.FIRST)
-        error = data.level - mode_bias(data.mode) - level
-        if data.level >= 10.0:  # 10 is "10 or more", 1 is "1 or less"
-            error = min(error, 0.0)
-        if data.level <= 1.0:
-            error = max(error, 0.0)
-        minute = minutes_between(truth.times[lane.key].zero, event.occurred_at)
-        told = ReadingTold(event.event_id, lane.key, minute, data.mode, data.foils, data.level, level, error, event.by)
-        found.append(told)
+        found += [told for key in data.keys if (told := _reading(event, data, key, truth))]
     return tuple(found)
+
+
+def _reading(event: Event, data: ReadingTaken, key: str, truth: Truth) -> ReadingTold | None:
+    lane = next((x for x in truth.chair.state.lanes if x.key == key), None)
+    if lane is None or lane.finished_at is None:
+        return None
+    level = truth.level_at(lane, event.occurred_at, is_first=data.foils is Foils.FIRST)
+    error = data.level - mode_bias(data.mode) - level
+    if data.level >= 10.0:  # 10 is "10 or more", 1 is "1 or less"
+        error = min(error, 0.0)
+    if data.level <= 1.0:
+        error = max(error, 0.0)
+    minute = minutes_between(truth.times[lane.key].zero, event.occurred_at)
+    return ReadingTold(event.event_id, lane.key, minute, data.mode, data.foils, data.level, level, error, event.by)
 
 
 def _eyes(readings: Sequence[ReadingTold]) -> tuple[EyeTold, ...]:
@@ -308,12 +192,13 @@ def _lane(
     assert lane.started_at is not None
     ended = lane.rinsed_at or chair.now
     minutes = minutes_between(times.zero, ended)
-    wall = _wall(chair, lane, times.zero)
+    wall = minutes_between(times.zero, lane_wall(chair, lane, times))
     grid = np.arange(0.0, max(wall, minutes) + PAST_END_MIN, 1.0)
     levels = truth.levels(lane, grid)
-    in_time = grid <= max(wall, 0.0) + 1e-6
-    off = np.abs(levels - zone.target_level) + 0.002 * grid
-    best = int(np.argmin(np.where(in_time, off, np.inf)))
+    in_time = int(np.searchsorted(grid, max(wall, 0.0) + 1e-6))
+    at_best = nearest(levels[:in_time], zone.target_level)
+    true_end = truth.level_at(lane, ended)
+    miss = true_end - zone.target_level
     own = [x for x in looks if x.lane_key == lane.key]
     read = [r for r in lane.readings if lane.rinsed_at and r.at >= lane.rinsed_at]
     at_rinse = _board_lane(played, lane.key, ended)
@@ -333,11 +218,13 @@ def _lane(
         zero_min=minutes_between(first, times.zero),
         wall_min=wall,
         minutes=minutes if lane.rinsed_at else None,
-        true_end=truth.level_at(lane, ended),
+        true_end=true_end,
+        miss=miss,
+        is_on_target=abs(miss) <= ON_TARGET_LEVELS + 1e-9,
         believed=at_rinse.level_now if at_rinse else None,
         read_end=read[-1].level if read else None,
-        best_min=float(grid[best]),
-        best_end=float(levels[best]),
+        best_min=float(grid[at_best]),
+        best_end=float(levels[at_best]),
         advice_min=advised[lane.key][0] if lane.key in advised else None,
         advice_end=advised[lane.key][1] if lane.key in advised else None,
         looks=len(own),
@@ -348,14 +235,6 @@ def _lane(
         truth=_painted(from_level, grid, levels),
         expected=_painted(zone.hair.colour_start, np.array([m for m, _ in told]), np.array([x for _, x in told])),
     )
-
-
-def _wall(chair: Chair, lane: LaneState, zero: datetime) -> float:
-    """The label's time of what was on last, min after the lane's application."""
-    lightener = chair.lightener_of(lane.key)
-    latest = lane.applications[-1]
-    start = (latest.finished_at or zero) if lightener.counts_from_end else latest.started_at
-    return minutes_between(zero, after(start, lightener.label_max_min))
 
 
 def _painted(from_level: float, minutes: Floats, levels: Floats) -> tuple[CurvePoint, ...]:
@@ -372,108 +251,8 @@ def _done(chair: Chair, lanes: Sequence[LaneTold], first: datetime, looks: int) 
     trips = sorted(ended)
     count = sum(1 for i, at in enumerate(trips) if i == 0 or minutes_between(trips[i - 1], at) > 3.0)
     worst = max(abs(x.miss) for x in lanes)
-    on_target = sum(abs(x.miss) <= ON_TARGET_LEVELS + 1e-9 for x in lanes)
+    on_target = sum(x.is_on_target for x in lanes)
     return WayWorked(on_target, len(lanes), minutes_between(first, max(ended)), looks, worst, count)
-
-
-def _plan_of(played: Round) -> Plan | None:
-    if played.request is None or played.taken is None:
-        return None
-    try:
-        return make_plan(played.request)
-    except CoreError:
-        return None
-
-
-def _head_of(played: Round, plan: Plan, request: PlanRequest) -> SimulatedHead:
-    """The true hair under a plan that was made for hair as it was read."""
-    setup = played.setup
-    true_lanes = {z.key: z for z in lanes_of(setup.zones)}
-    extent, rate, start, ceiling = [], [], [], []
-    kinetics = plan.belief.lanes[: len(plan.lanes)]
-    for lane, told in zip(plan.lanes, kinetics, strict=True):
-        zone = lane.zone
-        hair = hair_truly(setup, zone, true_lanes)
-        product = lightener_among(zone.lightener, request.lightener, request.others)
-        truly = zone_factors(replace(zone, hair=hair), product)
-        off = deviation_of(setup, zone.zone_key, zone.key, hair)
-        extent.append(float(np.log(truly.extent / told.factors.extent)) + off.log_extent)
-        rate.append(float(np.log(truly.rate / told.factors.rate)) + off.log_rate)
-        start.append(hair.start_level - told.start_level)
-        ceiling.append(min(off.ceiling, truly.ceiling))
-    return SimulatedHead(kinetics, np.array(extent), np.array(rate), np.array(start), np.array(ceiling))
-
-
-@dataclass(frozen=True, slots=True)
-class _Advised:
-    """What all advice followed on the plan as it was taken comes to: minutes and true level of each lane's end."""
-
-    ends: dict[str, tuple[float, float]]
-    way: WayWorked | None
-
-
-def _advised(played: Round) -> _Advised:
-    plan, request = _plan_of(played), played.request
-    if plan is None or request is None or not plan.lanes:
-        return _Advised({}, None)
-    head = _head_of(played, plan, request)
-    told = follow_advice(plan, head, played.setup.random("advice"))
-    ends = {
-        x.zone.key: (end.minutes, head.level(i, end.minutes))
-        for i, (x, end) in enumerate(zip(plan.lanes, told, strict=True))
-    }
-    off = [abs(ends[x.zone.key][1] - x.zone.target_level) for x in plan.lanes]
-    last = max(x.end_min + ends[x.zone.key][0] for x in plan.lanes)
-    on_target = sum(o <= ON_TARGET_LEVELS for o in off)
-    way = WayWorked(on_target, len(off), last, sum(e.looks for e in told), max(off), len(plan.visits))
-    return _Advised(ends, way)
-
-
-def _best(played: Round) -> WayWorked | None:
-    """What the planner proposes for the head as it really is, each lane rinsed at its true best within its label."""
-    request = played.request
-    if request is None or played.taken is None:
-        return None
-    setup = played.setup
-    lanes = lanes_of(setup.zones)
-    off = [deviation_of(setup, z.zone_key, z.key, z.hair) for z in lanes]
-    if not off:
-        return None
-    known = KnownHead(
-        float(np.clip(np.mean([o.log_extent for o in off]), -0.9, 0.9)),
-        float(np.clip(np.mean([o.log_rate for o in off]), -0.9, 0.9)),
-        0.01,
-        0.01,
-        1,
-    )
-    chosen = request.choice
-    choice = PlanChoice(
-        has_additive=chosen.has_additive,
-        aim=chosen.aim,
-        step=chosen.step,
-        bowl_style=chosen.bowl_style,
-        delicate_way=chosen.delicate_way,
-        hands=chosen.hands,
-        known_head=known,
-    )
-    truly = replace(request, zones=setup.zones, strands=(), choice=choice)
-    try:
-        plan = make_plan(truly)
-    except CoreError:
-        return None
-    if not plan.lanes:
-        return None
-    head = _head_of(played, plan, truly)
-    misses, last = [], 0.0
-    for i, x in enumerate(plan.lanes):
-        wall = x.wall_min - x.end_min
-        grid = np.arange(0.0, max(wall, 1.0), 1.0)
-        levels = np.array([head.level(i, float(m)) for m in grid])
-        best = int(np.argmin(np.abs(levels - x.zone.target_level) + 0.002 * grid))
-        misses.append(abs(float(levels[best]) - x.zone.target_level))
-        last = max(last, x.end_min + float(grid[best]))
-    on_target = sum(m <= ON_TARGET_LEVELS for m in misses)
-    return WayWorked(on_target, len(misses), last, 0, max(misses), len(plan.visits))
 
 
 def _tones(played: Round, truth: Truth) -> tuple[ToneTold, ...]:

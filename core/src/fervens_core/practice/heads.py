@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass, replace
 
 from fervens_core.base import Message, say
@@ -50,8 +51,7 @@ class PracticeHead:
 def _zone(key: str, hair: Hair, target: float, **more: object) -> Zone:
     usual = _SECTIONS[key]
     values: dict[str, object] = {"foil_count": usual.foil_count, "is_delicate": usual.is_delicate} | more
-    name = key.replace("_", " ").capitalize()
-    return Zone(key=key, name=name, hair=hair, target_level=target, **values)  # type: ignore[arg-type]
+    return Zone(key=key, name=key, hair=hair, target_level=target, **values)  # type: ignore[arg-type]
 
 
 def _zones(keys: tuple[str, ...], hair: Hair, target: float, **more: object) -> tuple[Zone, ...]:
@@ -134,6 +134,21 @@ def _made() -> tuple[PracticeHead, ...]:
 
 
 HEADS: tuple[PracticeHead, ...] = _made()
+
+
+def with_names(setup: Setup, name_of: Callable[[Message], str]) -> Setup:
+    """The same round with its zones called as a language does, and nothing that a studio wrote about them.
+
+    Args:
+        name_of: words of a message.
+    """
+    usual = {z.key: z.name for z in USUAL_HEAD}
+    zones = []
+    for number, zone in enumerate(setup.zones, start=1):
+        name = name_of(usual.get(zone.key, say("practice_zone", number=number)))
+        pieces = zone.pieces and replace(zone.pieces, name=name_of(say("practice_pieces")), rest_name="")
+        zones.append(replace(zone, name=name, pieces=pieces))
+    return replace(setup, zones=tuple(zones))
 
 
 def head_called(key: str) -> PracticeHead | None:

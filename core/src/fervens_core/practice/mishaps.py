@@ -51,6 +51,11 @@ class Mishap:
     text: Message
 
     @property
+    def lasts_min(self) -> float | None:
+        """A telephone stops by itself after so long, min; None for what stays until something is done."""
+        return RINGS_MIN if self.kind is Mishaps.PHONE else None
+
+    @property
     def is_hidden(self) -> bool:
         """Whether it is found by looking only."""
         return self.kind in FOUND_BY_LOOKING

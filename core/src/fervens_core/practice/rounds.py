@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import dataclass, field, replace
 from datetime import datetime
 from functools import cached_property
@@ -62,8 +61,3 @@ class Round:
         """The hair as it really is, at the round's end."""
         assert self.chair is not None
         return truth_of(self.setup, self.chair, self.live)
-
-
-def truth_at(setup: Setup, chair: Chair, events: Sequence[Event]) -> Truth:
-    """The hair as it really is at a chair's moment."""
-    return truth_of(setup, chair, live_events(events))

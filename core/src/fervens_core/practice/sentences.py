@@ -6,13 +6,13 @@ from dataclasses import dataclass
 
 from fervens_core.base import Message, say
 from fervens_core.head import ReadingMode, TestResult
-from fervens_core.log import ApplicationStarted, PracticeAsked, ToneBowlApplied, TonerApplied, Topic
-from fervens_core.practice.debrief import LATE_MIN, Outcome, outcome_of
+from fervens_core.log import PracticeAsked, ToneBowlApplied, TonerApplied, Topic
+from fervens_core.practice.debrief import LATE_MIN, outcome_of
 from fervens_core.practice.mishaps import Mishaps
+from fervens_core.practice.outcome import Outcome
 from fervens_core.practice.rounds import Round
 from fervens_core.practice.setup import Person, person_of
 
-MISS_LEVELS = 0.5
 EYE_TRUE_LEVELS, EYE_OFF_LEVELS, EYE_READINGS = 0.15, 0.25, 5
 """[MODEL] an eye that is so little off is true, so far off is worth a word, after so many readings."""
 BURN_MIN = 3.0
@@ -90,7 +90,7 @@ def _unstarted(played: Round, person: Person, worked: Weighed, change: Weighed) 
 
 def _person(played: Round, person: Person, worked: Weighed, change: Weighed) -> None:
     asked = {x.topic for x in found_out(played) if x.was_asked}
-    has_lightened = any(isinstance(e.data, ApplicationStarted) for e in played.live)
+    has_lightened = played.chair is not None and any(x.started_at for x in played.chair.state.lanes)
     keys = [e.data.shade_key for e in played.live if isinstance(e.data, TonerApplied | ToneBowlApplied)]
     oxidative = {s.key for s in played.shades if s.is_oxidative}
     if person.has_salts and has_lightened:
@@ -112,8 +112,8 @@ def _person(played: Round, person: Person, worked: Weighed, change: Weighed) -> 
 def _lanes(outcome: Outcome, worked: Weighed, change: Weighed) -> None:
     lanes = outcome.lanes
     passed = [x for x in lanes if x.is_passed_wall]
-    over = [x for x in lanes if x.miss > MISS_LEVELS + 1e-9]
-    short = [x for x in lanes if x.miss < -MISS_LEVELS - 1e-9]
+    over = [x for x in lanes if not x.is_on_target and x.miss > 0.0]
+    short = [x for x in lanes if not x.is_on_target and x.miss < 0.0]
     could = [x for x in short if x.best_end - x.true_end > 0.3]
     on_target = len(lanes) - len(over) - len(short)
     if on_target == len(lanes):

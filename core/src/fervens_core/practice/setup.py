@@ -8,7 +8,6 @@ from __future__ import annotations
 import zlib
 from dataclasses import dataclass, replace
 from enum import StrEnum
-from functools import cached_property
 from typing import Annotated
 
 import numpy as np
@@ -67,7 +66,7 @@ class Setup:
         return np.random.default_rng([self.seed, *(x if isinstance(x, int) else zlib.crc32(x.encode()) for x in of)])
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, slots=True)
 class Person:
     """What is hidden of a practice client until it is asked for or tested.
 
@@ -82,11 +81,6 @@ class Person:
     home_care: frozenset[HomeCare]
     elasticity: Elasticity
     is_scalp_sensitive: bool
-
-    @cached_property
-    def matters(self) -> bool:
-        """Whether there is anything to find out."""
-        return self.reacts or self.has_salts or self.had_tint or bool(self.home_care)
 
 
 def person_of(setup: Setup) -> Person:

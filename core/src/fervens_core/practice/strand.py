@@ -28,8 +28,9 @@ from fervens_core.practice.setup import Difficulty, Setup, hair_truly
 from fervens_core.practice.truth import VIOLET_REST, Truth, strand_hair, strand_level
 from fervens_core.toning import Result
 
-SHADE, LIGHT = 0.5, 1.25
-"""[MODEL] of the light a fibre sends back, what is left between fibres, and what a fibre on top has more."""
+SHADE, LIGHT = 0.66, 1.26
+"""[MODEL] of the light a fibre sends back, what is left between fibres, and what a fibre on top has more: with as
+many of the one as of the other a strand looks like its body, which is what is read."""
 SHEEN = {False: 0.07, True: 0.20}
 """[MODEL] light that goes back white from a fibre's surface, dry and wet."""
 YELLOW_EXPONENT = 0.8

@@ -37,7 +37,7 @@ def true_result(truth: Truth, read: ReadZone) -> Result:
 
 @dataclass(frozen=True, slots=True)
 class TonedLooks:
-    """How a low strand of a part looks, rinsed, by the minutes its toner has been on: one each minute from 0 on.
+    """How a low strand of a part looks, rinsed and dabbed dry, by the minutes its toner is on, each minute from 0.
 
     Args:
         key: of the lane. seed: of how its fibres lie. rinsed: as it is since its toner was rinsed; None while it is on.
@@ -61,7 +61,7 @@ def toned_looks(truth: Truth, shades: Sequence[TonerShade]) -> tuple[TonedLooks,
             continue
         minutes = np.arange(0.0, formula.label_max_min + PAST_LABEL_MIN, 1.0)
         spectra = toned_absorption(true_result(truth, read), formula, minutes, more)
-        looks = absorbing(spectra, is_wet=True, light=light)
+        looks = absorbing(spectra, is_wet=False, light=light)
         rinsed = None
         if toner.rinsed_at is not None:
             on_min = minutes_between(toner.applied_at, toner.rinsed_at)

@@ -31,6 +31,8 @@ FINE_MOVES: tuple[tuple[float, ...], ...] = (
     (-2.0, -1.0, 0.0, 1.0, 2.0),
 )
 """Minutes a setting is moved by, for one, two and three groups of hands."""
+LEAST_ON_MIN = 3.0
+"""[MODEL] what goes on last in a go is on so long at least."""
 ORDER_STEP_MIN = 3.0
 """[MODEL] inside a group hands take first what needs so much longer; else the order they were told in."""
 
@@ -61,7 +63,7 @@ def finished(head: ToneHead, drawn: Drawn) -> ToneSession:
         lasts = np.maximum(drawn.setting.lasts[-1] + np.arange(-5.0, 4.0), 1.0)
         other = _best_of(head, drawn, bowl_of, by_bowl, lasts[:, None] + before, np.zeros(lasts.size))
         best = min(best, other, key=lambda s: s.price)
-    return _with_own_rinse(head, best)
+    return _with_own_rinse(head, best) if _keeps_labels(best) else _in_goes(head, best)
 
 
 def _needed(head: ToneHead, formulas: Sequence[Formula]) -> list[float]:
@@ -153,3 +155,58 @@ def _with_own_rinse(head: ToneHead, session: ToneSession) -> ToneSession:
         return session
     rinses = tuple(sorted({t.off_min for t in tones}))
     return replace(session, tones=tuple(tones), rinses=rinses, spread=spread, price=price)
+
+
+def _keeps_labels(session: ToneSession) -> bool:
+    return all(t.minutes <= t.formula.label_max_min + 1e-9 for t in session.tones)
+
+
+def _in_goes(head: ToneHead, session: ToneSession) -> ToneSession:
+    """The session where hands take longer than a label allows: some parts on and off, then the next, each in its time.
+
+    A pigment wash of ten minutes on a whole head is such a one: it goes on and is rinsed half by half.
+    """
+    place = {p.key: i for i, p in enumerate(head.parts)}
+    formula_of = {t.key: t.formula for t in session.tones}
+    formulas = [formula_of[p.key] for p in head.parts]
+    tones: list[SessionTone] = []
+    labs = np.zeros((len(head.parts), 3))
+    costs = np.zeros(len(head.parts))
+    start = 0.0
+    goes = _goes(head, [(place[t.key], t.formula) for t in session.tones])
+    for rows in goes:
+        on = start + np.cumsum([head.parts[r].application_min for r in rows])
+        longest = min(formulas[r].label_max_min for r in rows)
+        after_last = np.arange(1.0, max(longest - float(on[-1] - on[0]), 1.0) + 1e-6)
+        on_min = np.ones((after_last.size, len(head.parts)))
+        on_min[:, rows] = after_last[:, None] + (on[-1] - on)
+        each, seen = head.by_part.judge(formulas, on_min)
+        best = int((each[:, rows].mean(axis=1) + WORST_SHARE * each[:, rows].max(axis=1)).argmin())
+        off = float(on[-1] + after_last[best])
+        labs[rows], costs[rows] = seen[best, rows], each[best, rows]
+        bowl = {t.key: t.bowl for t in session.tones}
+        tones += [
+            _tone(head, r, bowl[head.parts[r].key], formulas[r], float(at), off, seen[best, r])
+            for r, at in zip(rows, on, strict=True)
+        ]
+        start = off
+    spread = float(spreads(labs[None], head.families)[0])
+    price = float(costs.mean() + WORST_SHARE * costs.max() + SPREAD_SHARE * spread)
+    price += float(BOWL_PRICES[len(session.bowls)]) + MINUTE_PRICE * start + RINSE_PRICE * (len(goes) - 1)
+    rinses = tuple(sorted({t.off_min for t in tones}))
+    return replace(session, tones=tuple(tones), rinses=rinses, spread=spread, price=price)
+
+
+def _goes(head: ToneHead, order: Sequence[tuple[int, Formula]]) -> list[list[int]]:
+    """Rows in the order of hands, parted into as few runs of like length as every label allows."""
+    took = np.cumsum([head.parts[r].application_min for r, _ in order])
+    for count in range(2, len(order)):
+        run_of = np.minimum((took - 1e-9) / took[-1] * count, count - 1).astype(int)
+        runs = [[at for at, run in enumerate(run_of) if run == n] for n in range(count)]
+        if all(run and took[run[-1]] - took[run[0]] + LEAST_ON_MIN <= _label_of(order, run) for run in runs):
+            return [[order[at][0] for at in run] for run in runs]
+    return [[row] for row, _ in order]
+
+
+def _label_of(order: Sequence[tuple[int, Formula]], run: Sequence[int]) -> float:
+    return min(order[at][1].label_max_min for at in run)

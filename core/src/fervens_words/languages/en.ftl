@@ -1,6 +1,6 @@
 # English, as colour technicians say it. One message a code; what stands behind $ are its values.
 # Functions: WHOLE(8.4) 8, TENTHS 8.4, HUNDREDTHS 8.40, PLAIN (as it is), PERCENT(0.12) 12%, DAY and DAY_OF_YEAR for
-# days, CAPITAL and LOWER for texts. A list comes as "a, b, c".
+# days, SPAN(160) 2 h 40, FIELD for fields, CAPITAL and LOWER for texts. A list comes as "a, b, c".
 
 ## Words of the trade
 
@@ -116,6 +116,9 @@ part-root = root
 part-ends = ends
 part-band = band
 
+span-minutes = { $minutes } min
+span-hours = { $hours } h
+span-both = { $hours } h { $minutes }
 vol = { PLAIN($volume) } vol
 
 lane-part = { $zone } { $part }
@@ -363,7 +366,7 @@ plan-known_head = { $visits ->
     [one] Last visit
    *[other] { $visits } visits
   }: { $move }
-plan_short-stalls = Hair like this stalls near { LEVEL($level) } in one visit, whatever the time: plan another visit or lower the target.
+plan_short-stalls = Hair like this stalls near { TENTHS($level) } in one visit, whatever the time: plan another visit or lower the target.
 plan_short-label = The label's { PLAIN($label) } min end before its last sections are done: work it in rows, in fewer sections, or over another visit.
 plan_short-later_or_stronger = { PLAIN($volume) } vol would need longer; up to { PLAIN($most) } vol is allowed here.
 plan_short-later = { PLAIN($volume) } vol ({ $limit }) would need longer than its visit leaves.
@@ -491,7 +494,7 @@ way_tone-short = { TENTHS($short) } { $short ->
         [1] level
        *[other] levels
     } short: toned at this depth
-way_tone-formula = { $formula }, { WHOLE($minutes) } min, { TENTHS($away) } from the wish
+way_tone-formula = { $formula }, { WHOLE($minutes) } min, difference { TENTHS($away) } from the wish
 way_again-gain = { TENTHS($level) } → about { TENTHS($end) }, { WHOLE($so_far) } min of product so far
 way_again-not_planned = cannot be planned, { WHOLE($so_far) } min of product so far
 way_visit-later = Tone it now at { PLAIN($level) }; the last { TENTHS($short) } levels when the hair has rested
@@ -637,6 +640,9 @@ limit-made_of = made of { $known }
 limit-other = of another kind ({ $code })
 limit-from = { PLAIN($least) } or more
 limit-up_to = { PLAIN($most) } or less
+limit-shorthand_empty = a line such as 5 all, ends 8.5, want 9
+limit-shorthand_says_nothing = a level, a history, a porosity or mm in each phrase
+limit-shorthand_word = zones, parts, levels and what was done before, in words of this page
 limit-longest = at most { WHOLE($most) } characters
 limit-shortest = at least { WHOLE($least) } characters
 limit-at_most_so_many = a list of at most { WHOLE($most) }
@@ -711,6 +717,7 @@ limit-minute_and_level = both minute and level, or neither
 limit-on_shelf = a lightener of the shelf
 limit-none_on_shelf = none on the shelf
 limit-as_kept = as this program keeps it
+limit-from_today_within_two_years = a moment from today on, within two years
 limit-after_last_within_two_years = a moment with time zone after the last service, within two years
 limit-within_a_year = a moment to come, within a year
 limit-within_two_days = a moment with time zone within the last two days
@@ -889,9 +896,57 @@ error-reader_line = The colour reader broke off; try again, or read by eye.
     .other = What answers at { $address } is no colour reader.
     .sent = The colour reader sent { $line }, not a measurement.
 error-refused = This was not understood; nothing was kept.
+field-zones = zone
+field-strands = strand
+field-parts = part
+field-readings = reading
+field-start_level = level now
+field-target_level = level wanted
+field-now_level = level now
+field-wished_level = level wanted
+field-wanted_level = level wanted
+field-level = level
+field-name = name
+field-first_name = first name
+field-last_name = last name
+field-username = name to sign in with
+field-password = password
+field-email = mail address
+field-code = code
+field-language = language
+field-role = role
+field-volume_strength = strength, vol
+field-minutes = minutes
+field-starts_at = day and time
+field-birth_date = day of birth
+field-patch_test_placed_at = patch test placed
+field-growth_mm_per_month = growth, mm a month
+field-length_mm = hair length, mm
+field-from_mm = from, mm
+field-to_mm = to, mm
+field-off_scalp_mm = off the scalp, mm
+field-time_min = time there is, min
+field-wish = wish
+field-notes = notes
+field-contact = how to reach
+field-told = what was told
+field-photos = photos
+field-text = text
+field-slot_min = time wanted, min
+field-label_max_min = longest time, min
+field-developer_parts = developer to one part
+field-max_volume = strongest, vol
+field-stock_g = on the shelf, g
+field-old_password = password you have now
+field-foil_count = sections
+field-pace_min_per_foil = pace, min a section
+field-booked_min = booked, min
+field-occurred_at = time
+field-new_password = new password
 error-refused_at = { $field }.{ $told }
 error-refused_within = { $place }: { $told }
 error-service_closed = The service is filed; nothing can be added to it.
+error-not_a_demo = Only a demo can be woken.
 error-signed_out = Please sign in.
 error-still_lifting = Some zones still have lightener on; rinse them first.
     .file = Some zones of the file still have lightener on; rinse them first.
@@ -917,6 +972,8 @@ error-round_not_over = This round is not over yet. End it first.
 error-only_in_practice = That is for practice rounds only.
 error-unlike_hair = What was measured (L* { WHOLE($l) }, a* { WHOLE($a) }, b* { WHOLE($b) }) looks like no level of this hair: wipe the strand, lay it flat and measure again, or read it by eye.
 error-value_out_of_limit = { $field }: must be { $limit }, got { $value }.
+error-field_out_of_limit = { FIELD($field) }: must be { $limit }, got { $value }.
+error-secret_out_of_limit = { FIELD($field) }: must be { $limit }.
 error-volume_over_limit = { $lane }: at most { PLAIN($most) } vol ({ $limit }), got { PLAIN($volume) }.
 error-wrong_password = Name or password is not right.
 error-zones_open = Still with product on: { $zones }. Rinse before filing.
@@ -927,6 +984,7 @@ doing-acknowledge_a_caution = acknowledge a caution
 doing-add_members = add members
 doing-bring_a_studio_in = bring a studio in
 doing-bring_clients_in = bring clients in
+doing-move_a_visit = move a visit
 doing-cancel_a_visit = cancel a visit
 doing-change_a_strength = change a strength
 doing-change_members = change members
@@ -1020,6 +1078,7 @@ audit-toner_added = toner added
 audit-toner_changed = toner changed
 audit-toner_removed = toner removed
 audit-visit_cancelled = visit cancelled
+audit-visit_moved = visit moved
 
 ## Mail to members
 
@@ -1084,6 +1143,8 @@ event-DriedOut = { $zone }: dried out
 event-acknowledged = Acknowledged: { $caution }
 event-plan_taken = Plan taken to the chair, { WHOLE($zones) } zones
 event-bowl = Bowl for { $zone }: { WHOLE($grams) } g, { PLAIN($volume) } vol
+event-bowl_is_on = { $bowl }; application started
+event-started_after = { $before }: application finished; { $then }
 event-started = { $zone }: application started, { PLAIN($volume) } vol
 event-reading = { $zone }: { $said } ({ $how })
 event-read = read { PLAIN($level) }
@@ -1259,6 +1320,8 @@ topic-home_care = what is used at home
 topic-scalp = how the scalp is
 topic-stretch = how a wet strand stretches
 topic-salts = a salts test
+practice_zone = Zone { WHOLE($number) }
+practice_pieces = pieces
 practice_head-first = Three zones
     .about = Three even zones, 6 to 8. To learn the board by.
 practice_head-six = Six even zones
@@ -1354,3 +1417,74 @@ debrief_change-history = The card said virgin, and nobody asked. There was an ol
 debrief_change-tone = The tone on { $lane } is far from the wish. Read the level and the warmth again before the bowl is mixed.
 debrief_change-not_started = Nothing was put on yet: go on, and look again.
 debrief_change-harder = Nothing weighty. Try a harder head, or the same with less help.
+
+## The command line
+
+cli-min = min
+cli-level = level
+cli-colour = colour
+cli-undertone = Undertone: { $undertone }. Chroma left, best first:
+cli-plan = { $aim }: last rinse { WHOLE($last) } min after the first product, { WHOLE($chair) } min in the chair, { $strengths } vol, { WHOLE($bowls) } bowls.
+cli-aim_simple = Simple
+cli-aim_gentle = Gentle
+cli-aim_even = Even
+cli-aim_quick = Quick
+cli-no_strength = no
+cli-left_out = { $lane }: left out. { $why }
+cli-again = A second round where the label allows:
+cli-mixing_list = Mixing list:
+cli-pour = { PLAIN($grams) } g of { PLAIN($volume) } vol
+cli-bowl = { WHOLE($at) } min: { PLAIN($grams) } g { $lightener }, { $pours }, for { $lanes }
+cli-visit = Basin visit { WHOLE($number) } at { WHOLE($at) } min:
+cli-lane = { $lane }: { PLAIN($volume) } vol, on { WHOLE($start) }-{ WHOLE($end) }, ready { $early }/{ $likely }/{ $late }, { $ending ->
+        [wiped] wiped
+        [dried] dried
+       *[rinsed] rinsed
+    } { WHOLE($rinse) }, wall { WHOLE($wall) } min, level { TENTHS($level) }
+cli-never = never
+cli-tone_bowl = Bowl { WHOLE($number) }: { PLAIN($grams) } g { $shades }, { $mixed }
+cli-neat = neat
+cli-tone_part = { $part }: bowl { WHOLE($bowl) }, on { WHOLE($on) }, off { WHOLE($off) } min, { TENTHS($difference) } from the wish
+cli-learnt = { $lane }: { HUNDREDTHS($extent) } as far, { HUNDREDTHS($rate) } as fast, ready { $early } to { $late } min{ $odd ->
+        [misfit] ; readings do not fit
+        [stray] ; unlike any hair of its kind
+       *[none] {""}
+    }
+cli-help_fervens = Lift, colour and plan from the command line.
+cli-help_curve = level and colour over time
+cli-help_neutralise = dye families ranked by the colour they leave
+cli-help_plan = the plan of a service file
+cli-help_tone = the toner of a service file's results
+cli-help_advise = what the chair advises at a minute of a service file
+cli-help_learn = what a service file's readings and strands taught
+cli-help_batch = JSON requests on standard input, a line each, answered by a line each
+cli-help_reader = a simulated colour reader on loopback
+cli-help_aim = simple, gentle, even or quick; else the file's own
+cli-help_json = print JSON
+
+## Words of a typed line, parted by bars; all that this page calls a thing is one of them
+
+shorthand-word_all = all|everything|whole head|head
+shorthand-word_but = but|except|without|not
+shorthand-word_left = left
+shorthand-word_right = right
+shorthand-word_want = want|wanted|to|wish
+shorthand-word_keep = keep|kept|leave|leave out|no product
+shorthand-word_mm = mm
+shorthand-word_and = and|+|&|at|is|are|the|from
+shorthand-word_level = level|levels
+shorthand-part_lengths = lengths|length|mids
+shorthand-part_regrowth = regrowth
+shorthand-part_root = root|roots
+shorthand-part_band = band|bands
+shorthand-part_ends = ends|end|tips
+shorthand-history_virgin = virgin|natural|untouched
+shorthand-history_tinted = tinted|tint|coloured|colored
+shorthand-history_lightened = lightened|bleached|highlighted
+shorthand-history_direct_dye = direct dye|old dye
+shorthand-history_henna = henna
+shorthand-history_metallic = metallic|metallic salts|salts
+shorthand-history_unknown = unknown
+shorthand-porosity_low = resistant|not porous
+shorthand-porosity_normal = normal porosity
+shorthand-porosity_high = porous|very porous

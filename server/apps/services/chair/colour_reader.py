@@ -9,7 +9,7 @@ import zlib
 
 from apps.services.loading import Loaded, chair, kept_parts
 from fervens_core.base import ConflictError, CoreError
-from fervens_core.chair import as_lab, kept_level, practice_level
+from fervens_core.chair import as_lab, kept_level, simulated_level
 from fervens_core.formats import LINE_MAX, PROTOCOL, SIMULATED, Measured, lab_to_line, level_of_lab, line_to_lab
 
 TIMEOUT_S = 3.0
@@ -56,7 +56,7 @@ def measure(loaded: Loaded, key: str, now: dt.datetime) -> tuple[Measured, str]:
             instrument = name.removeprefix(PROTOCOL).strip()[:60]
             if instrument == SIMULATED:
                 seed = zlib.crc32(f"{loaded.row.pk} {key}".encode())
-                lab = as_lab(zone, kept_level(kept, seed) if kept else practice_level(there, key, seed))
+                lab = as_lab(zone, kept_level(kept, seed) if kept else simulated_level(there, key, seed))
                 _ask(line, lab_to_line(lab).replace("LAB", "PLACE"))
             return level_of_lab(zone.hair.colour_start, line_to_lab(_ask(line, "MEASURE"))), instrument
     except OSError:

@@ -18,11 +18,15 @@ from apps.services.consultation.schemas import (
     HeadOut,
     HeadZoneOut,
     PaletteOut,
+    ReadLineOut,
     ServiceIn,
     ServiceOut,
+    ShorthandIn,
 )
+from apps.services.consultation.shorthand import read_line
 from apps.services.visits import actions as visits
-from apps.services.visits.schemas import CancelledOut
+from apps.services.visits.free import booked_min
+from apps.services.visits.schemas import CancelledOut, CouldCome
 from apps.shelf.queries import lighteners
 from apps.studio.auth import member_of
 from fervens_core.base import check_level
@@ -56,6 +60,12 @@ def read_palette(request: HttpRequest, start_level: float | None = None) -> Pale
     return PaletteOut(start_level=start_level, levels=levels, hexes=hexes, undertones=[undertone(v) for v in levels])
 
 
+@router.post("/shorthand", response={200: list[ReadLineOut], ERRORS: Problem})
+def read_shorthand(request: HttpRequest, payload: ShorthandIn) -> list[ReadLineOut]:
+    """What a typed line says of a head; nothing is kept."""
+    return read_line(payload)
+
+
 @router.post("/services", response={201: ServiceOut, ERRORS: Problem})
 def start_service(request: HttpRequest, payload: ServiceIn) -> Status[ServiceOut]:
     """Start a service for a client."""
@@ -74,7 +84,17 @@ def read_service(request: HttpRequest, service_id: UUID) -> ServiceOut:
 @router.delete("/services/{service_id}", response={200: CancelledOut, ERRORS: Problem})
 def cancel_visit(request: HttpRequest, service_id: UUID) -> CancelledOut:
     """Take a visit that has not begun out of the diary."""
-    return CancelledOut(client_id=visits.cancel_visit(member_of(request), service_id))
+    client_id, free = visits.cancel_visit(member_of(request), service_id)
+    could = [
+        CouldCome(service_id=r.pk, client_name=r.client.name, starts_at=r.starts_at, booked_min=booked_min(r))
+        for r in (free.could_come if free else ())
+    ]
+    return CancelledOut(
+        client_id=client_id,
+        free_at=free.starts_at if free else None,
+        free_min=free.free_min if free else 0.0,
+        could_come=could,
+    )
 
 
 @router.put("/services/{service_id}/consultation", response={200: ServiceOut, ERRORS: Problem})

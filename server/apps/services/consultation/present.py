@@ -14,9 +14,9 @@ from apps.services.hexes import _zone_hexes
 from apps.services.loading import Loaded
 from apps.services.wording import conflicts_out, undo_of
 from fervens_core.chair import curve_points, minute_grid
-from fervens_core.colour import hair_hex, hair_lab, seen_hexes
+from fervens_core.colour import hair_hex, hair_lab, seen_hexes, undertone
 from fervens_core.head import Hair, Pieces, Stretch, Tone, Zone, patch_state, warm_hair
-from fervens_core.lift import HeadMove, ToldStrand, fit_strands, head_move, teach, told, zone_factors
+from fervens_core.lift import HeadMove, ToldStrand, fit_strands, head_move, next_look_min, teach, told, zone_factors
 from fervens_core.log import CautionAcknowledged, Step, live_events
 from fervens_core.toning import natural_lab
 
@@ -94,6 +94,8 @@ def strands_out(rows: tuple[StrandRow, ...]) -> list[StrandOut]:
                 rate_ratio=fit.rate_ratio,
                 has_suffered=strand.has_suffered,
                 label_max_min=strand.lightener.label_max_min,
+                next_look_min=next_look_min(strand.lightener.label_max_min, [r.minutes for r in strand.readings]),
+                reading_undertones=[undertone(r.level) for r in strand.readings],
             )
         )
     return found

@@ -16,8 +16,11 @@ from fervens_core.base import contract
 from fervens_core.chair import CurvePoint
 from fervens_core.head import (
     Elasticity,
+    History,
     HomeCare,
+    Part,
     PatchState,
+    Porosity,
     SaltsSign,
     Scalp,
     ServiceKind,
@@ -67,6 +70,8 @@ class StrandOut(StrandIn):
     rate_ratio: float
     has_suffered: bool
     label_max_min: float
+    next_look_min: float | None
+    reading_undertones: list[str]
 
 
 class StretchIn(In):
@@ -190,6 +195,33 @@ class HeadZoneOut(Schema):
     foil_count: int
     is_delicate: bool
     mirror: str | None
+
+
+class OwnZoneIn(In):
+    """A zone of the service by its own name."""
+
+    key: str = Field(max_length=60)
+    name: str = Field(max_length=60)
+
+
+class ShorthandIn(In):
+    """A head read in one typed line, as in "5 all, ends 8.5"; `zones`: those of the service, by their names."""
+
+    text: str = Field(max_length=300)
+    zones: list[OwnZoneIn] = Field([], max_length=60)
+
+
+class ReadLineOut(Schema):
+    """One thing a typed line says; `zone_keys` is empty where it names none. Levels 1 to 10, length in mm."""
+
+    zone_keys: list[str]
+    part: Part
+    start_level: float | None
+    target_level: float | None
+    history: History | None
+    porosity: Porosity | None
+    length_mm: float | None
+    keeps_depth: bool
 
 
 class HeadOut(Schema):

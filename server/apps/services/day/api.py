@@ -9,10 +9,11 @@ from django.utils import timezone
 from ninja import Router
 
 from apps.common.problems import ERRORS, Problem
+from apps.services.day import demo
 from apps.services.day import finding as day_finding
 from apps.services.day import present as day_present
 from apps.services.day import queries as day_queries
-from apps.services.day.schemas import DayOut, FoundClient, FoundOut, FoundService, WeekOut, WeekVisit
+from apps.services.day.schemas import DayOut, DemoOut, FoundClient, FoundOut, FoundService, WeekOut, WeekVisit
 from apps.services.models import Service
 from apps.studio.auth import member_of
 
@@ -66,3 +67,17 @@ def read_week(request: HttpRequest, day: dt.date | None = None) -> WeekOut:
             for s in rows
         ],
     )
+
+
+@router.get("/demo", response={200: DemoOut, ERRORS: Problem})
+def read_demo(request: HttpRequest) -> DemoOut:
+    """How long a demo has been left."""
+    return DemoOut(asleep_min=demo.asleep_min(member_of(request)))
+
+
+@router.post("/demo/wake", response={200: DemoOut, ERRORS: Problem})
+def wake_demo(request: HttpRequest) -> DemoOut:
+    """The demo's day goes on from where it stood."""
+    member = member_of(request)
+    demo.wake(member)
+    return DemoOut(asleep_min=demo.asleep_min(member))

@@ -7,6 +7,7 @@ import datetime as dt
 from django.utils import timezone
 
 from apps.clients.models import Client
+from apps.common.words import in_words, speaking
 from apps.services import loading
 from apps.services.chair import queries as chair_queries
 from apps.services.day.schemas import DayPatchTest, DayReminder, DayService, DayVisit
@@ -35,7 +36,8 @@ def visit_out(row: Service) -> DayVisit:
 
 def reminder_out(row: Service) -> DayReminder:
     """A visit whose client is to be reminded now."""
-    text = reminder_text(timezone.localdate(row.starts_at), is_toned=True)
+    with speaking(row.client.language):  # it is for the client
+        text = in_words(reminder_text(timezone.localdate(row.starts_at), is_toned=True))
     return DayReminder(**visit_out(row).dict(), text=text)
 
 

@@ -102,3 +102,9 @@ class WeekOut(Schema):
 
     monday: dt.date
     visits: list[WeekVisit]
+
+
+class DemoOut(Schema):
+    """Minutes a demo has been left; null while it is used, and in a studio that is no demo."""
+
+    asleep_min: float | None

@@ -32,21 +32,24 @@ from apps.studio.policies import require_may
 from fervens_core.base import ConflictError, LimitError, check_range, plain, say
 from fervens_core.formats import FileEvent
 from fervens_core.head import Tone
-from fervens_core.log import Step
+from fervens_core.log import Step, live_events
 from fervens_core.practice import (
     PAST_HEAD,
     RANDOM_HEAD,
     SEED_MAX,
     Difficulty,
     Help,
+    Outcome,
     RoundFile,
     Setup,
     head_called,
     random_head,
     read_round_file,
+    result_of,
     setup_of,
     told_zones,
     troubled,
+    with_names,
 )
 
 ROUNDS_MOST = 200
@@ -122,11 +125,11 @@ def setup_for(
         return _of_past(member, service_id, seed, difficulty or Difficulty.BANDED, help, has_mishaps)
     if head == RANDOM_HEAD:
         drawn = random_head(seed, difficulty or Difficulty.EVEN)
-        return setup_of(drawn, seed, difficulty=difficulty, help=help, has_mishaps=has_mishaps)
+        return with_names(setup_of(drawn, seed, difficulty=difficulty, help=help, has_mishaps=has_mishaps), in_words)
     found = head_called(head)
     if found is None:
         raise LimitError("head", say("limit-one_of", known=(RANDOM_HEAD, PAST_HEAD)), head)
-    return setup_of(found, seed, difficulty=difficulty, help=help, has_mishaps=has_mishaps)
+    return with_names(setup_of(found, seed, difficulty=difficulty, help=help, has_mishaps=has_mishaps), in_words)
 
 
 def _of_past(
@@ -140,7 +143,7 @@ def _of_past(
     zones = tuple(replace(z, lightener=None) for z in zone_values(row))
     if not zones:
         raise ConflictError("nothing_planned")
-    return Setup(
+    setup = Setup(
         head=PAST_HEAD,
         seed=seed,
         zones=troubled(zones, difficulty),
@@ -150,6 +153,7 @@ def _of_past(
         tone=Tone(row.tone),
         wanted_level=row.wanted_level,
     )
+    return with_names(setup, in_words)
 
 
 def _own(member: Membership, service_id: UUID) -> Loaded:
@@ -159,7 +163,7 @@ def _own(member: Membership, service_id: UUID) -> Loaded:
 
 
 @transaction.atomic
-def set_clock(member: Membership, service_id: UUID, *, at: dt.datetime, speed: float) -> Loaded:
+def set_clock(member: Membership, service_id: UUID, *, at: dt.datetime, speed: float) -> PracticeRound:
     """The device's clock of a round: the moment in it, and how fast it runs from now, 0 for standing still.
 
     Raises:
@@ -170,13 +174,13 @@ def set_clock(member: Membership, service_id: UUID, *, at: dt.datetime, speed: f
     row = loaded.round
     assert row is not None
     if row.ended_at is not None:
-        return loaded
+        return row
     last = max((e.occurred_at for e in loaded.log), default=loaded.row.starts_at)
     if at.tzinfo is None or abs(at - loaded.row.starts_at) > dt.timedelta(days=2):
         raise LimitError("at", say("limit-within_two_days"), at.isoformat())
     row.clock = told(max(at, last), speed)
     row.save(update_fields=["clock"])
-    return loaded
+    return row
 
 
 @transaction.atomic
@@ -193,10 +197,10 @@ def end(member: Membership, service_id: UUID) -> Loaded:
     return loading.load(loading.get(member, service_id))
 
 
-def keep_numbers(row: PracticeRound, numbers: dict[str, object]) -> None:
+def keep_result(row: PracticeRound, outcome: Outcome) -> None:
     """What a round came to, kept for the progress over rounds."""
     if row.result is None:
-        row.result = numbers
+        row.result = plain(result_of(outcome))
         row.save(update_fields=["result"])
 
 
@@ -276,8 +280,7 @@ def take_out(member: Membership, service_id: UUID, *, is_played: bool) -> RoundF
     zero = loaded.row.starts_at
     events = tuple(
         FileEvent(max((e.occurred_at - zero).total_seconds() / 60.0, 0.0), e.by[:80] or member.name[:80], e.data)
-        for e in sorted(loaded.events, key=lambda e: (e.occurred_at, e.recorded_at))
-        if e.event_id in {x.event_id for x in queries.played(loaded).live}
+        for e in live_events(loaded.events)
     )
     used = {key for e in events for key in (getattr(e.data, "shade_key", ""), getattr(e.data, "second_key", "")) if key}
     return RoundFile(setup, replace(file, events=events, toners=tuple(t for t in file.toners if t.key in used)))

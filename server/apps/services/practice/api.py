@@ -22,6 +22,7 @@ from apps.services.practice.schemas import (
     BegunOut,
     ClassOut,
     ClockIn,
+    ClockOut,
     DebriefOut,
     DrilledOut,
     DrillIn,
@@ -34,11 +35,12 @@ from apps.services.practice.schemas import (
     RoundOut,
     SharingIn,
 )
+from apps.services.round_clock import clock_now
 from apps.studio.auth import member_of
 from fervens_core.base import ConflictError, LimitError, check_level, say
 from fervens_core.colour import Undertone, hair_hex
 from fervens_core.head import ReadingMode
-from fervens_core.practice import DRILL_SECONDS, SEED_MAX, debrief_of, drill, drill_score, write_round_file
+from fervens_core.practice import DRILL_SECONDS, SEED_MAX, debrief_of, drill, drill_score, eyes_over, write_round_file
 
 router = Router(tags=["practice"])
 LEVELS = [x / 2.0 for x in range(6, 21)]
@@ -114,13 +116,12 @@ def answer_drill(request: HttpRequest, payload: DrillIn) -> DrilledOut:
         answers[answer.number] = (answer.level, answer.undertone)
     score = drill_score(payload.seed, payload.mode, answers)
     member = keep_drill(member, payload.mode, score.pairs)
-    rows = list(queries.rounds_of(member).filter(played_by="", ended_at__isnull=False))
     return DrilledOut(
         count=len(score.pairs),
         right_undertones=score.right_undertones,
         mean_error=score.mean_error,
         spread=score.spread,
-        eyes=present.eyes_over_rounds(member, rows),
+        eyes=list(eyes_over(present.own_results(member), present.drilled(member))),
     )
 
 
@@ -140,11 +141,11 @@ def drop_round(request: HttpRequest, service_id: UUID) -> PracticeOut:
     return present.practice_out(member)
 
 
-@router.put("/practice/{service_id}/clock", response={200: RoundOut, ERRORS: Problem})
-def set_clock(request: HttpRequest, service_id: UUID, payload: ClockIn) -> RoundOut:
+@router.put("/practice/{service_id}/clock", response={200: ClockOut, ERRORS: Problem})
+def set_clock(request: HttpRequest, service_id: UUID, payload: ClockIn) -> ClockOut:
     """Tell a round's clock: the moment in it and how fast it runs."""
-    loaded = actions.set_clock(member_of(request), service_id, at=payload.at, speed=payload.speed)
-    return present.round_out(loaded)
+    row = actions.set_clock(member_of(request), service_id, at=payload.at, speed=payload.speed)
+    return ClockOut(now=clock_now(row), speed=row.clock["speed"])
 
 
 @router.post("/practice/{service_id}/end", response={200: DebriefOut, ERRORS: Problem})
@@ -175,7 +176,7 @@ def _debrief(request: HttpRequest, service_id: UUID) -> DebriefOut:
         found = computed(name, debrief_of, played)
         cache.set(name, found)
     outcome, sentences = found
-    actions.keep_numbers(row, queries.numbers_of(outcome))
+    actions.keep_result(row, outcome)
     return present.debrief_out(row, played, outcome, sentences)
 
 

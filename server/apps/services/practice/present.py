@@ -2,9 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
-
-import numpy as np
+from django.db.models import Count
 
 from apps.common.words import in_words
 from apps.services import loading
@@ -16,11 +14,9 @@ from apps.services.practice.schemas import (
     ClassLineOut,
     ClassOut,
     DebriefOut,
-    EyeOverRoundsOut,
     FoundOutOut,
     HeadCardOut,
     MishapOut,
-    NumbersOut,
     PastHeadOut,
     PracticeOut,
     ProgressOut,
@@ -34,7 +30,7 @@ from apps.studio.models import Membership, Role
 from fervens_core.base import say
 from fervens_core.colour import hair_hex
 from fervens_core.head import ReadingMode
-from fervens_core.lift import Eye, EyePair, learn_eye
+from fervens_core.lift import EyePair
 from fervens_core.log import PracticeAsked, Step, Topic, live_events
 from fervens_core.practice import (
     DRILL_MODES,
@@ -44,14 +40,17 @@ from fervens_core.practice import (
     Mishaps,
     Outcome,
     Round,
+    RoundResult,
     Sentences,
     Truth,
     answer_of,
     answers_of,
+    eyes_over,
     found_out,
     head_called,
     lane_looks,
     light_of,
+    minutes_over_advice,
     still_colours,
     strand_look,
     toned_looks,
@@ -59,12 +58,6 @@ from fervens_core.practice import (
 
 PAST_SHOWN = 30
 LAST_SHOWN = 20
-
-
-def _numbers(row: PracticeRound) -> NumbersOut | None:
-    if row.result is None:
-        return None
-    return NumbersOut(**{k: v for k, v in row.result.items() if k in NumbersOut.model_fields})
 
 
 def line_out(row: PracticeRound) -> RoundLineOut:
@@ -80,7 +73,7 @@ def line_out(row: PracticeRound) -> RoundLineOut:
         begun_at=row.created_at,
         is_over=row.ended_at is not None,
         played_by=row.played_by,
-        numbers=_numbers(row),
+        numbers=result.numbers if (result := queries.result_value(row)) else None,
     )
 
 
@@ -103,8 +96,10 @@ def practice_out(member: Membership) -> PracticeOut:
         )
     filed = loading.of_studio(member).filter(step=Step.RECORD.value, kind="lighten_and_tone").order_by("-starts_at")
     past = [
-        PastHeadOut(service_id=s.pk, label=f"{s.client.name}, {s.starts_at:%d.%m.%Y}", zones=s.zones.count())
-        for s in filed.select_related("client").filter(client__erased_at=None)[:PAST_SHOWN]
+        PastHeadOut(service_id=s.pk, client_name=s.client.name, starts_at=s.starts_at, zones=s.zone_count)
+        for s in filed.select_related("client")
+        .filter(client__erased_at=None)
+        .annotate(zone_count=Count("zones"))[:PAST_SHOWN]
     ]
     others = Membership.objects.filter(studio_id=member.studio_id, shares_practice=True).exclude(pk=member.pk)
     shared = list(others.select_related("user")) if member.role == Role.OWNER.value else []
@@ -119,46 +114,36 @@ def practice_out(member: Membership) -> PracticeOut:
     )
 
 
-def eyes_over_rounds(member: Membership, rows: Sequence[PracticeRound]) -> list[EyeOverRoundsOut]:
-    """A member's eye over the debriefs of rounds, and over drills, by way of reading; pairs of both count as weak."""
-    found = []
-    for mode in ReadingMode:
-        pairs: list[EyePair] = []
-        for told in member.eye_rounds:
-            if told["mode"] == mode.value and told.get("weight"):
-                pairs += [EyePair(mode, s, k, std, told["weight"]) for s, k, std in told["pairs"]]
-        told_of = [e for r in rows for e in (r.result or {}).get("eyes", []) if e["mode"] == mode.value]
-        eye: Eye = learn_eye(mode, pairs)
-        weights = [(eye.bias, 1.0 / eye.bias_std**2)] if pairs else []
-        weights += [(e["bias"], e["count"] / 0.35**2) for e in told_of]
-        count = len(pairs) + sum(e["count"] for e in told_of)
-        if count:
-            total = sum(w for _, w in weights)
-            bias = sum(b * w for b, w in weights) / total
-            spreads = [e["spread"] for e in told_of] + ([eye.spread] if pairs else [])
-            found.append(
-                EyeOverRoundsOut(
-                    mode=mode, bias=bias, bias_std=total**-0.5, spread=float(np.mean(spreads)), count=count
-                )
-            )
-    return found
+def drilled(member: Membership) -> list[EyePair]:
+    """What a member's drills say of the eye, weak as they are."""
+    return [
+        EyePair(ReadingMode(told["mode"]), seen, known, std, told["weight"])
+        for told in member.eye_rounds
+        if told.get("weight")
+        for seen, known, std in told["pairs"]
+    ]
+
+
+def own_results(member: Membership) -> list[RoundResult]:
+    """What is kept of the rounds a member played and ended, the newest first."""
+    rows = queries.rounds_of(member).filter(played_by="", ended_at__isnull=False, result__isnull=False)
+    return [result for row in rows if (result := queries.result_value(row))]
 
 
 def progress_out(member: Membership) -> ProgressOut:
     """A member's progress over the rounds they played themselves."""
-    rows = [r for r in queries.rounds_of(member).filter(played_by="", ended_at__isnull=False) if r.result]
-    told = [r.result for r in rows if r.result and r.result["lanes"]]
-    over = [t["minutes"] - t["advised_minutes"] for t in told if t["advised_minutes"] is not None]
+    results = own_results(member)
+    numbers = [r.numbers for r in results if r.numbers.lanes]
     return ProgressOut(
         member_id=member.pk,
         name=member.name,
-        rounds=len(rows),
-        lanes=sum(t["lanes"] for t in told),
-        on_target=sum(t["on_target"] for t in told),
-        walls_kept=sum(t["walls_kept"] for t in told),
-        minutes_over_advice=float(np.mean(over)) if over else None,
-        eyes=eyes_over_rounds(member, rows),
-        last=[n for r in rows[:LAST_SHOWN] if (n := _numbers(r)) is not None],
+        rounds=len(results),
+        lanes=sum(n.lanes for n in numbers),
+        on_target=sum(n.on_target for n in numbers),
+        walls_kept=sum(n.walls_kept for n in numbers),
+        minutes_over_advice=minutes_over_advice(results),
+        eyes=list(eyes_over(results, drilled(member))),
+        last=numbers[:LAST_SHOWN],
     )
 
 
@@ -208,6 +193,7 @@ def _mishaps(truth: Truth | None, played: Round) -> list[MishapOut]:
             is_hidden=m.is_hidden,
             answer=answers.get(m.key),
             takes_min=PHONE_MIN if m.kind is Mishaps.PHONE else 0.0,
+            lasts_min=m.lasts_min,
         )
         for m in truth.mishaps
     ]
@@ -259,16 +245,16 @@ def class_out(member: Membership, row: PracticeRound) -> ClassOut:
         is_own = other.user_id == member.user_id
         if not is_own and not other.user.membership.shares_practice:
             continue
-        numbers = _numbers(other)
-        assert numbers is not None
-        eyes = [e for e in (other.result or {})["eyes"] if e["mode"] in {m.value for m in DRILL_MODES}]
+        result = queries.result_value(other)
+        assert result is not None
+        eyes = [e for e in eyes_over([result], ()) if e.mode in DRILL_MODES]
         lines.append(
             ClassLineOut(
                 service_id=other.service_id if is_own else None,
                 name=other.played_by or other.user.membership.name,
                 help=help_of(other),
-                numbers=numbers,
-                eye_bias=max(eyes, key=lambda e: e["count"])["bias"] if eyes else None,
+                numbers=result.numbers,
+                eye_bias=max(eyes, key=lambda e: e.count).bias if eyes else None,
             )
         )
     best_first = sorted(lines, key=lambda x: (-x.numbers.on_target, x.numbers.worst or 9.0, x.numbers.minutes))

@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from typing import Any
-
 from django.db.models import QuerySet
 
 from apps.services import loading
@@ -12,9 +10,9 @@ from apps.services.models import PracticeRound
 from apps.services.practice.setups import setup_value
 from apps.shelf.queries import toners
 from apps.studio.models import Membership
-from fervens_core.base import CoreError
+from fervens_core.base import CoreError, read
 from fervens_core.planning import PlanRequest
-from fervens_core.practice import Outcome, Round
+from fervens_core.practice import Round, RoundResult
 
 ROUNDS_SHOWN = 60
 
@@ -46,18 +44,6 @@ def played(loaded: Loaded) -> Round:
     )
 
 
-def numbers_of(outcome: Outcome) -> dict[str, Any]:
-    """What is kept of a round for the progress over rounds: numbers only."""
-    done = outcome.done
-    tones = [t.delta_e for t in outcome.tones]
-    return {
-        "lanes": done.lanes if done else 0,
-        "on_target": done.on_target if done else 0,
-        "walls_kept": sum(not x.is_passed_wall for x in outcome.lanes),
-        "minutes": done.minutes if done else 0.0,
-        "looks": done.looks if done else 0,
-        "advised_minutes": outcome.advised.minutes if outcome.advised else None,
-        "worst": done.worst if done else None,
-        "tone_delta_e": max(tones) if tones else None,
-        "eyes": [{"mode": e.mode.value, "count": e.count, "bias": e.bias, "spread": e.spread} for e in outcome.eyes],
-    }
+def result_value(row: PracticeRound) -> RoundResult | None:
+    """What is kept of a round that is over; None before its debrief."""
+    return None if row.result is None else read(RoundResult, row.result)

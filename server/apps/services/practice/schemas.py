@@ -17,11 +17,13 @@ from fervens_core.log import Answer, Step, Topic
 from fervens_core.practice import (
     SEED_MAX,
     Difficulty,
+    EyeTold,
     Help,
     LaneLooks,
     Light,
     Mishaps,
     Outcome,
+    RoundNumbers,
     StrandColours,
     TonedLooks,
 )
@@ -43,21 +45,9 @@ class PastHeadOut(Schema):
     """A filed head of the studio that can be played without its name."""
 
     service_id: UUID
-    label: str
+    client_name: str
+    starts_at: dt.datetime
     zones: int
-
-
-class NumbersOut(Schema):
-    """What a round came to in numbers."""
-
-    lanes: int
-    on_target: int
-    walls_kept: int
-    minutes: float
-    looks: int
-    advised_minutes: float | None
-    worst: float | None
-    tone_delta_e: float | None
 
 
 class RoundLineOut(Schema):
@@ -72,17 +62,7 @@ class RoundLineOut(Schema):
     begun_at: dt.datetime
     is_over: bool
     played_by: str
-    numbers: NumbersOut | None
-
-
-class EyeOverRoundsOut(Schema):
-    """A member's eye in one way of reading, over rounds and drills; marked as from a screen."""
-
-    mode: ReadingMode
-    bias: float
-    bias_std: float
-    spread: float
-    count: int
+    numbers: RoundNumbers | None
 
 
 class ProgressOut(Schema):
@@ -95,8 +75,8 @@ class ProgressOut(Schema):
     on_target: int
     walls_kept: int
     minutes_over_advice: float | None
-    eyes: list[EyeOverRoundsOut]
-    last: list[NumbersOut]
+    eyes: list[EyeTold]
+    last: list[RoundNumbers]
 
 
 class PracticeOut(Schema):
@@ -146,6 +126,7 @@ class MishapOut(Schema):
     is_hidden: bool
     answer: Answer | None
     takes_min: float
+    lasts_min: float | None
 
 
 class StillOut(Schema):
@@ -191,6 +172,13 @@ class ClockIn(In):
     """The moment in a round, and how many minutes go by in one; 0 stands still."""
 
     at: dt.datetime
+    speed: float
+
+
+class ClockOut(Schema):
+    """A round's clock."""
+
+    now: dt.datetime
     speed: float
 
 
@@ -243,7 +231,7 @@ class ClassLineOut(Schema):
     service_id: UUID | None
     name: str
     help: Help
-    numbers: NumbersOut
+    numbers: RoundNumbers
     eye_bias: float | None
 
 
@@ -308,4 +296,4 @@ class DrilledOut(Schema):
     right_undertones: int
     mean_error: float
     spread: float
-    eyes: list[EyeOverRoundsOut]
+    eyes: list[EyeTold]

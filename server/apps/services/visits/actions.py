@@ -20,6 +20,7 @@ from apps.services.known import known_of
 from apps.services.models import Service
 from apps.services.planned import planned
 from apps.services.summary import summarise
+from apps.services.visits.free import Free, left_by
 from apps.shelf.adapters import lightener_value
 from apps.shelf.queries import developers, lighteners
 from apps.studio.actions import audit
@@ -253,17 +254,38 @@ def start_from(
 
 
 @transaction.atomic
-def cancel_visit(member: Membership, service_id: UUID) -> UUID:
-    """Take a visit that has not begun out of the diary; its client's id. Raises ConflictError once it has."""
+def move_visit(member: Membership, service_id: UUID, starts_at: dt.datetime) -> Service:
+    """Put a visit that has not begun at another time. Raises ConflictError once it has, LimitError of the day."""
+    row = get_object_or_404(loading.of_studio(member).select_for_update(), pk=service_id)
+    require_may(member, "move_a_visit")
+    if row.step != Step.CONSULTATION.value or row.events.exists():
+        raise ConflictError("already_begun")
+    now = timezone.now()
+    if starts_at.tzinfo is None or not now - dt.timedelta(days=1) <= starts_at <= now + AHEAD_MAX:
+        raise LimitError("starts_at", say("limit-from_today_within_two_years"), str(starts_at))
+    row.starts_at = starts_at
+    row.save(update_fields=["starts_at"])
+    audit(member, "visit_moved", service_id)
+    tell(member.studio_id, service_id, "booked")
+    return row
+
+
+@transaction.atomic
+def cancel_visit(member: Membership, service_id: UUID) -> tuple[UUID, Free | None]:
+    """Take a visit that has not begun out of the diary; its client's id and what is free now.
+
+    Raises ConflictError once it has begun.
+    """
     row = get_object_or_404(loading.of_studio(member).select_for_update(), pk=service_id)
     require_may(member, "cancel_a_visit")
     if row.step != Step.CONSULTATION.value or row.events.exists():
         raise ConflictError("already_begun")
     client_id: UUID = row.client_id
+    free = left_by(member, row)
     row.delete()
     audit(member, "visit_cancelled", service_id)
     tell(member.studio_id, service_id, "cancelled")
-    return client_id
+    return client_id, free
 
 
 @transaction.atomic

@@ -14,7 +14,7 @@ from apps.common.problems import ERRORS, Problem
 from apps.services.models import Service
 from apps.services.visits import actions as visits
 from apps.services.visits.history import history_of
-from apps.services.visits.schemas import AgainIn, HistoryOut, NextOut, ReminderIn, VisitAt
+from apps.services.visits.schemas import AgainIn, HistoryOut, MoveIn, NextOut, ReminderIn, VisitAt
 from apps.studio.auth import member_of
 
 router = Router(tags=["coming back"])
@@ -45,6 +45,13 @@ def start_again(request: HttpRequest, client_id: UUID, payload: AgainIn) -> Stat
         after=payload.after,
     )
     return Status(201, VisitAt(service_id=row.pk, starts_at=row.starts_at))
+
+
+@router.put("/services/{service_id}/time", response={200: VisitAt, ERRORS: Problem})
+def move_visit(request: HttpRequest, service_id: UUID, payload: MoveIn) -> VisitAt:
+    """Put a visit that has not begun at another time."""
+    row = visits.move_visit(member_of(request), service_id, payload.starts_at)
+    return VisitAt(service_id=row.pk, starts_at=row.starts_at)
 
 
 @router.put("/services/{service_id}/reminder", response={200: VisitAt, ERRORS: Problem})

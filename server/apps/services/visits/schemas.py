@@ -14,10 +14,28 @@ from apps.common.words import Words
 from fervens_core.followup import FiledLane, FiledToner, LastFormula, NextVisit
 
 
+class CouldCome(Schema):
+    """A request that fits into a time that is free: who, when they asked for, and minutes they need."""
+
+    service_id: UUID
+    client_name: str
+    starts_at: dt.datetime
+    booked_min: float
+
+
 class CancelledOut(Schema):
-    """Whose visit was cancelled."""
+    """Whose visit was cancelled, what is free now, and who asked for a time and could come then."""
 
     client_id: UUID
+    free_at: dt.datetime | None
+    free_min: float
+    could_come: list[CouldCome]
+
+
+class MoveIn(In):
+    """When a visit is to be instead."""
+
+    starts_at: dt.datetime
 
 
 class AgainIn(In):

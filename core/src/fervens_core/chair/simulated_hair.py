@@ -20,7 +20,7 @@ def kept_level(part: Zone, seed: int) -> float:
     return min(max(level, part.hair.colour_start), 10.0)
 
 
-def practice_level(chair: Chair, key: str, seed: int) -> float:
+def simulated_level(chair: Chair, key: str, seed: int) -> float:
     """Level the hair of a lane has now in the simulation; the same seed is the same hair.
 
     Raises:
