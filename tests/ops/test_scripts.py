@@ -54,8 +54,8 @@ def test_a_port_in_use_gets_one_line():
         ),
         (("test", "everything"), "parts: must be of static, core"),
         (
-            ("bench", "nothing"),
-            "bench: must be one of answers board camera colour_fit fleet lift live load page plan search tone, got nothing",
+            ("bench", "no"),
+            "bench: must be one of answers board camera colour_fit fleet lift live load page plan search tone, got no",
         ),
     ],
 )
