@@ -360,6 +360,22 @@ def test_developers_of_zones_to_come_follow_what_is_learnt():
     assert again == ()
 
 
+@pytest.mark.parametrize("off", [0.0, 0.5, 1.0])
+def test_hands_that_are_late_rinse_later_and_take_nothing_stronger(off):
+    """Slower hands, weaker developer (common practice, no source): time lost is no reason for strength."""
+    wanted, plan, log = planned()
+    zones = {z.zone.key: z.zone for z in plan.lanes}
+    first = plan.lanes[0].zone.key
+    on_time = 2 + plan.lanes[1].end_min + 1
+    expected = level(board(log, on_time, zones=zones).lanes[0], on_time - 2 - plan.lanes[0].end_min)
+    seen = round(expected * 2) / 2 + off
+    looks = [read(on_time - 1, seen, first), read(on_time, seen, first)]
+    for late in (8, 16, 24):
+        for p in board([*log, *looks], on_time + 0.5 + late, wanted=wanted, zones=zones).proposals:
+            assert p.proposed_volume < p.volume_strength
+            assert "less than expected" not in told(p.reason)
+
+
 def test_nothing_stronger_is_proposed_once_scalp_or_hair_suffers():
     wanted, plan, log = planned()
     zones = {z.zone.key: z.zone for z in plan.lanes}

@@ -98,6 +98,7 @@ def test_zones_past_nine_are_opened_by_two_digits(signed_in):
     page = signed_in
     begin(page, "The whole head", seed=2)
     to_chair(page)
+    page.get_by_role("button", name="Over time").click()
     lanes = page.locator(".lane-strip")
     expect(lanes).to_have_count(12)
     names = [x.get_attribute("aria-label").split(":")[0] for x in lanes.all()]
@@ -285,7 +286,7 @@ def test_a_sheet_opened_to_read_does_not_shout_rinsed(signed_in):
         act.get_by_role("button", name=re.compile(done)).click()
     page.get_by_role("button", name="Who did what").wait_for()
     page.wait_for_timeout(500)
-    page.locator(".lane-strip").first.click()
+    page.get_by_role("region", name="Zones on the head").get_by_role("button", name=re.compile("^1 ")).click()
     rinsed = page.get_by_role("dialog").get_by_role("button", name=re.compile("^(Rinsed|Wiped out)")).first
     expect(rinsed).not_to_have_class(re.compile("btn-act|btn-stop"))
 

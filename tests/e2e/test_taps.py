@@ -152,7 +152,7 @@ class Hand:
                 self.tap(on.first)
             else:
                 lane = page.get_by_role("img", name=re.compile("(processing|applying)")).first
-                self.tap(lane)
+                lane.click(force=True)  # the strand's own button lies over it
                 self.tap(self.button(re.compile("^(Rinsed|Wiped out)")).first)
                 page.get_by_role("dialog").wait_for(state="detached")
                 continue

@@ -136,11 +136,14 @@ def test_chair_buttons_are_large_enough_for_a_glove(signed_in):
     page = signed_in
     open_service(page, "Ilse Varga", "chair")
     page.get_by_role("region", name="Next").get_by_role("button").wait_for()
-    boxes = page.get_by_role("region", name="Next").get_by_role("button").all()
-    boxes += page.get_by_role("region", name="Zones over time").get_by_role("button").all()
-    heights = [b.bounding_box()["height"] for b in boxes]
-    assert len(heights) == 9
-    assert min(heights) >= 48
+    for way in ("Zones on the head", "Zones over time"):
+        boxes = page.get_by_role("region", name="Next").get_by_role("button").all()
+        boxes += page.get_by_role("region", name=way).get_by_role("button").all()
+        sizes = [b.bounding_box() for b in boxes]
+        assert len(sizes) == 9
+        assert min(s["height"] for s in sizes) >= 48
+        assert min(s["width"] for s in sizes) >= 48
+        page.get_by_role("button", name="Over time").click()
 
 
 def test_record_and_plan_print_on_paper(signed_in, address):

@@ -113,7 +113,7 @@ def test_one_client_from_first_reading_to_filed_record(signed_in):
 def test_a_reload_in_mid_service_loses_nothing(signed_in):
     page = signed_in
     open_service(page, "Ilse Varga", "chair")
-    lanes = page.get_by_role("region", name="Zones over time").get_by_role("img")
+    lanes = page.get_by_role("region", name="Zones on the head").get_by_role("img")
     expect(lanes.first).to_be_visible()
 
     def seen():

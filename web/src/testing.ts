@@ -34,6 +34,8 @@ export const at = (minute: number) => new Date(START + minute * 60_000).toISOStr
 /** A lane put on at minute 0 to 6 and processing since. */
 export const lane = (more: Partial<Schemas['Lane']> = {}): Schemas['Lane'] => ({
   key: 'crown',
+  zone_key: 'crown',
+  across: -0.05,
   name: 'Crown',
   zone_name: 'Crown',
   part: '',

@@ -5191,6 +5191,7 @@ export interface components {
          * @description One lane of the board; minutes count from `zero_at`, the end of its application (expected, if not ended).
          *
          *     Args:
+         *         zone_key: the zone it is of. across: where that lies seen from behind, -1 at the left temple to 1 at the right.
          *         zone_name, part: of a part of a zone that is read in parts, apart; part is empty for a whole zone.
          *         lightener: name of what it is lightened with.
          *         is_forecast: the application has not ended yet; times are the plan's.
@@ -5205,6 +5206,10 @@ export interface components {
         Lane: {
             /** Key */
             key: string;
+            /** Zone Key */
+            zone_key: string;
+            /** Across */
+            across: number;
             /** Name */
             name: string;
             /** Zone Name */

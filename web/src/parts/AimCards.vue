@@ -30,11 +30,11 @@ const facts = (a: Schemas['AimOut']) => [
   }),
 ]
 const parts = {
-  minutes: 'minutes',
-  visits: 'trips',
-  strengths: 'strengths',
-  bowls: 'bowls',
-  looks: 'looks',
+  minutes: $t('aimCards.minutes'),
+  visits: $t('aimCards.trips'),
+  strengths: $t('aimCards.strengths'),
+  bowls: $t('aimCards.bowls'),
+  looks: $t('aimCards.looks'),
   wiped: $t('common.wipingOut'),
   missed: $t('aimCards.levelsMissed'),
   strain: $t('aimCards.strainOnHair'),

@@ -13,6 +13,8 @@ const props = defineProps<{
   detail: string
   canWeigh: boolean
   isBusy: boolean
+  /** Its two halves stand in the columns around it. */
+  isApart?: boolean
 }>()
 const emit = defineEmits<{ do: [act: Schemas['NextAct']]; only: [act: Schemas['NextAct']]; weigh: [] }>()
 
@@ -51,14 +53,19 @@ const timer = computed(() => {
   }
   return {
     minutes: dueIn,
-    caption: dueIn < 0 ? 'overdue' : act.code === 'finish' ? 'planned' : $t('chairNext.untilTheLook'),
+    caption:
+      dueIn < 0
+        ? $t('chairNext.overdue')
+        : act.code === 'finish'
+          ? $t('chairNext.planned')
+          : $t('chairNext.untilTheLook'),
   }
 })
 const isStop = computed(() => first.value?.code === 'stop')
 </script>
 
 <template>
-  <div class="flex flex-wrap items-stretch gap-3">
+  <div :class="isApart ? 'contents' : 'flex flex-wrap items-stretch gap-3'">
     <ActPanel
       :act="first"
       :detail="detail"

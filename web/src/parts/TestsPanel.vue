@@ -86,13 +86,17 @@ const elasticitySays: Record<string, string> = {
           {{ $t('testsPanel.placedBehindTheEarNow') }}
         </button>
         <template v-if="service.patch_state === 'due'">
-          <button type="button" class="btn" @click="patch({ patch_test_result: 'negative' }, 'Patch test read clear.')">
+          <button
+            type="button"
+            class="btn"
+            @click="patch({ patch_test_result: 'negative' }, $t('testsPanel.patchReadClear'))"
+          >
             {{ $t('common.clear') }}
           </button>
           <button
             type="button"
             class="btn btn-stop"
-            @click="patch({ patch_test_result: 'positive' }, 'Reaction kept.')"
+            @click="patch({ patch_test_result: 'positive' }, $t('testsPanel.reactionKept'))"
           >
             {{ $t('testsPanel.redItchingOrSwollen') }}
           </button>

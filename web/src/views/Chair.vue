@@ -14,6 +14,7 @@ import BowlStrip from '../parts/BowlStrip.vue'
 import FootBar from '../parts/FootBar.vue'
 import ChairNext from '../parts/ChairNext.vue'
 import ChairLanes from '../parts/ChairLanes.vue'
+import HeadClock from '../parts/HeadClock.vue'
 import Wait from '../parts/Wait.vue'
 import WeighSheet from '../parts/WeighSheet.vue'
 import { useActs } from '../stores/acts'
@@ -27,10 +28,13 @@ import LaneSheet from './LaneSheet.vue'
 import LogSheet from './LogSheet.vue'
 import ToneBoard from './ToneBoard.vue'
 import { $t, locale } from '../lib/i18n'
+import { phaseNames } from '../lib/words'
 
 const KEPT_BOARD_MS = 1_100
 /** A second digit of a zone's number is waited for so long. */
 const DIGITS_MS = 600
+/** More strands than these hang across the whole page. */
+const MANY_LANES = 14
 const route = useRoute()
 const router = useRouter()
 const id = String(route.params.id)
@@ -255,7 +259,11 @@ const rinseWave = (zone_keys: string[]) => {
 const isLogOpen = ref(false)
 const takeBack = (event_id: string, text: string) => acts.undo({ event_id, text })
 const off = (lane: Schemas['Lane'], is_wiped: boolean) =>
-  acts.act('Rinsed', { zone_key: lane.key, is_wiped }, `${lane.name} ${is_wiped ? $t('chair.wipedOut') : 'rinsed'}.`)
+  acts.act(
+    'Rinsed',
+    { zone_key: lane.key, is_wiped },
+    `${lane.name} ${is_wiped ? $t('chair.wipedOut') : phaseNames.rinsed}.`,
+  )
 const rinse = async (lane: Schemas['Lane'], isWiped: boolean) => {
   if (await off(lane, isWiped)) opened.value = null
 }
@@ -341,91 +349,118 @@ onBeforeUnmount(() => {
       >
         <h2 class="mb-1.5 font-semibold">{{ $t('chair.atTheBasin') }}</h2>
       </ToneBoard>
-      <ChairNext
-        v-if="!toneStep || !isBasinFirst(toneStep.acts, all)"
-        :acts="all"
-        :lanes="lanes"
-        :now="clock.now"
-        :detail="detail"
-        :can-weigh="first?.code === 'mix' && Boolean(bowlFor(first.zone_key))"
-        :is-busy="acts.isBusy.value"
-        @do="doAct"
-        @only="(act) => doAct({ ...act, then_key: null })"
-        @weigh="weighing = bowlFor(first?.zone_key ?? null) ?? null"
-      />
-      <section
-        v-for="c in conflicts"
-        :key="c.event_id"
-        class="mt-2 flex flex-wrap items-center gap-3 rounded-[5px] border-s-[8px] border-stop bg-raised px-4 py-2"
-        role="alert"
-      >
-        <p class="grow">
-          <i18n-t keypath="chair.notCounted" scope="global"
-            ><template #message>{{ c.message }}</template
-            ><template #part1
-              ><b>{{ c.by }}, {{ clockText(c.at) }}: {{ c.text }}.</b></template
-            ></i18n-t
+      <div :class="prefs.isHead ? ['chair-head', lanes.length > MANY_LANES ? 'is-wide' : ''] : 'flex flex-col gap-2'">
+        <ChairNext
+          v-if="!toneStep || !isBasinFirst(toneStep.acts, all)"
+          :acts="all"
+          :lanes="lanes"
+          :now="clock.now"
+          :detail="detail"
+          :can-weigh="first?.code === 'mix' && Boolean(bowlFor(first.zone_key))"
+          :is-busy="acts.isBusy.value"
+          :is-apart="prefs.isHead"
+          @do="doAct"
+          @only="(act) => doAct({ ...act, then_key: null })"
+          @weigh="weighing = bowlFor(first?.zone_key ?? null) ?? null"
+        />
+        <div class="chair-aside flex flex-col gap-2">
+          <section
+            v-for="c in conflicts"
+            :key="c.event_id"
+            class="flex flex-wrap items-center gap-3 rounded-[5px] border-s-[8px] border-stop bg-raised px-4 py-2"
+            role="alert"
           >
-        </p>
-        <button type="button" class="btn" @click="markSeen(c.event_id)">{{ $t('common.seen') }}</button>
-      </section>
-      <section
-        v-if="proposals.length"
-        class="mt-2 flex flex-wrap items-center gap-x-6 gap-y-1 rounded-[5px] border-s-[8px] border-signal bg-raised px-4 py-1.5"
-        :aria-label="$t('chair.developersProposedAnew')"
-      >
-        <h2 class="sr-only">{{ $t('chair.developersProposedAnew') }}</h2>
-        <div
-          v-for="p in proposals"
-          :key="p.zone_key"
-          class="flex w-full items-center gap-2 lg:w-[calc(50%-12px)]"
-          role="group"
-          :aria-label="p.zone_name"
-        >
-          <p class="narrow grow text-[15px] leading-tight">{{ p.reason }}</p>
+            <p class="grow">
+              <i18n-t keypath="chair.notCounted" scope="global"
+                ><template #message>{{ c.message }}</template
+                ><template #part1
+                  ><b>{{ c.by }}, {{ clockText(c.at) }}: {{ c.text }}.</b></template
+                ></i18n-t
+              >
+            </p>
+            <button type="button" class="btn" @click="markSeen(c.event_id)">{{ $t('common.seen') }}</button>
+          </section>
+          <section
+            v-if="proposals.length"
+            class="flex flex-wrap items-center gap-x-6 gap-y-1 rounded-[5px] border-s-[8px] border-signal bg-raised px-4 py-1.5"
+            :aria-label="$t('chair.developersProposedAnew')"
+          >
+            <h2 class="sr-only">{{ $t('chair.developersProposedAnew') }}</h2>
+            <div
+              v-for="p in proposals"
+              :key="p.zone_key"
+              class="flex w-full flex-wrap items-center gap-2 sm:flex-nowrap"
+              :class="prefs.isHead ? 'min-[1100px]:flex-wrap' : 'lg:w-[calc(50%-12px)]'"
+              role="group"
+              :aria-label="p.zone_name"
+            >
+              <p class="narrow grow text-[15px] leading-tight">{{ p.reason }}</p>
+              <button
+                type="button"
+                class="btn btn-act shrink-0 px-3"
+                :disabled="acts.isBusy.value"
+                @click="takeProposal(p)"
+              >
+                {{ $t('chair.takeVol', { proposed_volume: levelText(p.proposed_volume) }) }}
+              </button>
+              <button type="button" class="btn shrink-0 px-3" @click="markSeen(proposalKey(p))">
+                {{ $t('chair.keep', { volume_strength: levelText(p.volume_strength) }) }}
+              </button>
+            </div>
+          </section>
+          <div class="flex flex-wrap items-center gap-2">
+            <BowlStrip :bowls="board.bowls ?? []" :now="slowNow" />
+            <div
+              class="ms-auto flex overflow-hidden rounded-[5px] border border-line"
+              role="group"
+              :aria-label="$t('chair.showAs')"
+            >
+              <button
+                v-for="v in [true, false]"
+                :key="String(v)"
+                type="button"
+                class="min-h-12 px-3 text-[15px] font-semibold"
+                :class="prefs.isHead === v ? 'bg-raised' : 'text-soft'"
+                :aria-pressed="prefs.isHead === v"
+                @click="prefs.isHead = v"
+              >
+                {{ v ? $t('chair.asHead') : $t('chair.asTime') }}
+              </button>
+            </div>
+          </div>
+        </div>
+        <div class="chair-lanes flex min-w-0 flex-col">
+          <component
+            :is="prefs.isHead ? HeadClock : ChairLanes"
+            class="grow"
+            :lanes="lanes"
+            :now="clock.now"
+            :label-max-min="query.data.value?.label_max_min ?? null"
+            :urgent-key="isDue ? (first?.zone_key ?? null) : null"
+            :waiting-zones="waitingZones"
+            @open="(key: string) => (opened = key)"
+          />
+        </div>
+        <div class="chair-more mb-20 flex flex-wrap items-center gap-3">
+          <button type="button" class="btn" @click="isLogOpen = true">{{ $t('common.whoDidWhat') }}</button>
           <button
+            v-for="w in openVisits"
+            :key="w.visit"
             type="button"
-            class="btn btn-act shrink-0 px-3"
+            class="btn"
             :disabled="acts.isBusy.value"
-            @click="takeProposal(p)"
+            @click="rinseWave(w.keys)"
           >
-            {{ $t('chair.takeVol', { proposed_volume: levelText(p.proposed_volume) }) }}
-          </button>
-          <button type="button" class="btn shrink-0 px-3" @click="markSeen(proposalKey(p))">
-            {{ $t('chair.keep', { volume_strength: levelText(p.volume_strength) }) }}
+            <i18n-t keypath="chair.rinse" scope="global"
+              ><template #what>{{
+                openVisits.length > 1 ? $t('chair.trip', { visit: w.visit }) : $t('chair.allThatIsOn')
+              }}</template
+              ><template #part1
+                ><span class="num font-normal text-soft">{{ $t('count.zones', w.keys.length) }}</span></template
+              ></i18n-t
+            >
           </button>
         </div>
-      </section>
-      <BowlStrip class="mt-2" :bowls="board.bowls ?? []" :now="slowNow" />
-
-      <ChairLanes
-        class="mt-3"
-        :lanes="lanes"
-        :now="clock.now"
-        :label-max-min="query.data.value?.label_max_min ?? null"
-        :urgent-key="isDue ? (first?.zone_key ?? null) : null"
-        :waiting-zones="waitingZones"
-        @open="(key) => (opened = key)"
-      />
-      <div class="mt-3 mb-20 flex flex-wrap items-center gap-3">
-        <button type="button" class="btn" @click="isLogOpen = true">{{ $t('common.whoDidWhat') }}</button>
-        <button
-          v-for="w in openVisits"
-          :key="w.visit"
-          type="button"
-          class="btn"
-          :disabled="acts.isBusy.value"
-          @click="rinseWave(w.keys)"
-        >
-          <i18n-t keypath="chair.rinse" scope="global"
-            ><template #what>{{
-              openVisits.length > 1 ? $t('chair.trip', { visit: w.visit }) : $t('chair.allThatIsOn')
-            }}</template
-            ><template #part1
-              ><span class="num font-normal text-soft">{{ $t('count.zones', w.keys.length) }}</span></template
-            ></i18n-t
-          >
-        </button>
       </div>
       <FootBar>
         <template #undo>
@@ -496,3 +531,46 @@ onBeforeUnmount(() => {
     </template>
   </main>
 </template>
+
+<style>
+.chair-head {
+  display: grid;
+  gap: 12px;
+  grid-template-columns: minmax(0, 1fr);
+}
+.chair-head > .chair-lanes {
+  min-height: clamp(420px, calc(100dvh - 640px), 620px);
+}
+@media (min-width: 1100px) {
+  .chair-head {
+    grid-template-columns: minmax(0, 1fr) 400px;
+    grid-template-rows: auto auto 1fr;
+  }
+  .chair-head > .chair-aside {
+    grid-column: 2;
+    grid-row: 2;
+  }
+  .chair-head > .chair-lanes {
+    grid-column: 1;
+    grid-row: 2 / span 2;
+    min-height: clamp(400px, calc(100dvh - 376px), 660px);
+    margin-bottom: 80px;
+  }
+  .chair-head > .chair-more {
+    grid-column: 2;
+    grid-row: 3;
+    align-self: end;
+  }
+  .chair-head.is-wide > :is(.chair-aside, .chair-lanes, .chair-more) {
+    grid-column: 1 / -1;
+    grid-row: auto;
+    margin-bottom: 0;
+  }
+  .chair-head.is-wide > .chair-lanes {
+    min-height: clamp(380px, calc(100dvh - 424px), 660px);
+  }
+  .chair-head.is-wide > .chair-more {
+    margin-bottom: 80px;
+  }
+}
+</style>

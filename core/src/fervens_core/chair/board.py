@@ -40,7 +40,7 @@ from fervens_core.chair.paint import (
 )
 from fervens_core.chair.replan import DeveloperProposal, propose_developers
 from fervens_core.colour import Undertone, hair_lab, seen_hexes, undertone
-from fervens_core.head import Covering, Elasticity, Foils, Part, ReadingMode, ScalpFeel, Zone, lane_label
+from fervens_core.head import Covering, Elasticity, Foils, Part, ReadingMode, ScalpFeel, Zone, across, lane_label
 from fervens_core.lift import Belief, Outlook, Reading
 from fervens_core.log import LaneState, Phase, Step, TakenReading
 from fervens_core.planning import BowlStyle, PlanRequest
@@ -71,6 +71,7 @@ class Lane:
     """One lane of the board; minutes count from `zero_at`, the end of its application (expected, if not ended).
 
     Args:
+        zone_key: the zone it is of. across: where that lies seen from behind, -1 at the left temple to 1 at the right.
         zone_name, part: of a part of a zone that is read in parts, apart; part is empty for a whole zone.
         lightener: name of what it is lightened with.
         is_forecast: the application has not ended yet; times are the plan's.
@@ -84,6 +85,8 @@ class Lane:
     """
 
     key: str
+    zone_key: str
+    across: float
     name: Message | str
     zone_name: Message | str
     part: Message | str
@@ -273,6 +276,8 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
     visits = dict(zip(chair.state.plan.zone_keys, chair.state.plan.visits, strict=False)) if chair.state.plan else {}
     return Lane(
         key=lane.key,
+        zone_key=zone.zone_key,
+        across=across(zone),
         name=zone.label,
         zone_name=lane_label(zone.name, Part.WHOLE, piece=zone.piece, is_again=zone.is_again),
         part=_part_told(zone),

@@ -34,7 +34,7 @@ MOVE_LEAST_VOLUME = 3.0
 """[MODEL] a developer that would move by less is left as it is."""
 MOVED_LEAST = 0.06
 """[MODEL] a zone that lifts by less than 6 % otherwise than expected is no reason."""
-LATE_LEAST_MIN = 3.0
+EARLY_LEAST_MIN = 3.0
 ALONE_MOST_VOLUME = 5.0
 """[MODEL] one reading by eye, rounded to half a level, raises no developer by more; a second one may."""
 
@@ -63,16 +63,19 @@ def _teacher(chair: Chair, belief: Belief) -> tuple[Message | str, float] | None
     return best
 
 
-def _reason(chair: Chair, belief: Belief, index: int, late_min: float, change: Message) -> Message:
+def _reason(
+    chair: Chair, belief: Belief, index: int, early_min: float, change: Message, *, is_stronger: bool
+) -> Message:
+    """What moved the developer: only what moves it the way it went."""
     learnt, expected = belief.factors(index), belief.lanes[index].factors
     moved = learnt.rate / expected.rate * (learnt.extent / expected.extent)
     teacher = _teacher(chair, belief)
-    if teacher and abs(moved - 1.0) >= MOVED_LEAST:
+    if teacher and abs(moved - 1.0) >= MOVED_LEAST and (teacher[1] < 1.0) == is_stronger:
         name, ratio = teacher
         share = abs(ratio - 1.0)
         return say("replan-lifts_more" if ratio > 1.0 else "replan-lifts_less", lane=name, share=share, change=change)
-    if abs(late_min) >= LATE_LEAST_MIN:
-        return say("replan-late" if late_min > 0 else "replan-early", minutes=abs(late_min), change=change)
+    if early_min >= EARLY_LEAST_MIN and not is_stronger:
+        return say("replan-early", minutes=early_min, change=change)
     return say("replan-read", change=change)
 
 
@@ -94,7 +97,8 @@ def _waiting(chair: Chair) -> list[tuple[int, LaneState]]:
 def propose_developers(
     chair: Chair, belief: Belief, times: list[LaneTimes], request: PlanRequest
 ) -> tuple[DeveloperProposal, ...]:
-    """Developers that would now have the zones still to come ready when their plan has them rinsed.
+    """Developers that would now have the zones still to come ready when their plan has them rinsed, or as much later as
+    the hands are.
 
     Nothing is proposed before a reading was taken or while readings do not fit, nothing stronger once scalp or hair
     suffers, and nothing for logs that do not tell when the plan rinses.
@@ -122,7 +126,10 @@ def propose_developers(
         if entry is None or entry.own is not None or lane.key not in rinses:
             continue  # the last: not of the plan, lightened again
         end_min = minutes_between(zero, times[index].zero)
-        minutes = min(rinses[lane.key] - end_min, entry.label_max_min - entry.application_min)
+        late_min = end_min - entry.application_min - starts.get(lane.key, end_min - entry.application_min)
+        # hands that are late rinse later: slower hands take no stronger developer (common practice)
+        rinse_min = rinses[lane.key] + max(late_min, 0.0)
+        minutes = min(rinse_min - end_min, entry.label_max_min - entry.application_min)
         if minutes < PROCESSING_MIN_MIN:
             continue
         volume = weakest_reaching(entry, minutes, strengths, has_additive=request.choice.has_additive)
@@ -131,9 +138,9 @@ def propose_developers(
         least = 0.5 if request.choice.step is VolumeStep.BOTTLES else MOVE_LEAST_VOLUME
         if abs(volume - lane.volume_strength) < least or (is_strained and volume > lane.volume_strength):
             continue
-        late = minutes_between(zero, times[index].started) - starts.get(lane.key, 0.0)
         change = say("replan-change", before=lane.volume_strength, volume=volume, lane=entry.zone.label)
-        reason = _reason(chair, belief, index, late, change)
+        is_stronger = volume > lane.volume_strength
+        reason = _reason(chair, belief, index, -late_min, change, is_stronger=is_stronger)
         found.append(DeveloperProposal(lane.key, entry.zone.label, lane.volume_strength, volume, reason))
     return tuple(found)
 

@@ -42,6 +42,7 @@ from fervens_core.head.lanes import (
     without_row,
 )
 from fervens_core.head.parts import Load, Meeting, Part, Pieces, StrandPart
+from fervens_core.head.place import across
 from fervens_core.head.products import (
     NO_LIGHTENER,
     USUAL_TONER_MIX,
@@ -122,6 +123,7 @@ __all__ = [
     "TonerShade",
     "Word",
     "Zone",
+    "across",
     "as_hair_piece",
     "in_rows",
     "is_deeper",

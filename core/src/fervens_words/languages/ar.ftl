@@ -407,7 +407,6 @@ effect-reaches = يصل إلى { TENTHS($level) } عند وقت ملصقه
 replan-change = { PLAIN($before) } ← { PLAIN($volume) } فول لـ { $lane  }
 replan-lifts_more = { $lane  } يفتح أكثر بـ { PERCENT($share) } من المتوقع: { $change  }
 replan-lifts_less = { $lane  } يفتح أقل بـ { PERCENT($share) } من المتوقع: { $change  }
-replan-late = يوضع لاحقا بـ { WHOLE($minutes) } دقيقة عن الخطة: { $change  }
 replan-early = يوضع أبكر بـ { WHOLE($minutes) } دقيقة عن الخطة: { $change  }
 replan-read = ما قُرئ يغيره: { $change  }
 

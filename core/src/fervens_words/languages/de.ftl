@@ -422,7 +422,6 @@ effect-reaches = erreicht bis zur Etikettzeit { TENTHS($level) }
 replan-change = { PLAIN($before) } → { PLAIN($volume) } Vol für { $lane  }
 replan-lifts_more = { $lane  } hellt { PERCENT($share) } mehr auf als erwartet: { $change  }
 replan-lifts_less = { $lane  } hellt { PERCENT($share) } weniger auf als erwartet: { $change  }
-replan-late = Sie kommt { WHOLE($minutes) } min später drauf als geplant: { $change  }
 replan-early = Sie kommt { WHOLE($minutes) } min früher drauf als geplant: { $change  }
 replan-read = Das Abgelesene verschiebt es: { $change  }
 

@@ -457,7 +457,6 @@ effect-reaches = reaches { TENTHS($level) } by its label's time
 replan-change = { PLAIN($before) } → { PLAIN($volume) } vol for { $lane }
 replan-lifts_more = { $lane } lifts { PERCENT($share) } more than expected: { $change }
 replan-lifts_less = { $lane } lifts { PERCENT($share) } less than expected: { $change }
-replan-late = It goes on { WHOLE($minutes) } min later than planned: { $change }
 replan-early = It goes on { WHOLE($minutes) } min earlier than planned: { $change }
 replan-read = What was read moves it: { $change }
 

@@ -422,7 +422,6 @@ effect-reaches = llega a { TENTHS($level) } al acabar la etiqueta
 replan-change = { PLAIN($before) } → { PLAIN($volume) } vol para { $lane  }
 replan-lifts_more = { $lane  } aclara un { PERCENT($share) } más de lo esperado: { $change  }
 replan-lifts_less = { $lane  } aclara un { PERCENT($share) } menos de lo esperado: { $change  }
-replan-late = Va { WHOLE($minutes) } min más tarde de lo previsto: { $change  }
 replan-early = Va { WHOLE($minutes) } min antes de lo previsto: { $change  }
 replan-read = Lo leído lo mueve: { $change  }
 

@@ -422,7 +422,6 @@ effect-reaches = atteint { TENTHS($level) } au temps de l'étiquette
 replan-change = { PLAIN($before) } → { PLAIN($volume) } vol pour { $lane  }
 replan-lifts_more = { $lane  } s'éclaircit { PERCENT($share) } plus que prévu : { $change  }
 replan-lifts_less = { $lane  } s'éclaircit { PERCENT($share) } moins que prévu : { $change  }
-replan-late = Posé { WHOLE($minutes) } min plus tard que prévu : { $change  }
 replan-early = Posé { WHOLE($minutes) } min plus tôt que prévu : { $change  }
 replan-read = Ce qui a été lu le déplace : { $change  }
 
