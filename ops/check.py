@@ -16,7 +16,7 @@ from cluster import Cluster
 from exercise import exercise
 from project import PYTHON, VENV, WEB, ensure_page, ensure_python, ensure_web, python_env
 from steps import LOCAL, ROOT, SetupError, main, step
-from system import ensure_chromium, ensure_fonts, ensure_postgres
+from system import ensure_chromium, ensure_paper, ensure_postgres
 
 PARTS = ("static", "core", "server", "web", "e2e", "deploy")
 
@@ -102,7 +102,7 @@ def check() -> None:
         Cluster(ensure_postgres(), LOCAL / "pg-test", is_for_tests=True) if {"server", "e2e"} & set(parts) else None
     )
     if {"server", "e2e"} & set(parts):
-        ensure_fonts()
+        ensure_paper()
     if "e2e" in parts:
         ensure_chromium()
         ensure_page()

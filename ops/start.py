@@ -15,7 +15,7 @@ import time
 from cluster import Cluster, free_port
 from project import PYTHON, ensure_page, ensure_python, python_env
 from steps import LOCAL, ROOT, SetupError, main, run, step
-from system import ensure_fonts, ensure_postgres
+from system import ensure_paper, ensure_postgres
 
 PORT = 8733
 DEMO_USER, DEMO_PASSWORD = "maren", "prompt-corner-7"
@@ -138,7 +138,7 @@ def start() -> None:
     cluster = None if own_url else Cluster(ensure_postgres(), LOCAL / ("pg-own" if args.empty else "pg"))
     is_demo = cluster is not None and not args.empty
     ensure_python()
-    ensure_fonts()
+    ensure_paper()
     ensure_page()
     if cluster:
         if args.fresh and cluster.folder.exists():

@@ -58,10 +58,20 @@ def ensure_postgres() -> Path:
     return found
 
 
-def ensure_fonts() -> None:
-    """DejaVu from Debian's packages: names in most of the world's alphabets on printed cards."""
-    if not Path("/usr/share/fonts/truetype/dejavu/DejaVuSans.ttf").exists():
-        install(["fonts-dejavu-core"], "names on printed cards")
+PAPER_PACKAGES = {
+    "fonts-dejavu-core": "/usr/share/fonts/truetype/dejavu/DejaVuSans.ttf",
+    "libpango-1.0-0": "/usr/lib/*/libpango-1.0.so.0",
+    "libpangoft2-1.0-0": "/usr/lib/*/libpangoft2-1.0.so.0",
+    "libharfbuzz-subset0": "/usr/lib/*/libharfbuzz-subset.so.0",
+}
+"""What sets type on paper, letters joined where a script joins them, and DejaVu for most of the world's letters."""
+
+
+def ensure_paper() -> None:
+    """What printed sheets need, from Debian's packages."""
+    missing = [package for package, file in PAPER_PACKAGES.items() if not any(Path("/").glob(file.removeprefix("/")))]
+    if missing:
+        install(missing, "printed sheets")
 
 
 def ensure_proxies() -> None:

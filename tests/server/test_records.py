@@ -37,6 +37,47 @@ def test_paper_is_a4_or_letter(owner, paper, size):
     assert owner.get(f"/services/{sid}/card.pdf?paper=a3", 422)["field"] == "paper"
 
 
+def test_paper_is_set_in_the_pages_own_type_and_painted(owner):
+    sid = run(owner)
+    for name in ("card", "take-home", "trolley"):
+        body = owner.browser.get(f"/api/services/{sid}/{name}.pdf").content
+        page = PdfReader(io.BytesIO(body)).pages[0]
+        fonts = {str(f.get_object()["/BaseFont"]) for f in page["/Resources"]["/Font"].get_object().values()}
+        assert any("Archivo" in f for f in fonts), name
+        assert "Condensed" in " ".join(fonts) or name == "take-home"
+        drawn = str(page["/Resources"].get_object().get("/Pattern", "")) + str(page["/Resources"].get("/Shading", ""))
+        assert drawn, name  # lanes and head are painted, not listed
+
+
+def test_the_trolley_sheet_tells_the_plan_and_has_a_strip_for_each_bowl(owner):
+    sid = run(owner, file=False)
+    plan = owner.get(f"/services/{sid}/plan")
+    text = pdf_text(owner.browser.get(f"/api/services/{sid}/trolley.pdf"))
+    for lane in plan["lanes"]:
+        assert lane["name"] in text
+        assert f"{lane['volume_strength']:g} vol" in text
+    for bowl in plan["bowls"]:
+        assert f"Bowl {bowl['number']}, {bowl['volume_strength']:g} vol" in text
+        assert f"{bowl['lightener_g']:.0f} g" in text
+    assert text.count("mixed at") == len(plan["bowls"])
+
+
+def test_paper_reads_nothing_but_its_own_type(owner, settings):
+    """Whatever a hand writes stays text: no file of the server and no address is read for a document."""
+    from django.utils.safestring import mark_safe
+
+    from apps.common.paper import page_pdf
+
+    secret = settings.ROOT / "server" / "config" / "settings.py"
+    body = mark_safe(f'<p>here</p><img src="{secret.as_uri()}"><link rel="attachment" href="{secret.as_uri()}">')
+    made = PdfReader(io.BytesIO(page_pdf(body, title="x", size=(210, 297), foot="x")))
+    assert "here" in made.pages[0].extract_text()
+    assert made.attachments == {}
+    sid = run(owner)
+    owner.post(f"/services/{sid}/addenda", {"text": f'<img src="{secret.as_uri()}"> & <b>bold</b>'}, 201)
+    assert "<b>bold</b>" in pdf_text(owner.browser.get(f"/api/services/{sid}/card.pdf"))
+
+
 def test_a_long_card_runs_over_pages_and_ends_with_its_caution(owner):
     many = [ZONES[0] | {"key": f"z{i}", "name": f"Part {i}"} for i in range(10)]
     sid = run(owner, zones=many, levels=(8,) * 10, toner=False, file=False)

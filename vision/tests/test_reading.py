@@ -25,7 +25,7 @@ from fervens_vision import (
     PAPERS,
     PATCHES,
     PictureRefusedError,
-    card_pdf,
+    card_svg,
     nominal_values,
     read_strand,
     values_of,
@@ -208,18 +208,26 @@ def test_every_grey_lies_on_opposite_sides_and_every_paper_holds_the_card():
 
 
 @pytest.mark.parametrize("name", PAPERS)
-def test_the_printed_card_is_found_in_its_own_page_and_has_its_patches(name, tmp_path):
-    from pypdf import PdfReader
+def test_the_printed_card_is_at_its_true_size_and_has_its_patches(name):
+    from xml.etree import ElementTree
 
-    data = card_pdf(PAPERS[name], title="Card", notes=("Print at its true size.",))
-    page = PdfReader(io.BytesIO(data)).pages[0]
-    assert float(page.mediabox.width) == pytest.approx(PAPERS[name].width / 25.4 * 72, abs=0.1)
-    assert "true size" in page.extract_text()
-    assert data == card_pdf(PAPERS[name], title="Card", notes=("Print at its true size.",))
-    drawn = page.get_contents().get_data().decode("latin-1")
+    said = "Print at its <true> size."
+    drawn = ElementTree.fromstring(card_svg(PAPERS[name], title="Card", notes=(said,)))
+    assert (drawn.get("width"), drawn.get("height")) == (f"{PAPERS[name].width:g}mm", f"{PAPERS[name].height:g}mm")
+    assert drawn.get("viewBox") == f"0 0 {PAPERS[name].width:g} {PAPERS[name].height:g}"
+    assert said in [t.text for t in drawn.iter("{http://www.w3.org/2000/svg}text")]
+    rects = list(drawn.iter("{http://www.w3.org/2000/svg}rect"))
+    fills = {r.get("fill") for r in rects}
     for patch in PATCHES:
-        told = [f"{share:.6f}".rstrip("0").lstrip("0") for share in lab_to_srgb(patch.nominal)]
-        assert all(part[:5] in drawn for part in told), patch.name
+        told = ",".join(f"{100 * share:.3f}%" for share in lab_to_srgb(patch.nominal))
+        assert f"rgb({told})" in fills, patch.name
+    left = (PAPERS[name].width - CARD.width) / 2
+    first = CARD.markers[0]
+    assert any(
+        float(r.get("x")) == pytest.approx(left + first.left)
+        and float(r.get("width")) == pytest.approx(first.right - first.left)
+        for r in rects
+    )
 
 
 def test_a_measured_card_needs_every_patch():

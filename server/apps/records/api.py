@@ -21,6 +21,8 @@ from apps.services import loading
 from apps.services.consultation import present as consultation_present
 from apps.services.consultation.schemas import ServiceOut
 from apps.services.exchange.schemas import CsvOut
+from apps.services.plan import present as plan_present
+from apps.services.planned import planned
 from apps.services.visits import actions as visits
 from apps.studio.auth import member_of
 from fervens_core.head import ReadingMode
@@ -109,6 +111,16 @@ def read_card(request: HttpRequest, service_id: UUID, paper: Paper = "a4") -> Ht
     record = record_of(loading.load(loading.get(member_of(request), service_id)))
     name = f"card-{record.client_name}-{record.starts_at:%Y-%m-%d}.pdf"
     return as_file(documents.service_card(record, paper), "application/pdf", name, is_shown=True)
+
+
+@router.get("/services/{service_id}/trolley.pdf", response={200: None, ERRORS: Problem})
+def read_trolley(request: HttpRequest, service_id: UUID, paper: Paper = "a4") -> HttpResponse:
+    """The plan of the saved choices for the trolley, with strips for its bowls, as PDF."""
+    loaded = loading.load(loading.get(member_of(request), service_id))
+    wanted = loading.plan_request(loaded)
+    plan = plan_present.plan_out(loaded, planned(wanted), wanted, loaded.row.toner_idea)
+    name = f"trolley-{loaded.row.client.name}-{loaded.row.starts_at:%Y-%m-%d}.pdf"
+    return as_file(documents.trolley_sheet(loaded, plan, paper), "application/pdf", name, is_shown=True)
 
 
 @router.get("/services/{service_id}/take-home.pdf", response={200: None, ERRORS: Problem})

@@ -3,17 +3,26 @@
 from __future__ import annotations
 
 import datetime as dt
+from collections.abc import Sequence
 
 from django.utils import timezone
+from django.utils.html import format_html, format_html_join
+from django.utils.safestring import SafeString
 
-from apps.records.paper import Sheet, Swatches
-from apps.records.record import RecordLane, RecordOut, RecordReading
+from apps.common.paper import Sheet, swatches
+from apps.common.words import in_words
+from apps.records.drawing import Bead, Strand, hanging, in_place, strip
+from apps.records.record import RecordLane, RecordOut, RecordReading, record_of
+from apps.services import loading
+from apps.services.loading import Loaded
 from apps.services.models import Service
+from apps.services.plan.schemas import BowlOut, PlanOut
 from apps.services.visits.actions import propose_next, summary_of
 from apps.services.wording import caution_name
 from fervens_core.base import ON_TARGET_LEVELS, CoreError, Message, say, semicolons
+from fervens_core.chair import Lane
 from fervens_core.followup import handout, reminder_text
-from fervens_core.head import ReadingMode
+from fervens_core.head import ReadingMode, Tone, across
 
 
 def _clock(at: dt.datetime | None) -> str:
@@ -28,24 +37,83 @@ def _minutes(value: float | None) -> Message | str:
     return "" if value is None else say("min", minutes=value)
 
 
+STRIP_MM = 92.0
+HEAD_MM = 44.0
+NUMBERED_MOST = 24
+"""More strands than these have no room for figures on paper."""
+
+
+def _hung(record: RecordOut) -> list[Strand]:
+    """Lanes as they hang from the head: from what the hair was to what it was lifted to, tips as toned."""
+    ran = {x.key: x for x in record.ran}
+    numbers = {lane.key: str(i + 1) for i, lane in enumerate(record.lanes)}
+    strands = []
+    for lane in in_place(record.lanes):
+        told = ran.get(lane.key)
+        if told is None:
+            continue
+        lifted = [told.before_hex, *(p.hex for p in lane.curve[:: max(1, len(lane.curve) // 8)]), told.level_hex]
+        toned = [told.after_hex] * 3 if told.after_hex and told.after_hex != told.level_hex else [told.level_hex]
+        level = "" if told.level is None else in_words(say("card-level_alone", level=round(told.level, 1)))
+        strands.append(Strand([*lifted, *toned], numbers[lane.key], level))
+    return strands
+
+
+def _axis(lanes: Sequence[Lane]) -> tuple[dt.datetime, tuple[float, float]]:
+    first = min(lane.started_at for lane in lanes)
+    last = max((lane.zero_at - first).total_seconds() / 60.0 + lane.end_min for lane in lanes)
+    return first, (-1.0, last + 2.0)
+
+
 def _lightening(sheet: Sheet, record: RecordOut) -> None:
+    """Lanes as they ran: painted over one axis of time, with their readings, formulas and clocks."""
     sheet.section(say("card-lightening"))
+    lanes = {lane.key: lane for lane in record.lanes}
+    numbers = {lane.key: i + 1 for i, lane in enumerate(record.lanes)}
+    first, axis = _axis(record.lanes)
+
+    def painted(key: str) -> SafeString:
+        lane = lanes[key]
+        zero = (lane.zero_at - first).total_seconds() / 60.0
+        return strip(
+            lane.curve,
+            axis=axis,
+            zero=zero,
+            started=(lane.started_at - first).total_seconds() / 60.0,
+            end=zero + lane.end_min,
+            wall=zero + lane.wall_min if lane.is_passed_wall else None,
+            beads=[
+                Bead(r.minute, in_words(say("card-level_alone", level=r.level)), r.hex)
+                for r in lane.readings
+                if 0.0 <= r.minute <= lane.end_min
+            ],
+            width=STRIP_MM,
+        )
+
     sheet.table(
-        [_head(x) for x in ("zone", "formula", "on", "rinsed", "planned", "ran", "levels", "")],
+        [_head(x) for x in ("zone", "formula", "painted", "levels")],
         [
             [
-                x.name,
+                say("card-numbered", number=numbers[x.key], lane=x.name),
                 say("card-formula", volume=x.volume, applications=x.applications),
-                _clock(x.started_at),
-                _clock(x.rinsed_at),
-                _minutes(x.planned_min),
-                _minutes(x.ran_min),
+                format_html(
+                    '{}<div class="small">{}</div>',
+                    painted(x.key),
+                    in_words(
+                        say(
+                            "card-clocks",
+                            on=_clock(x.started_at),
+                            rinsed=_clock(x.rinsed_at) or "-",
+                            ran=_minutes(x.ran_min) or "-",
+                            planned=_minutes(x.planned_min) or "-",
+                        )
+                    ),
+                ),
                 _levels(x),
-                Swatches([x.before_hex, x.level_hex, x.target_hex], width=52, height=12),
             ]
             for x in record.ran
         ],
-        [15, 13, 7, 8, 9, 10, 17, 13],
+        [34, 22, STRIP_MM + 4, 28],
     )
 
 
@@ -84,6 +152,8 @@ def service_card(record: RecordOut, paper: str) -> bytes:
     if record.walls_passed:
         sheet.text(say("card-walls", lanes=record.walls_passed))
     if record.ran:
+        if len(record.ran) <= NUMBERED_MOST:
+            sheet.drawing(hanging(_hung(record), width=sheet.width, height=HEAD_MM))
         _lightening(sheet, record)
     if record.strands:
         _strands(sheet, record)
@@ -116,7 +186,7 @@ def service_card(record: RecordOut, paper: str) -> bytes:
                     _minutes(t.planned_minutes),
                     _minutes(t.minutes) or say("card-still_on"),
                     say("card-toner_grams", product=t.product_g, developer=t.developer_g),
-                    Swatches([t.now_hex, t.left_hex, t.wanted_hex], width=52, height=12),
+                    swatches([t.now_hex, t.left_hex, t.wanted_hex]),
                 ]
                 for t in record.toners
             ],
@@ -144,7 +214,7 @@ def service_card(record: RecordOut, paper: str) -> bytes:
     if record.cautions:
         sheet.section(say("card-cautions"))
         sheet.points(
-            [say("card-caution", caution=caution_name(c.code), by=c.by, at=_clock(c.at)) for c in record.cautions], 9
+            [say("card-caution", caution=caution_name(c.code), by=c.by, at=_clock(c.at)) for c in record.cautions]
         )
     sheet.section(say("card-keep"))
     sheet.text(say("card-worked", said=record.worked or say("card-nothing_noted")))
@@ -157,8 +227,7 @@ def service_card(record: RecordOut, paper: str) -> bytes:
     else:
         cost = say("card-contact_and_cost", minutes=contact, cost=record.cost, currency=record.currency)
         sheet.text(cost, soft=True)
-    sheet.gap()
-    sheet.text(say("card-professional_use"), soft=True, size=8)
+    sheet.text(say("card-professional_use"), soft=True, kind="small")
     return sheet.pdf(say("card-foot", client=record.client_name, on=_day(record.starts_at)))
 
 
@@ -199,7 +268,11 @@ def take_home(row: Service, studio_name: str, paper: str) -> bytes:
     )
     sheet = Sheet(say("handout-title"), paper)
     sheet.heading(say("handout-title"))
-    sheet.text(say("card-foot", client=row.client.name, on=_day(row.starts_at)), soft=True, size=11)
+    sheet.text(say("card-foot", client=row.client.name, on=_day(row.starts_at)), soft=True, kind="large")
+    hung = _hung(record_of(loading.load(row)))
+    if 0 < len(hung) <= NUMBERED_MOST:
+        # what was done is for her eyes: no figures
+        sheet.drawing(hanging([Strand(s.hexes, "", "") for s in hung], width=sheet.width, height=52.0))
     for part in parts:
         first = len(sheet.parts)
         sheet.section(part.title)
@@ -209,3 +282,105 @@ def take_home(row: Service, studio_name: str, paper: str) -> bytes:
         sheet.section(say("handout-again"))
         sheet.points([say("handout-on_or_about", on=visit.on)])
     return sheet.pdf(studio_name)
+
+
+def trolley_sheet(loaded: Loaded, plan: PlanOut, paper: str) -> bytes:
+    """The plan for the trolley: the head, lanes painted in the order of hands, the mixing list, strips for the bowls.
+
+    Args:
+        paper: a4 or letter.
+    """
+    row, lightener = loaded.row, loaded.lightener
+    sheet = Sheet(say("trolley-title", client=row.client.name), paper)
+    sheet.heading(row.client.name)
+    sheet.text(
+        say(
+            "trolley-head",
+            on=_day(row.starts_at),
+            lightener=lightener.name if lightener else say("card-no_lightener"),
+            label=lightener.label_max_min if lightener else 0.0,
+            chair=plan.chair_min,
+        ),
+        soft=True,
+    )
+    if row.wish:
+        sheet.text(say("card-wish", wish=row.wish, tone=Tone(row.tone)))
+    zones = {z.key: z for z in loaded.zones}
+    ordered = sorted(plan.lanes, key=lambda x: across(zones[x.zone_key]) if x.zone_key in zones else 0.0)
+    numbers = {x.key: i + 1 for i, x in enumerate(plan.lanes)}
+    if 0 < len(ordered) <= NUMBERED_MOST:
+        hung = [
+            Strand(
+                [p.hex for p in x.curve[:: max(1, len(x.curve) // 10)] if p.minute <= x.minutes_on] + [x.hex_at_rinse],
+                str(numbers[x.key]),
+                in_words(say("card-level_alone", level=x.volume_strength)),
+            )
+            for x in ordered
+        ]
+        sheet.drawing(hanging(hung, width=sheet.width, height=HEAD_MM))
+    sheet.section(say("trolley-order"))
+    axis = (-1.0, max((x.wall_min for x in plan.lanes), default=60.0) + 2.0)
+    sheet.table(
+        [say("card_head-zone"), say("card_head-strength"), say("card_head-painted"), say("trolley_head-rinse")],
+        [
+            [
+                say("card-numbered", number=numbers[x.key], lane=x.name),
+                say("vol", volume=x.volume_strength),
+                strip(
+                    x.curve,
+                    axis=axis,
+                    zero=x.end_min,
+                    started=x.start_min,
+                    end=x.rinse_min,
+                    wall=x.wall_min,
+                    width=STRIP_MM,
+                    height=6.0,
+                ),
+                say("min", minutes=x.rinse_min),
+            ]
+            for x in plan.lanes
+        ],
+        [36, 16, STRIP_MM + 4, 18],
+    )
+    sheet.text(say("trolley-minutes"), soft=True, kind="small")
+    sheet.section(say("trolley-mixing"))
+
+    def poured(bowl: BowlOut) -> str:
+        return " + ".join(in_words(say("card-pour", grams=p.mass_g, volume=p.volume_strength)) for p in bowl.pours)
+
+    sheet.table(
+        [
+            say("trolley_head-minute"),
+            say("trolley_head-for"),
+            say("card_head-lightener"),
+            say("card_head-developer"),
+            say("trolley_head-makes"),
+        ],
+        [
+            [
+                say("min", minutes=b.mix_min),
+                ", ".join(in_words(f.lane_name) for f in b.fills),
+                say("card-of", grams=b.lightener_g, name=b.lightener_name),
+                poured(b),
+                say("card-pour", grams=b.total_g, volume=round(b.volume_strength, 1)),
+            ]
+            for b in plan.bowls
+        ],
+        [12, 50, 34, 44, 26],
+    )
+    strips = [
+        format_html(
+            "<div><b>{}</b><br>{} + {}<br>{}<br><span class='soft'>{}</span></div>",
+            in_words(say("trolley-bowl", number=b.number, volume=round(b.volume_strength, 1))),
+            in_words(say("card-of", grams=b.lightener_g, name=b.lightener_name)),
+            poured(b),
+            ", ".join(in_words(f.lane_name) for f in b.fills),
+            in_words(say("trolley-mixed_at", life=b.life_min)),
+        )
+        for b in plan.bowls
+    ]
+    if strips:
+        sheet.section(say("trolley-cut"))
+        sheet.drawing(format_html_join("", "{}", ((x,) for x in strips)), kind="strips")
+    sheet.text(say("card-professional_use"), soft=True, kind="small")
+    return sheet.pdf(say("card-foot", client=row.client.name, on=_day(row.starts_at)))

@@ -8,9 +8,11 @@ from uuid import UUID
 
 from django.http import HttpRequest, HttpResponse
 from django.utils import timezone
+from django.utils.safestring import mark_safe
 from ninja import File, Form, Router, Schema, UploadedFile
 from pydantic import Field
 
+from apps.common.paper import page_pdf
 from apps.common.problems import ERRORS, Problem
 from apps.common.schemas import In
 from apps.common.words import Words, in_words
@@ -24,7 +26,7 @@ from fervens_core.base import check_level, say
 from fervens_core.colour import seen_hex, undertone
 from fervens_core.head import ReadingMode
 from fervens_core.lift import ROUND_STRANDS, SWATCH_STD
-from fervens_vision import PAPERS, PATCHES, card_pdf
+from fervens_vision import PAPERS, PATCHES, card_svg
 
 router = Router(tags=["camera"])
 Number = Annotated[float, Field(allow_inf_nan=False)]
@@ -134,7 +136,15 @@ def print_card(request: HttpRequest, paper: PaperName = "a5") -> HttpResponse:
     member_of(request)
     notes = [say("camera_card-note_1"), say("camera_card-note_2"), say("camera_card-note_3")]
     title = in_words(say("camera_card-title"))
-    body = card_pdf(PAPERS[paper], title=title, notes=tuple(in_words(n) for n in notes))
+    size = PAPERS[paper]
+    drawn = card_svg(size, title=title, notes=tuple(in_words(n) for n in notes))
+    body = page_pdf(
+        mark_safe(drawn),  # its lines were escaped
+        title=title,
+        size=(size.width, size.height),
+        foot="",
+        css="@page { margin: 0 } svg { direction: ltr }",
+    )
     answer = HttpResponse(body, content_type="application/pdf")
     answer["Content-Disposition"] = f'inline; filename="card-{paper}.pdf"'
     answer["Cache-Control"] = "private, no-store"

@@ -2,7 +2,7 @@
 
 from fervens_vision.card import CARD, GREYS, PATCHES, Card, CardValues, Patch, nominal_values, values_of
 from fervens_vision.colours import load
-from fervens_vision.paper import PAPERS, Paper, card_pdf
+from fervens_vision.paper import PAPERS, Paper, card_svg
 from fervens_vision.picture import BYTES_MAX
 from fervens_vision.read import Found, read_strand
 from fervens_vision.refused import PictureRefusedError
@@ -19,7 +19,7 @@ __all__ = [
     "Paper",
     "Patch",
     "PictureRefusedError",
-    "card_pdf",
+    "card_svg",
     "load",
     "nominal_values",
     "read_strand",

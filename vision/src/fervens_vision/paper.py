@@ -1,14 +1,10 @@
-"""The card as a page to print: PDF, A5 or half a Letter on its side."""
+"""The card as a page to print: SVG, A5 or half a Letter on its side."""
 
 from __future__ import annotations
 
-import io
 from dataclasses import dataclass
 
 import cv2
-from reportlab.lib.colors import Color
-from reportlab.lib.units import mm
-from reportlab.pdfgen.canvas import Canvas
 
 from fervens_vision.card import CARD, PATCHES, RIM_GREY, Box, Lab
 from fervens_vision.colours import lab_to_srgb
@@ -30,59 +26,48 @@ class Paper:
 PAPERS = {"a5": Paper("A5", 210.0, 148.0), "letter_half": Paper("Letter half", 215.9, 139.7)}
 
 
-def _colour(lab: Lab) -> Color:
-    red, green, blue = lab_to_srgb(lab)
-    return Color(red, green, blue)
+def _colour(lab: Lab) -> str:
+    return "rgb({}%,{}%,{}%)".format(*(f"{100.0 * share:.3f}" for share in lab_to_srgb(lab)))
 
 
-def card_pdf(paper: Paper, *, title: str, notes: tuple[str, ...]) -> bytes:
-    """The card on a page at its true size.
+def card_svg(paper: Paper, *, title: str, notes: tuple[str, ...]) -> str:
+    """The card on a page at its true size, as SVG in mm.
 
     Args:
         title: of the document. notes: lines for the foot of the card, in the reader's language.
     """
-    found = io.BytesIO()
-    page = Canvas(found, pagesize=(paper.width * mm, paper.height * mm), invariant=1)
-    page.setTitle(title)
     left, top = (paper.width - CARD.width) / 2.0, (paper.height - CARD.height) / 2.0
+    drawn: list[str] = []
 
-    def fill(box: Box, colour: Color) -> None:
-        page.setFillColor(colour)
-        x, y = (left + box.left) * mm, (paper.height - top - box.bottom) * mm
-        page.rect(x, y, (box.right - box.left) * mm, (box.bottom - box.top) * mm, stroke=0, fill=1)
+    def fill(box: Box, colour: str) -> None:
+        place = f'x="{left + box.left:.4f}" y="{top + box.top:.4f}"'
+        size = f'width="{box.right - box.left:.4f}" height="{box.bottom - box.top:.4f}"'
+        drawn.append(f'<rect {place} {size} fill="{colour}"/>')
 
-    black, white = Color(0, 0, 0), Color(1, 1, 1)
     for number, box in enumerate(CARD.markers):
-        fill(box, black)
+        fill(box, "#000")
         bits = cv2.aruco.Dictionary.getBitsFromByteList(MARKERS.bytesList[number : number + 1], MODULES - 2)
         size = (box.right - box.left) / MODULES
         for row in range(MODULES - 2):
             for column in range(MODULES - 2):
                 if bits[row][column]:
                     x, y = box.left + (column + 1) * size, box.top + (row + 1) * size
-                    fill(Box(x, y, x + size, y + size), white)
+                    fill(Box(x, y, x + size, y + size), "#fff")
     greys = {p.name: p.nominal for p in PATCHES}
     fill(CARD.rim, _colour(greys[RIM_GREY]))
-    fill(CARD.window, white)
+    fill(CARD.window, "#fff")
     for patch in PATCHES:
         for box in patch.boxes:
             fill(box, _colour(patch.nominal))
-    page.setStrokeColor(black)
-    page.setDash(2, 2)
-    page.setLineWidth(0.4)
     window = CARD.window
-    page.rect(
-        (left + window.left) * mm,
-        (paper.height - top - window.bottom) * mm,
-        (window.right - window.left) * mm,
-        (window.bottom - window.top) * mm,
-    )
-    page.setFillColor(black)
-    page.setFont("Helvetica", 7)
+    place = f'x="{left + window.left:.4f}" y="{top + window.top:.4f}"'
+    size_ = f'width="{window.right - window.left:.4f}" height="{window.bottom - window.top:.4f}"'
+    drawn.append(f'<rect {place} {size_} fill="none" stroke="#000" stroke-width="0.14" stroke-dasharray="0.7 0.7"/>')
     for i, line in enumerate((title, *notes)):
-        page.drawCentredString(
-            paper.width / 2.0 * mm, (paper.height - top - (8.0 + 3.4 * i if i < 4 else CARD.height - 8.0)) * mm, line
+        y = top + (8.0 + 3.4 * i if i < 4 else CARD.height - 8.0)
+        said = line.replace("&", "&amp;").replace("<", "&lt;").replace(">", "&gt;")
+        drawn.append(
+            f'<text x="{paper.width / 2.0:.3f}" y="{y:.3f}" font-size="2.5" text-anchor="middle">{said}</text>'
         )
-    page.showPage()
-    page.save()
-    return found.getvalue()
+    view = f'width="{paper.width:g}mm" height="{paper.height:g}mm" viewBox="0 0 {paper.width:g} {paper.height:g}"'
+    return f'<svg xmlns="http://www.w3.org/2000/svg" {view}>{"".join(drawn)}</svg>'

@@ -459,6 +459,9 @@ const print = () => window.print()
 
       <MixingList class="mt-4" :plan="shown" :zero="zero" :is-running="Boolean(started?.length)">
         <button type="button" class="btn no-print" @click="print">{{ $t('plan.printForTheTrolley') }}</button>
+        <a class="btn no-print" :href="`/api/services/${id}/trolley.pdf`" target="_blank">{{
+          $t('plan.trolleySheet')
+        }}</a>
         <button type="button" class="btn no-print" :disabled="isBusy" @click="saveFile">
           {{ $t('plan.saveAsFile') }}
         </button>

@@ -1185,6 +1185,24 @@ card_head-recipe = الوصفة
 card_head-grams = غرامات
 card_head-strand = الخصلة
 card_head-readings = القراءات
+card_head-painted = عبر الزمن
+card-level_alone = { PLAIN($level) }
+card-numbered = { WHOLE($number) }  { $lane }
+card-clocks = { $on } إلى { $rinsed }، { $ran } (المخطط { $planned })
+trolley-title = ورقة العربة، { $client }
+trolley-head = { DAY($on) }. { $lightener }، الملصق { WHOLE($label) } د. { WHOLE($chair) } د على الكرسي.
+trolley-minutes = تُحسب الدقائق من أول منتج على الشعر. الشريط هو وقت الملصق.
+trolley-order = بترتيب اليدين
+trolley-mixing = قائمة الخلط
+trolley-cut = شرائط للأوعية: تُقص وتُلصق
+trolley-bowl = الوعاء { WHOLE($number) }، { PLAIN($volume) } فول
+trolley-mixed_at = خُلط عند ____:____ ، صالح { WHOLE($life) } د
+trolley_head-rinse = الشطف
+trolley_head-minute = الدقيقة
+trolley_head-for = لـ
+trolley_head-makes = ينتج
+card-pour = { WHOLE($grams) } غ { PLAIN($volume) } فول
+card-of = { WHOLE($grams) } غ { $name }
 card-formula = { PLAIN($volume) } فول{ $applications ->
         [0] {""}
         [1] {""}

@@ -1208,6 +1208,24 @@ card_head-recipe = Mischung
 card_head-grams = Gramm
 card_head-strand = Strähne
 card_head-readings = Ablesungen
+card_head-painted = Im Zeitverlauf
+card-level_alone = { PLAIN($level) }
+card-numbered = { WHOLE($number) }  { $lane }
+card-clocks = { $on } bis { $rinsed }, { $ran } (geplant { $planned })
+trolley-title = Wagenblatt, { $client }
+trolley-head = { DAY($on) }. { $lightener }, Etikett { WHOLE($label) } min. { WHOLE($chair) } min im Stuhl.
+trolley-minutes = Minuten zählen ab dem ersten Produkt auf dem Haar. Der Balken ist die Etikettzeit.
+trolley-order = In der Reihenfolge der Hände
+trolley-mixing = Mischliste
+trolley-cut = Streifen für die Schalen: ausschneiden und aufkleben
+trolley-bowl = Schale { WHOLE($number) }, { PLAIN($volume) } Vol
+trolley-mixed_at = gemischt um ____:____ , { WHOLE($life) } min gut
+trolley_head-rinse = Spülen
+trolley_head-minute = Minute
+trolley_head-for = Für
+trolley_head-makes = Ergibt
+card-pour = { WHOLE($grams) } g { PLAIN($volume) } Vol
+card-of = { WHOLE($grams) } g { $name }
 card-formula = { PLAIN($volume) } Vol{ $applications ->
         [0] {""}
         [1] {""}

@@ -1263,6 +1263,24 @@ card_head-recipe = Recipe
 card_head-grams = Grams
 card_head-strand = Strand
 card_head-readings = Readings
+card_head-painted = In time
+card-level_alone = { PLAIN($level) }
+card-numbered = { WHOLE($number) }  { $lane }
+card-clocks = { $on } to { $rinsed }, { $ran } (planned { $planned })
+trolley-title = Trolley sheet, { $client }
+trolley-head = { DAY($on) }. { $lightener }, label { WHOLE($label) } min. { WHOLE($chair) } min in the chair.
+trolley-minutes = Minutes count from the first product on hair. The bar is the label's time.
+trolley-order = In the order of hands
+trolley-mixing = Mixing list
+trolley-cut = Strips for the bowls: cut out and stick on
+trolley-bowl = Bowl { WHOLE($number) }, { PLAIN($volume) } vol
+trolley-mixed_at = mixed at ____:____ , good for { WHOLE($life) } min
+trolley_head-rinse = Rinse
+trolley_head-minute = Minute
+trolley_head-for = For
+trolley_head-makes = Makes
+card-pour = { WHOLE($grams) } g { PLAIN($volume) } vol
+card-of = { WHOLE($grams) } g { $name }
 card-formula = { PLAIN($volume) } vol{ $applications ->
         [0] {""}
         [1] {""}

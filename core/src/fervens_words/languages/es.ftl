@@ -1207,6 +1207,24 @@ card_head-recipe = Receta
 card_head-grams = Gramos
 card_head-strand = Mechón
 card_head-readings = Lecturas
+card_head-painted = En el tiempo
+card-level_alone = { PLAIN($level) }
+card-numbered = { WHOLE($number) }  { $lane }
+card-clocks = { $on } a { $rinsed }, { $ran } (previsto { $planned })
+trolley-title = Hoja del carrito, { $client }
+trolley-head = { DAY($on) }. { $lightener }, etiqueta { WHOLE($label) } min. { WHOLE($chair) } min en el sillón.
+trolley-minutes = Los minutos cuentan desde el primer producto en el pelo. La barra es el tiempo de la etiqueta.
+trolley-order = En el orden de las manos
+trolley-mixing = Lista de mezcla
+trolley-cut = Tiras para los boles: recortar y pegar
+trolley-bowl = Bol { WHOLE($number) }, { PLAIN($volume) } vol
+trolley-mixed_at = mezclado a las ____:____ , sirve { WHOLE($life) } min
+trolley_head-rinse = Enjuague
+trolley_head-minute = Minuto
+trolley_head-for = Para
+trolley_head-makes = Da
+card-pour = { WHOLE($grams) } g { PLAIN($volume) } vol
+card-of = { WHOLE($grams) } g { $name }
 card-formula = { PLAIN($volume) } vol{ $applications ->
         [0] {""}
         [1] {""}

@@ -1207,6 +1207,24 @@ card_head-recipe = Recette
 card_head-grams = Grammes
 card_head-strand = Mèche
 card_head-readings = Lectures
+card_head-painted = Dans le temps
+card-level_alone = { PLAIN($level) }
+card-numbered = { WHOLE($number) }  { $lane }
+card-clocks = { $on } à { $rinsed }, { $ran } (prévu { $planned })
+trolley-title = Feuille de chariot, { $client }
+trolley-head = { DAY($on) }. { $lightener }, étiquette { WHOLE($label) } min. { WHOLE($chair) } min au fauteuil.
+trolley-minutes = Les minutes comptent dès le premier produit sur le cheveu. La barre est le temps de l'étiquette.
+trolley-order = Dans l'ordre des mains
+trolley-mixing = Liste de mélange
+trolley-cut = Bandes pour les bols : à découper et à coller
+trolley-bowl = Bol { WHOLE($number) }, { PLAIN($volume) } vol
+trolley-mixed_at = mélangé à ____:____ , bon { WHOLE($life) } min
+trolley_head-rinse = Rinçage
+trolley_head-minute = Minute
+trolley_head-for = Pour
+trolley_head-makes = Donne
+card-pour = { WHOLE($grams) } g { PLAIN($volume) } vol
+card-of = { WHOLE($grams) } g { $name }
 card-formula = { PLAIN($volume) } vol{ $applications ->
         [0] {""}
         [1] {""}
