@@ -9,21 +9,26 @@ from typing import Any
 from fervens_core.base import Message, say, term
 from fervens_core.colour import Undertone
 from fervens_core.head import DyeFamily, Part, lane_label
-from fervens_words import DEFAULT, languages, plainly, tell, words
+from fervens_words import DEFAULT, METRIC, US, languages, plainly, tell, tongue, words
 
 Tell = Callable[[Message], str]
 
 
 def language_of(environment: Mapping[str, str]) -> str:
-    """The language a terminal is read in, as POSIX says it: LC_ALL, else LC_MESSAGES, else LANG; of those there are."""
+    """The language a terminal is read in, as POSIX says it: LC_ALL, else LC_MESSAGES, else LANG; of those there are.
+
+    Weights are told in ounces and lengths in inches where LC_ALL, LC_MEASUREMENT or LANG, in this order, names the US.
+    """
     named = next((v for v in map(environment.get, ("LC_ALL", "LC_MESSAGES", "LANG")) if v), "")
     code = named.split(".")[0].split("_")[0].lower()
-    return code if code in languages() else DEFAULT
+    measured = next((v for v in map(environment.get, ("LC_ALL", "LC_MEASUREMENT", "LANG")) if v), "")
+    is_us = measured.split(".")[0].upper().endswith("_US")
+    return tongue(code if code in languages() else DEFAULT, US if is_us else METRIC)
 
 
 def show(command: str, answer: Any, language: str) -> list[str]:
     """The lines of a command's answer."""
-    return _SHOWS[command](plainly(answer), partial(tell, language=language), language)
+    return _SHOWS[command](plainly(answer), partial(tell, spoken=language), language)
 
 
 def _curve(result: dict[str, Any], told: Tell, language: str) -> list[str]:

@@ -15,7 +15,18 @@ from fluent.syntax.visitor import Visitor
 
 from fervens_core import basin, chair, colour, head, log, planning
 from fervens_core.base import LimitError, Message, all_of, message_json, say, semicolons, sentences, term
-from fervens_words import DEFAULT, catalogue, for_programs, functions, languages, tell, words
+from fervens_words import (
+    DEFAULT,
+    G_PER_OZ,
+    UNITS,
+    catalogue,
+    for_programs,
+    functions,
+    languages,
+    tell,
+    tongue,
+    words,
+)
 
 ROOT = Path(__file__).resolve().parents[2]
 SOURCES = ("core/src/fervens_core", "server/apps", "server/config", "cli")
@@ -197,12 +208,13 @@ def test_no_sentence_stands_in_the_core():
 
 
 FOR_OPERATORS = {
-    "common/hub.py", "common/telling.py", "common/watching.py", "records/management/commands/load_demo.py",
+    "common/hub.py", "common/paper.py", "common/telling.py", "common/watching.py",
+    "records/drawing.py", "records/management/commands/load_demo.py",
     "services/visits/api.py",
     "services/kept_log.py", "studio/begin.py", "studio/mail.py", "studio/management/commands/begin_address.py",
     "studio/management/commands/roles.py", "studio/management/commands/upgrade.py",
 }  # fmt: skip
-"""Lines of a log, SQL, a command's help, a tag of the schema; with every models.py, whose helps are the admin's."""
+"""HTML and SVG, lines of a log, SQL, a command's help, a tag of the schema; and models.py, whose helps are the admin's."""
 
 
 def test_no_sentence_stands_in_the_server():
@@ -267,3 +279,27 @@ def test_an_error_says_its_field_limit_and_value():
     own = say("error-field_out_of_limit", field="old_password", limit="x", value="***")
     assert words(own).startswith("Password you have now: must be")
     assert (error.code, error.field, error.value) == ("value_out_of_limit", "zones[3].level", "seven")
+
+
+@pytest.mark.parametrize(
+    ("language", "weight", "length"),
+    [
+        ("en", ("53 g", "1.87 oz"), ("12 mm", "0.47 in")),
+        ("de", ("53 g", "1,87 oz"), ("12 mm", "0,47 in")),
+        ("ar", ("53 غرام", "1.87 أونصة"), ("12 مم", "0.47 بوصة")),
+    ],
+)
+def test_weights_and_lengths_are_told_in_the_units_that_are_read(language, weight, length):
+    """Ounce and inch by NIST Handbook 44, appendix C; how a language writes them by CLDR."""
+    for i, units in enumerate(UNITS):
+        asked = tongue(language, units)
+        assert tell(say("g", grams=53.0), asked) == weight[i]
+        assert length[i] in tell(say("band-width", mm=12.0), asked)
+    assert pytest.approx(1.8695, abs=1e-4) == 53.0 / G_PER_OZ
+
+
+def test_no_catalogue_writes_a_unit_of_weight_or_length_itself():
+    """Behind a value there is no g or mm: whoever reads ounces would read them there."""
+    for language in languages():
+        found = re.findall(r"\} (?:g|mm|غ|مم)(?![\w])", catalogue(language))
+        assert found == [], language

@@ -154,3 +154,18 @@ def test_every_word_of_the_glossary_is_in_use():
     for at, language in enumerate(("en", "de", "fr", "es", "ar")):
         said = (catalogue(language) + (ROOT / f"web/src/languages/{language}.json").read_text()).lower()
         assert [r[at].strip() for r in rows if r[at].strip().lower() not in said] == [], language
+
+
+def test_a_studio_reads_ounces_and_inches_where_it_says_so(owner):
+    sid = run(owner)
+    metric = pdf_text(owner.browser.get(f"/api/services/{sid}/card.pdf"))
+    assert "20 g" in metric
+    assert owner.get("/session")["units"] == "metric"
+    owner.ask("PATCH", "/studio", {"units": "us"})
+    assert owner.get("/session")["units"] == "us"
+    card = pdf_text(owner.browser.get(f"/api/services/{sid}/card.pdf"))
+    assert "0.71 oz" in card
+    assert "20 g" not in card
+    assert "oz" in " ".join(line["text"] for line in owner.get(f"/services/{sid}/record")["lines"])
+    assert owner.get(f"/services/{sid}/record")["bowls"][0]["product_g"] == 20  # what is kept stays in grams
+    assert owner.ask("PATCH", "/studio", {"units": "stone"}, 422)["field"] == "units"

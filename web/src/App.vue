@@ -18,6 +18,7 @@ import { usePrefs } from './stores/prefs'
 import Account from './views/Account.vue'
 import SignIn from './views/SignIn.vue'
 import { $t, changeLanguage } from './lib/i18n'
+import { measureIn } from './lib/units'
 
 const session = useQuery(queries.session())
 const client = useQueryClient()
@@ -35,6 +36,11 @@ watch(
 watch(
   () => session.data.value?.language ?? '',
   (own) => changeLanguage(own),
+  { immediate: true },
+)
+watch(
+  () => session.data.value?.member_name && session.data.value.units,
+  (own) => own && measureIn(own),
   { immediate: true },
 )
 watch(

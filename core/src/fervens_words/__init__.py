@@ -15,6 +15,7 @@ from babel import Locale
 from babel.dates import format_date, format_skeleton
 from babel.lists import format_list
 from babel.numbers import parse_pattern
+from babel.units import format_unit
 from fluent.runtime import FluentBundle, FluentResource
 
 from fervens_core.base import Message, Value, message_json
@@ -22,6 +23,23 @@ from fervens_core.base import Message, Value, message_json
 DEFAULT = "en"
 LOCALES = {"en": "en_GB", "de": "de_DE", "fr": "fr_FR", "es": "es_ES", "ar": "ar_AE"}
 """The locale whose numbers and days a language writes; its own name when it is not here."""
+
+
+METRIC, US = "metric", "us"
+UNITS = (METRIC, US)
+"""Grams and millimetres, or ounces and inches. Whatever is shown, all is kept and computed in grams and millimetres."""
+G_PER_OZ, MM_PER_INCH = 28.349523125, 25.4
+"""Avoirdupois ounce and inch, exact [PUB: NIST Handbook 44, appendix C]."""
+
+
+def tongue(language: str, units: str = METRIC) -> str:
+    """A language together with the units its readers weigh and measure in: what `tell` and `words` take."""
+    return language if units == METRIC else f"{language}/{units}"
+
+
+def _parted(spoken: str) -> tuple[str, str]:
+    language, _, units = spoken.partition("/")
+    return language, units or METRIC
 
 
 @cache
@@ -36,8 +54,29 @@ def catalogue(language: str) -> str:
     return files(__name__).joinpath("languages").joinpath(f"{language}.ftl").read_text(encoding="utf-8")
 
 
-def functions(language: str) -> dict[str, Callable[[Any], str]]:
-    """What a catalogue may call on its values, by name, as the language writes it."""
+def _measures(locale: Locale, units: str) -> dict[str, Callable[[Any], str]]:
+    """Weights told in g or oz, lengths in mm or in, as the language writes them (CLDR)."""
+
+    def weight(digits: str) -> Callable[[Any], str]:
+        if units == US:
+            return lambda g: format_unit(float(g) / G_PER_OZ, "mass-ounce", "short", format="0.0#", locale=locale)
+        return lambda g: format_unit(float(g), "mass-gram", "short", format=digits, locale=locale)
+
+    def length(mm: Any) -> str:
+        if units == US:
+            return format_unit(float(mm) / MM_PER_INCH, "length-inch", "short", format="0.0#", locale=locale)
+        return format_unit(float(mm), "length-millimeter", "short", format="0.#", locale=locale)
+
+    def figure(mm: Any) -> str:
+        shown, pattern = (float(mm) / MM_PER_INCH, "0.0#") if units == US else (float(mm), "0.#")
+        return str(parse_pattern(pattern).apply(shown, locale))
+
+    return {"WEIGHT": weight("0"), "WEIGHT_TENTHS": weight("0.#"), "LENGTH": length, "LENGTH_FIGURE": figure}
+
+
+def functions(spoken: str) -> dict[str, Callable[[Any], str]]:
+    """What a catalogue may call on its values, by name, as the language writes it; `spoken` is a `tongue`."""
+    language, units = _parted(spoken)
     locale = _locale(language)
 
     def number(pattern: str) -> Callable[[Any], str]:
@@ -70,6 +109,7 @@ def functions(language: str) -> dict[str, Callable[[Any], str]]:
         return said[:1].upper() + said[1:]
 
     return {
+        **_measures(locale, units),
         "WHOLE": number("0"),
         "TENTHS": number("0.0"),
         "HUNDREDTHS": number("0.00"),
@@ -90,11 +130,10 @@ def _locale(language: str) -> Locale:
 
 
 @cache
-def _bundle(language: str) -> FluentBundle:
+def _bundle(spoken: str) -> FluentBundle:
+    language, _ = _parted(spoken)
     locale = _locale(language)
-    bundle = FluentBundle(
-        [str(locale).replace("_", "-")], functions=cast(Any, functions(language)), use_isolating=False
-    )
+    bundle = FluentBundle([str(locale).replace("_", "-")], functions=cast(Any, functions(spoken)), use_isolating=False)
     bundle.add_resource(FluentResource(catalogue(language)))
     return bundle
 
@@ -105,11 +144,11 @@ def _comma(locale: Locale, *, of_clauses: bool = False) -> str:
     return f"{signs[of_clauses]} "
 
 
-def _plain(value: Value, language: str) -> Any:
+def _plain(value: Value, spoken: str) -> Any:
     if isinstance(value, Message):
-        return tell(value, language)
+        return tell(value, spoken)
     if isinstance(value, tuple):
-        return _comma(_locale(language)).join(str(_plain(v, language)) for v in value)
+        return _comma(_locale(_parted(spoken)[0])).join(str(_plain(v, spoken)) for v in value)
     return value
 
 
@@ -122,32 +161,34 @@ _LISTS: dict[str, Callable[[list[str], Locale], str]] = {
 
 
 @lru_cache(maxsize=8192)
-def tell(message: Message, language: str = DEFAULT) -> str:
+def tell(message: Message, spoken: str = DEFAULT) -> str:
     """A message in a language; what the language does not have is told in the default one, else by its code.
 
     Args:
-        language: of `languages()`.
+        spoken: of `languages()`, or a `tongue`.
     """
+    language, units = _parted(spoken)
     if message.code in _LISTS:
         (items,) = (v for _, v in message.items)
-        told = [str(_plain(v, language)) for v in (items if isinstance(items, tuple) else (items,))]
+        told = [str(_plain(v, spoken)) for v in (items if isinstance(items, tuple) else (items,))]
         return _LISTS[message.code](told, _locale(language))
     name, _, attribute = message.code.partition(".")
-    for tongue in dict.fromkeys((language if language in languages() else DEFAULT, DEFAULT)):
-        bundle = _bundle(tongue)
+    for known in dict.fromkeys((language if language in languages() else DEFAULT, DEFAULT)):
+        asked = tongue(known, units)
+        bundle = _bundle(asked)
         if not bundle.has_message(name):
             continue
         found = bundle.get_message(name)
         pattern = found.attributes.get(attribute) if attribute else found.value
         if pattern is not None:
-            values = {k: _plain(v, tongue) for k, v in message.items}
+            values = {k: _plain(v, asked) for k, v in message.items}
             return str(bundle.format_pattern(pattern, values)[0])
     return message.code
 
 
-def words(value: Message | str, language: str = DEFAULT) -> str:
+def words(value: Message | str, spoken: str = DEFAULT) -> str:
     """A message told; a text that is one already (a name somebody gave) as it is."""
-    return tell(value, language) if isinstance(value, Message) else value
+    return tell(value, spoken) if isinstance(value, Message) else value
 
 
 def plainly(value: Any, told: Callable[[Message], Any] = lambda message: message) -> Any:

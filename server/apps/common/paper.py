@@ -105,6 +105,17 @@ def swatches(hexes: Sequence[str]) -> SafeString:
     )
 
 
+def under(drawn: SafeString, said: Message | str) -> SafeString:
+    """A drawing with a small line below it."""
+    return format_html('{}<div class="small">{}</div>', drawn, in_words(said))
+
+
+def label(title: Message | str, lines: Sequence[Message | str], last: Message | str) -> SafeString:
+    """A strip to be cut out: what it is, what is in it, and what a hand fills in."""
+    told = format_html_join("", "{}<br>", ((in_words(x),) for x in lines))
+    return format_html('<div><b>{}</b><br>{}<span class="soft">{}</span></div>', in_words(title), told, in_words(last))
+
+
 def _told(value: Message | str) -> str:
     """Words, escaped; what is HTML of ours stays."""
     return value if isinstance(value, SafeString) else escape(in_words(value))
@@ -153,6 +164,10 @@ class Sheet:
     def drawing(self, drawn: SafeString, kind: str = "head") -> None:
         """A drawing, as wide as it is."""
         self.parts.append(format_html('<div class="{}">{}</div>', kind, drawn))
+
+    def labels(self, made: Iterable[SafeString]) -> None:
+        """Strips side by side, to be cut out."""
+        self.parts.append(format_html('<div class="strips">{}</div>', format_html_join("", "{}", ((x,) for x in made))))
 
     def together(self, first: int) -> None:
         """Keep everything from a part on on one page."""

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from contextlib import AbstractContextManager, nullcontext
+from contextvars import ContextVar
 from typing import Annotated, Any
 
 from django.utils.translation import get_language, override
@@ -10,7 +11,7 @@ from ninja.responses import NinjaJSONEncoder
 from pydantic import BaseModel, WithJsonSchema
 
 from fervens_core.base import LimitError, Message, Untold, say
-from fervens_words import DEFAULT, languages, words
+from fervens_words import DEFAULT, METRIC, languages, tongue, words
 
 Words = Annotated[Message | str, WithJsonSchema({"type": "string"})]
 """A field of an answer that is told in words: a message, or a name that somebody gave."""
@@ -34,9 +35,22 @@ def checked_language(value: str) -> str:
     return value
 
 
+_units: ContextVar[str] = ContextVar("units", default=METRIC)
+
+
+def measure_in(units: str) -> None:
+    """What weights and lengths of this request are told in: its studio's units."""
+    _units.set(units)
+
+
+def spoken() -> str:
+    """The language of the request with its studio's units."""
+    return tongue(language(), _units.get())
+
+
 def in_words(value: Message | str) -> str:
     """A message in the language of the request; a text that is one already as it is."""
-    return words(value, language())
+    return words(value, spoken())
 
 
 class WordsEncoder(NinjaJSONEncoder):

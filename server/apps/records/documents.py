@@ -6,10 +6,9 @@ import datetime as dt
 from collections.abc import Sequence
 
 from django.utils import timezone
-from django.utils.html import format_html, format_html_join
 from django.utils.safestring import SafeString
 
-from apps.common.paper import Sheet, swatches
+from apps.common.paper import Sheet, label, swatches, under
 from apps.common.words import in_words
 from apps.records.drawing import Bead, Strand, hanging, in_place, strip
 from apps.records.record import RecordLane, RecordOut, RecordReading, record_of
@@ -96,17 +95,14 @@ def _lightening(sheet: Sheet, record: RecordOut) -> None:
             [
                 say("card-numbered", number=numbers[x.key], lane=x.name),
                 say("card-formula", volume=x.volume, applications=x.applications),
-                format_html(
-                    '{}<div class="small">{}</div>',
+                under(
                     painted(x.key),
-                    in_words(
-                        say(
-                            "card-clocks",
-                            on=_clock(x.started_at),
-                            rinsed=_clock(x.rinsed_at) or "-",
-                            ran=_minutes(x.ran_min) or "-",
-                            planned=_minutes(x.planned_min) or "-",
-                        )
+                    say(
+                        "card-clocks",
+                        on=_clock(x.started_at),
+                        rinsed=_clock(x.rinsed_at) or "-",
+                        ran=_minutes(x.ran_min) or "-",
+                        planned=_minutes(x.planned_min) or "-",
                     ),
                 ),
                 _levels(x),
@@ -368,19 +364,18 @@ def trolley_sheet(loaded: Loaded, plan: PlanOut, paper: str) -> bytes:
         ],
         [12, 50, 34, 44, 26],
     )
-    strips = [
-        format_html(
-            "<div><b>{}</b><br>{} + {}<br>{}<br><span class='soft'>{}</span></div>",
-            in_words(say("trolley-bowl", number=b.number, volume=round(b.volume_strength, 1))),
-            in_words(say("card-of", grams=b.lightener_g, name=b.lightener_name)),
-            poured(b),
-            ", ".join(in_words(f.lane_name) for f in b.fills),
-            in_words(say("trolley-mixed_at", life=b.life_min)),
-        )
-        for b in plan.bowls
-    ]
-    if strips:
+    if plan.bowls:
         sheet.section(say("trolley-cut"))
-        sheet.drawing(format_html_join("", "{}", ((x,) for x in strips)), kind="strips")
+        sheet.labels(
+            label(
+                say("trolley-bowl", number=b.number, volume=round(b.volume_strength, 1)),
+                [
+                    f"{in_words(say('card-of', grams=b.lightener_g, name=b.lightener_name))} + {poured(b)}",
+                    ", ".join(in_words(f.lane_name) for f in b.fills),
+                ],
+                say("trolley-mixed_at", life=b.life_min),
+            )
+            for b in plan.bowls
+        )
     sheet.text(say("card-professional_use"), soft=True, kind="small")
     return sheet.pdf(say("card-foot", client=row.client.name, on=_day(row.starts_at)))

@@ -42,6 +42,7 @@ class SessionOut(Schema):
     role: str | None = None
     studio_name: str | None = None
     language: str = ""
+    units: Literal["metric", "us"] = "metric"
     owes: Literal["password", "second_factor"] | None = None
     is_studios: bool = False
     is_demo: bool = False
@@ -63,6 +64,7 @@ def session_of(member: Membership | None, *, is_studios: bool = False) -> Sessio
         role=member.role if member else None,
         studio_name=member.studio.name if member else None,
         language=member.language if member else "",
+        units=cast(Any, member.studio.units) if member else "metric",
         server_now=timezone.now().isoformat(),
     )
 

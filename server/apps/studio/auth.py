@@ -9,6 +9,7 @@ from django.http import HttpRequest
 from ninja.security import APIKeyCookie
 
 from apps.common.problems import NotAllowed
+from apps.common.words import measure_in
 from apps.studio.models import Membership
 from apps.studio.sessions import note_here, stands
 from fervens_core.base import say
@@ -46,6 +47,7 @@ class MemberAuth(APIKeyCookie):
         owes = owed(found)
         if owes and not request.path_info.startswith(OPEN_WHILE_OWING):
             raise NotAllowed(say(f"error-owes_{owes}"))
+        measure_in(found.studio.units)
         return found
 
 

@@ -7,6 +7,8 @@ import uuid
 from django.conf import settings
 from django.db import models
 
+from fervens_words import METRIC, UNITS
+
 
 class Studio(models.Model):
     """A place where colour is done; every other row belongs to one."""
@@ -29,6 +31,13 @@ class Studio(models.Model):
     card = models.JSONField(null=True, blank=True, help_text="What a reader said of its printed card.")
     to_order = models.JSONField(default=list, blank=True)
     currency = models.CharField(max_length=8, default="€")
+    units = models.CharField(
+        max_length=6,
+        choices=[(u, u) for u in UNITS],
+        default=METRIC,
+        db_default=METRIC,
+        help_text="g and mm, or oz and in.",
+    )
     is_demo = models.BooleanField(default=False, help_text="Its members sign in from this machine only.")
     idle_min = models.PositiveIntegerField(
         default=120, db_default=120, help_text="Minutes without an act until others' devices end."

@@ -133,7 +133,7 @@ def change_member(member: Membership, member_id: int, values: dict[str, Any]) ->
 
 @transaction.atomic
 def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
-    """The studio's name, paces, growth, weakest developers and currency. Raises LimitError."""
+    """The studio's name, paces, growth, weakest developers, currency and units. Raises LimitError."""
     require_may(member, "change_the_studio")
     row = Studio.objects.select_for_update().get(pk=member.studio_id)
     before = values_of(row)
@@ -141,6 +141,8 @@ def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
         row.name = check_text("name", values["name"]).strip()
     if values.get("currency") is not None:
         row.currency = check_text("currency", values["currency"], 8).strip()
+    if values.get("units") is not None:
+        row.units = values["units"]
     if values.get("pace_min_per_foil") is not None:
         row.pace_min_per_foil = check_range("pace_min_per_foil", values["pace_min_per_foil"], *PACE, "min")
     if values.get("growth_mm_per_month") is not None:

@@ -59,6 +59,9 @@ class MemberChange(In):
     has_second_factor: Literal[False] | None = None
 
 
+Units = Literal["metric", "us"]
+
+
 class StudioOut(Schema):
     """The studio's own settings."""
 
@@ -71,6 +74,7 @@ class StudioOut(Schema):
     hands: Paces
     school: School
     currency: str
+    units: Units
     idle_min: int
     demands_second_factor: bool
 
@@ -87,6 +91,7 @@ class StudioIn(In):
     hands: Paces | None = None
     school: School | None = None
     currency: str | None = Field(None, min_length=1, max_length=8)
+    units: Units | None = None
     idle_min: Number | None = None
     demands_second_factor: bool | None = None
 
@@ -135,6 +140,7 @@ def _studio(row: Studio) -> StudioOut:
         hands=Paces(**row.hands),
         school=read(School, row.school),
         currency=row.currency,
+        units=cast(Units, row.units),
         idle_min=row.idle_min,
         demands_second_factor=row.demands_second_factor,
     )

@@ -2360,6 +2360,12 @@ export interface components {
              * @default
              */
             language: string;
+            /**
+             * Units
+             * @default metric
+             * @enum {string}
+             */
+            units: "metric" | "us";
             /** Owes */
             owes?: ("password" | "second_factor") | null;
             /**
@@ -9678,6 +9684,11 @@ export interface components {
             school: components["schemas"]["School"];
             /** Currency */
             currency: string;
+            /**
+             * Units
+             * @enum {string}
+             */
+            units: "metric" | "us";
             /** Idle Min */
             idle_min: number;
             /** Demands Second Factor */
@@ -9704,6 +9715,8 @@ export interface components {
             school?: components["schemas"]["School"] | null;
             /** Currency */
             currency?: string | null;
+            /** Units */
+            units?: ("metric" | "us") | null;
             /** Idle Min */
             idle_min?: number | null;
             /** Demands Second Factor */

@@ -1,10 +1,29 @@
 /** What a lane shows at a moment: its level, its colour and the one thing to be said of it. Its times are the server's. */
-import type { Schemas } from '../api/client'
 import { $t } from './i18n'
-import { likelyAt, pointAt } from './strip'
+import { type LevelPoint, likelyAt, pointAt } from './strip'
 import { countdown, fixed, levelText } from './time'
 import { phaseNames } from './words'
 
+/** What is to be known of a lane for that, as the board tells it. */
+interface LaneTold {
+  name: string
+  phase: keyof typeof phaseNames
+  start_level: number
+  target_level: number
+  achieved_level: number | null
+  level_now: { likely: number }
+  hex_now: string
+  curve: readonly LevelPoint[]
+  wall_min: number
+  warn_mins: readonly number[]
+  window_min: { early: number | null; late: number | null }
+  advice: { act: string; then: string; due_min: number } | null
+  leaves: 'basin' | 'wiped' | 'dried'
+  stop_reason: string | null
+  has_bowl: boolean
+  is_passed_wall: boolean
+  application_count: number
+}
 interface Said {
   text: string
   /** Must end now. */
@@ -20,7 +39,7 @@ export interface LaneNow extends Said {
   label: string
 }
 
-function said(lane: Schemas['Lane'], sinceZero: number): Said {
+function said(lane: LaneTold, sinceZero: number): Said {
   const toWall = lane.wall_min - sinceZero
   const plain = (text: string): Said => ({ text, isStrong: false, isDue: false })
   const strong = (text: string): Said => ({ text, isStrong: true, isDue: false })
@@ -54,7 +73,7 @@ function said(lane: Schemas['Lane'], sinceZero: number): Said {
 }
 
 /** A lane so many minutes after its clock began. */
-export function laneNow(lane: Schemas['Lane'], sinceZero: number): LaneNow {
+export function laneNow(lane: LaneTold, sinceZero: number): LaneNow {
   const isLive = lane.phase === 'processing' || (lane.phase === 'applying' && lane.application_count > 1)
   const level =
     lane.phase === 'rinsed'

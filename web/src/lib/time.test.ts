@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { clock, countdown, grams, inMinutes, isoDay, levelText, minutesUntil } from './time'
+import { clock, countdown, inMinutes, isoDay, levelText, minutesUntil } from './time'
 
 describe('times at the chair', () => {
   it('counts down, then on with a plus', () => {
@@ -22,7 +22,7 @@ describe('times at the chair', () => {
     expect(isoDay(new Date(2026, 0, 5, 23, 59))).toBe('2026-01-05')
     expect(clock(new Date(2026, 0, 5, 7, 4))).toBe('07:04')
   })
-  it('shows masses and levels as they are read', () => {
-    expect([grams(9.94), grams(18.4), levelText(8), levelText(8.5)]).toEqual(['9.9', '18', '8', '8.5'])
+  it('shows levels as they are read', () => {
+    expect([levelText(8), levelText(8.5)]).toEqual(['8', '8.5'])
   })
 })

@@ -46,9 +46,6 @@ export const inMinutes = (minutes: number): string => {
   return whole > 0 ? $t('time.inMin', { min: whole }) : $t('time.minAgo', { min: -whole })
 }
 
-export const grams = (mass: number): string => (mass >= 10 ? fixed(mass) : fixed(mass, 1))
-/** A weighed amount with its unit. */
-export const weight = (mass: number): string => $t('time.g', { g: grams(mass) })
 export const levelText = (level: number): string => (Number.isInteger(level) ? String(level) : fixed(level, 1))
 
 /** "2 h 40" for a stretch of minutes, "45 min" below an hour. */

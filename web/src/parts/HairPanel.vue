@@ -39,6 +39,7 @@ import Stepper from './Stepper.vue'
 import StrandBar from './StrandBar.vue'
 import SwatchScale from './SwatchScale.vue'
 import Tick from './Tick.vue'
+import { lengthText } from '../lib/units'
 import { $t } from '../lib/i18n'
 
 /** Reading the chosen zones, all at once: each of their kinds of hair, and each part of its strands. */
@@ -257,7 +258,7 @@ const toneOptions = [{ value: '', name: $t('hairPanel.asTheWish') }, ...tones] a
       </button>
     </StrandBar>
     <p v-if="slot === 'root'" class="-mt-2 text-sm text-soft">
-      {{ $t('hairPanel.theFirstMmWarmedBy', { root_mm: head.root_mm }) }}
+      {{ $t('hairPanel.theFirstMmWarmedBy', { root_mm: lengthText(head.root_mm) }) }}
     </p>
     <p v-if="!isReady" class="text-soft">
       {{ $t('hairPanel.notAllOfTheseZones') }}
@@ -311,7 +312,7 @@ const toneOptions = [{ value: '', name: $t('hairPanel.asTheWish') }, ...tones] a
         <Stepper
           v-if="slot !== 'root'"
           :label="$t('hairPanel.fromTheScalp')"
-          :unit="$t('common.mm')"
+          measure="mm"
           :min="1"
           :max="1499"
           :step="slot === 'ends' ? 10 : 5"
@@ -322,7 +323,7 @@ const toneOptions = [{ value: '', name: $t('hairPanel.asTheWish') }, ...tones] a
         <Stepper
           v-if="slot !== 'ends'"
           :label="slot === 'root' ? $t('hairPanel.regrowth') : $t('hairPanel.to')"
-          :unit="$t('common.mm')"
+          measure="mm"
           :min="1"
           :max="1500"
           :step="slot === 'root' ? 2 : 5"
@@ -416,7 +417,7 @@ const toneOptions = [{ value: '', name: $t('hairPanel.asTheWish') }, ...tones] a
           />
           <Stepper
             :label="$t('hairPanel.hairLength')"
-            :unit="$t('common.mm')"
+            measure="mm"
             :min="20"
             :max="1500"
             :step="50"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
-import { clock as clockText, grams, levelText } from '../lib/time'
+import { clock as clockText, levelText } from '../lib/time'
+import { weight } from '../lib/units'
 import WeighSheet from './WeighSheet.vue'
 import { $t } from '../lib/i18n'
 
@@ -17,7 +18,7 @@ const products = computed(() => Object.entries(props.plan.lighteners_g))
 const totalG = computed(() => props.plan.bowls.reduce((sum, b) => sum + b.total_g, 0))
 const pours = (bowl: Schemas['BowlOut']) =>
   bowl.pours
-    .map((p) => $t('mixingList.gOf', { mass_g: grams(p.mass_g), volume_strength: levelText(p.volume_strength) }))
+    .map((p) => $t('mixingList.gOf', { mass_g: weight(p.mass_g), volume_strength: levelText(p.volume_strength) }))
     .join(' + ')
 const stale = (bowl: Schemas['BowlOut']) =>
   bowl.oldest_min > bowl.life_min + 0.5
@@ -38,8 +39,8 @@ const says = (bowl: Schemas['BowlOut']) => bowl.fills.map((f) => f.lane_name).jo
         {{
           $t('mixingList.bowlsGGOfIt', {
             count: plan.bowls.length,
-            totalG: totalG.toFixed(0),
-            waste_g: plan.waste_g.toFixed(0),
+            totalG: weight(totalG),
+            waste_g: weight(plan.waste_g),
           })
         }}
       </p>
@@ -76,7 +77,7 @@ const says = (bowl: Schemas['BowlOut']) => bowl.fills.map((f) => f.lane_name).jo
               <span v-if="stale(b)" class="block text-sm font-normal">{{ stale(b) }}</span>
             </td>
             <td class="pe-4 whitespace-nowrap" :data-label="$t('common.lightener')">
-              <span class="num text-lg">{{ grams(b.lightener_g) }}</span> g
+              <span class="num text-lg">{{ weight(b.lightener_g) }}</span>
               <span v-if="products.length > 1" class="block text-sm">{{ b.lightener_name }}</span>
             </td>
             <td class="pe-4 whitespace-nowrap" :data-label="$t('mixingList.developer')">
@@ -86,7 +87,7 @@ const says = (bowl: Schemas['BowlOut']) => bowl.fills.map((f) => f.lane_name).jo
               <i18n-t keypath="mixingList.gAtVol" scope="global"
                 ><template #volume_strength>{{ levelText(Math.round(b.volume_strength * 10) / 10) }}</template
                 ><template #total_g
-                  ><span class="num text-lg">{{ grams(b.total_g) }}</span></template
+                  ><span class="num text-lg">{{ weight(b.total_g) }}</span></template
                 ></i18n-t
               >
             </td>
@@ -107,7 +108,7 @@ const says = (bowl: Schemas['BowlOut']) => bowl.fills.map((f) => f.lane_name).jo
             <td class="py-2 font-semibold" colspan="3">{{ $t('mixingList.fromTheShelf') }}</td>
             <td class="pe-4 whitespace-nowrap">
               <span v-for="[name, mass] in products" :key="name" class="block"
-                ><span class="num text-lg">{{ grams(mass) }}</span> g
+                ><span class="num text-lg">{{ weight(mass) }}</span>
                 <span v-if="products.length > 1" class="text-sm">{{ name }}</span></span
               >
             </td>
@@ -115,7 +116,7 @@ const says = (bowl: Schemas['BowlOut']) => bowl.fills.map((f) => f.lane_name).jo
               {{
                 plan.poured
                   .map((p) =>
-                    $t('common.gOfVol', { mass_g: grams(p.mass_g), volume_strength: levelText(p.volume_strength) }),
+                    $t('common.gOfVol', { mass_g: weight(p.mass_g), volume_strength: levelText(p.volume_strength) }),
                   )
                   .join(', ')
               }}

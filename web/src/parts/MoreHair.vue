@@ -102,7 +102,7 @@ const editPieces = (change: (pieces: NonNullable<Zone['pieces']>) => void) =>
         <Stepper
           v-if="isZone && lightens"
           :label="$t('moreHair.keepOffTheScalp')"
-          :unit="$t('common.mm')"
+          measure="mm"
           :min="0"
           :max="300"
           :step="1"
@@ -175,7 +175,7 @@ const editPieces = (change: (pieces: NonNullable<Zone['pieces']>) => void) =>
           />
           <Stepper
             :label="$t('moreHair.fromOneToTheNext')"
-            :unit="$t('common.mm')"
+            measure="mm"
             :min="1"
             :max="200"
             :step="1"

@@ -7,6 +7,7 @@ import type { Schemas } from '../api/client'
 import { clock as clockText, dayName } from '../lib/time'
 import { useNotices } from '../stores/notices'
 import TakeItsPlace from './TakeItsPlace.vue'
+import { lengthText } from '../lib/units'
 import { $t } from '../lib/i18n'
 
 /** When the client should come again: proposed, booked in one act, with what last time is corrected to. */
@@ -69,7 +70,7 @@ const open = (id: string) => void router.push({ name: 'consultation', params: { 
         <p class="mt-1">
           {{ proposal.reason
           }}<template v-if="proposal.regrowth_mm >= 1">{{
-            $t('nextVisit.mmByThen', { regrowth_mm: proposal.regrowth_mm.toFixed(0) })
+            $t('nextVisit.mmByThen', { regrowth_mm: lengthText(proposal.regrowth_mm) })
           }}</template
           >.
         </p>

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { computed, nextTick, useId } from 'vue'
+import { measures } from '../lib/units'
 
 /** A number stepped by two large buttons, or typed. */
 const props = defineProps<{
   label: string
   modelValue: number | null
-  unit: string
+  unit?: string
+  /** Kept in mm or g, shown and typed in the studio's unit. */
+  measure?: 'mm' | 'g'
   min: number
   max: number
   step: number
@@ -18,16 +21,26 @@ const send = (value: number) => {
   if (Number.isFinite(value)) emit('update:modelValue', Math.min(props.max, Math.max(props.min, value)))
 }
 /** What is typed stays while something else is answered; when it is left, it shows what was taken of it. */
+const own = computed(() => (props.measure ? measures[props.measure] : null))
 const typed = computed({
-  get: () => String(props.modelValue ?? ''),
-  set: (text: string) => send(text.trim() === '' ? Number.NaN : Number(text.replace(',', '.'))),
+  get: () => {
+    if (props.modelValue === null) return ''
+    return String(own.value ? Number((props.modelValue / own.value.per).toFixed(own.value.digits)) : props.modelValue)
+  },
+  set: (text: string) => send(text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')) * (own.value?.per ?? 1)),
 })
 const show = async (event: FocusEvent) => {
   const input = event.target as HTMLInputElement
   await nextTick()
   input.value = typed.value
 }
-const by = (direction: number) => send((props.modelValue ?? props.min) + direction * props.step)
+const by = (direction: number) => {
+  const { per, step } = own.value ?? { per: 1, step: (kept: number) => kept }
+  const tick = step(props.step)
+  const shown = (props.modelValue ?? props.min) / per + direction * tick
+  // in another unit a step lands on a tick of its own
+  send((per === 1 ? shown : Math.round(shown / tick) * tick) * per)
+}
 </script>
 
 <template>
@@ -52,7 +65,7 @@ const by = (direction: number) => send((props.modelValue ?? props.min) + directi
           :placeholder="placeholder"
           :disabled="isDisabled"
           @blur="show"
-        /><span class="shrink-0 text-sm whitespace-nowrap text-soft">{{ unit }}</span>
+        /><span class="shrink-0 text-sm whitespace-nowrap text-soft">{{ own?.unit ?? unit }}</span>
       </span>
       <button
         type="button"

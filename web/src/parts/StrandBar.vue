@@ -4,6 +4,7 @@ import { inkOn } from '../lib/strip'
 import { levelText } from '../lib/time'
 import { partNames } from '../lib/words'
 import { type Kind, partAt, type Slot, stretches } from '../stores/zones'
+import { lengthText } from '../lib/units'
 import { $t } from '../lib/i18n'
 
 /** One strand from the scalp to the tip, painted as it was read: tap a stretch to read it, or part one more. */
@@ -47,7 +48,9 @@ const offers = [
 <template>
   <div>
     <div class="mb-1 flex justify-between text-sm text-soft" aria-hidden="true">
-      <span>{{ $t('common.scalp') }}</span><span class="num">{{ $t('strandBar.mmTip', { length }) }}</span>
+      <span>{{ $t('common.scalp') }}</span><span class="num">{{
+        $t('strandBar.mmTip', { length: lengthText(length) })
+      }}</span>
     </div>
     <div class="flex gap-[3px]" role="tablist" :aria-label="$t('strandBar.partOfTheHair')">
       <button
@@ -63,7 +66,7 @@ const offers = [
       >
         <span class="max-w-full truncate">{{ nameOf(s.slot) }}</span>
         <span class="num text-base">{{ levelText(s.level) }}</span>
-        <span class="sr-only">{{ $t('strandBar.toMm', { from: s.from, to: s.to }) }}</span>
+        <span class="sr-only">{{ $t('strandBar.toMm', { from: lengthText(s.from), to: lengthText(s.to) }) }}</span>
       </button>
     </div>
     <div v-if="kind.parts.length" class="mt-0.5 flex gap-[3px] text-[12px] text-soft" aria-hidden="true">
@@ -71,7 +74,9 @@ const offers = [
         >{{ s.from }}–{{ s.to }}</span
       >
     </div>
-    <p v-if="offScalp > 0" class="mt-1 text-sm text-soft">{{ $t('strandBar.productStartsMmOffThe', { offScalp }) }}</p>
+    <p v-if="offScalp > 0" class="mt-1 text-sm text-soft">
+      {{ $t('strandBar.productStartsMmOffThe', { offScalp: lengthText(offScalp) }) }}
+    </p>
     <div class="mt-2 flex flex-wrap gap-1.5">
       <button
         v-for="o in offers.filter((x) => canPart(x.what))"

@@ -157,18 +157,11 @@ const elasticitySays: Record<string, string> = {
       <h3 id="t-elastic" class="mb-1 text-lg">{{ $t('testsPanel.elasticity') }}</h3>
       <p class="mb-2 text-[15px] text-soft">{{ $t('testsPanel.wetOneHairLayIt') }}</p>
       <div class="grid gap-3 sm:grid-cols-2">
-        <Stepper
-          v-model="rest"
-          :label="$t('testsPanel.atRest')"
-          :unit="$t('common.mm')"
-          :min="20"
-          :max="500"
-          :step="10"
-        />
+        <Stepper v-model="rest" :label="$t('testsPanel.atRest')" measure="mm" :min="20" :max="500" :step="10" />
         <Stepper
           :model-value="pulled"
           :label="$t('testsPanel.pulledTo')"
-          :unit="$t('common.mm')"
+          measure="mm"
           :min="20"
           :max="1000"
           :step="5"
@@ -182,7 +175,7 @@ const elasticitySays: Record<string, string> = {
         <Stepper
           :model-value="back"
           :label="$t('testsPanel.backAt')"
-          :unit="$t('common.mm')"
+          measure="mm"
           :min="20"
           :max="1000"
           :step="1"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Schemas } from '../api/client'
-import { grams, levelText, fixed, listed, weight } from '../lib/time'
+import { levelText, fixed, listed } from '../lib/time'
+import { weight } from '../lib/units'
 import { $t } from '../lib/i18n'
 
 /** The session: how many bowls and what another count would give or take, and what goes into each. */
@@ -55,7 +56,7 @@ const bowlNames = (b: Schemas['ToneBowl']) =>
           ><strong class="num">{{ fixed(proposed.worst_delta_e, 1) }}</strong></template
         ><template #part3
           ><span class="text-soft">
-            {{ ` ${$t('toneBowls.under3IsHardlySeen', { total_g: grams(step.total_g) })}` }}</span
+            {{ ` ${$t('toneBowls.under3IsHardlySeen', { total_g: weight(step.total_g) })}` }}</span
           ></template
         ></i18n-t
       >
@@ -75,11 +76,11 @@ const bowlNames = (b: Schemas['ToneBowl']) =>
           <p class="leading-snug">
             <template v-if="b.developer_volume !== null">{{
               $t('toneBowls.gOfVol', {
-                developer_g: grams(b.developer_g),
+                developer_g: weight(b.developer_g),
                 developer_volume: levelText(b.developer_volume),
               })
             }}</template><template v-else-if="b.diluent_g">{{
-              $t('toneBowls.withGWaterOrConditioner', { diluent_g: grams(b.diluent_g) })
+              $t('toneBowls.withGWaterOrConditioner', { diluent_g: weight(b.diluent_g) })
             }}</template
             ><template v-else>{{ $t('common.neatNoDeveloper') }}</template>
             <span class="text-soft"

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Schemas } from '../api/client'
 import { clampPercent, gradient, toPercent } from '../lib/strip'
 import { countdown, levelText, minutesUntil, fixed } from '../lib/time'
+import { lengthText } from '../lib/units'
 import { $t } from '../lib/i18n'
 import { undertoneName } from '../lib/words'
 
@@ -238,7 +239,9 @@ const depth = (levels: number) =>
           />
           <p class="text-[12px] text-soft">
             {{
-              $t('toneLane.fromTheScalpDownMm', { minute: lane.meeting[lane.meeting.length - 1]?.minute.toFixed(0) })
+              $t('toneLane.fromTheScalpDownMm', {
+                minute: lengthText(lane.meeting[lane.meeting.length - 1]?.minute ?? 0),
+              })
             }}
           </p>
         </div>

@@ -2,7 +2,8 @@
 import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { checkMix, readScale } from '../api/queries'
-import { grams, levelText, fixed } from '../lib/time'
+import { levelText, fixed } from '../lib/time'
+import { asKept, inUnit, measures, weight } from '../lib/units'
 import { useNotices } from '../stores/notices'
 import Sheet from './Sheet.vue'
 import { $t } from '../lib/i18n'
@@ -69,7 +70,7 @@ const type = (index: number, text: string) => {
   const line = lines.value[index]
   const value = Number(text.replace(',', '.'))
   if (!line) return
-  line.weighed = text.trim() === '' || !Number.isFinite(value) || value < 0 ? null : value
+  line.weighed = text.trim() === '' || !Number.isFinite(value) || value < 0 ? null : asKept(value, 'g')
   mix.value = null
   void check()
 }
@@ -101,7 +102,7 @@ const done = () => {
     product_g: product,
     developer_g: Math.round(mix.value.developer_g * 10) / 10,
     recipe: poured
-      .map((l) => $t('weighSheet.gOfVol', { weighed: grams(l.weighed ?? 0), volume: levelText(l.volume ?? 0) }))
+      .map((l) => $t('weighSheet.gOfVol', { weighed: weight(l.weighed ?? 0), volume: levelText(l.volume ?? 0) }))
       .join(' + '),
   })
 }
@@ -121,14 +122,14 @@ const done = () => {
             <p class="min-w-0 grow">
               <span class="block truncate font-semibold">{{ line.name }}</span>
               <span class="text-soft">{{ $t('common.wanted') }}</span>
-              <span class="num text-2xl">{{ grams(line.wanted) }}</span> g
+              <span class="num text-2xl">{{ weight(line.wanted) }}</span>
             </p>
             <label class="w-28">
-              <span class="label">{{ $t('weighSheet.onTheScaleG') }}</span>
+              <span class="label">{{ $t('weighSheet.onTheScaleG', { unit: measures.g.unit }) }}</span>
               <input
                 class="field num text-end text-xl"
                 inputmode="decimal"
-                :value="line.weighed ?? ''"
+                :value="line.weighed === null ? '' : inUnit(line.weighed, 'g')"
                 :aria-label="$t('weighSheet.gramsOnTheScale', { name: line.name })"
                 @change="(e) => type(i, (e.target as HTMLInputElement).value)"
               />

@@ -8,7 +8,8 @@ import type { EventData, EventKind, Noted, Read } from '../api/events'
 import { queries } from '../api/queries'
 import { dueAtBasin, isBasinFirst } from '../lib/basin'
 import { keepList, keptList } from '../lib/kept'
-import { clock as clockText, levelText, minutesUntil, weight } from '../lib/time'
+import { clock as clockText, levelText, minutesUntil } from '../lib/time'
+import { weight } from '../lib/units'
 import { type BoardLike, waitingKeys, withWaiting } from '../api/waiting'
 import BowlStrip from '../parts/BowlStrip.vue'
 import FootBar from '../parts/FootBar.vue'
@@ -143,7 +144,7 @@ const mixedAsWeighed = async (as: Parameters<typeof mixed>[2]) => {
 const recipe = (bowl: Schemas['BowlOut']) =>
   [
     `${weight(bowl.lightener_g)} ${bowl.lightener_name}`,
-    ...bowl.pours.map((p) => $t('common.gOfVol', { mass_g: p.mass_g.toFixed(0), volume_strength: p.volume_strength })),
+    ...bowl.pours.map((p) => $t('common.gOfVol', { mass_g: weight(p.mass_g), volume_strength: p.volume_strength })),
   ].join(' + ')
 const detail = computed(() => {
   const act = first.value

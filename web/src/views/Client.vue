@@ -13,6 +13,7 @@ import { useClock } from '../stores/clock'
 import { useNotices } from '../stores/notices'
 import ClientFacts from './ClientFacts.vue'
 import EraseSheet from './EraseSheet.vue'
+import { lengthText } from '../lib/units'
 import { $t } from '../lib/i18n'
 
 const route = useRoute()
@@ -99,7 +100,7 @@ const most = computed(() => Math.max(...(history.value?.loads ?? []).map((l) => 
           >
             {{
               $t('client.aboutMmGrownSinceThe', {
-                regrowth_mm: history.regrowth_mm.toFixed(0),
+                regrowth_mm: lengthText(history.regrowth_mm),
                 what: history.is_past_root ? $t('client.longerThanOneRootApplication') : '',
               })
             }}

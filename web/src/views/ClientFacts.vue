@@ -8,6 +8,7 @@ import Choice from '../parts/Choice.vue'
 import LanguageChoice from '../parts/LanguageChoice.vue'
 import Tick from '../parts/Tick.vue'
 import { useNotices } from '../stores/notices'
+import { asKept, inUnit, measures } from '../lib/units'
 import { $t } from '../lib/i18n'
 
 /** What is known of the person, to be corrected. */
@@ -42,7 +43,7 @@ watch(
       reacts: c.reacts_to_oxidative === null ? 'unasked' : c.reacts_to_oxidative ? 'yes' : 'no',
       placed: placed ? new Date(placed.getTime() - placed.getTimezoneOffset() * 60_000).toISOString().slice(0, 16) : '',
       result: c.patch_test_result,
-      growth: c.growth_mm_per_month ?? '',
+      growth: c.growth_mm_per_month === null ? '' : inUnit(c.growth_mm_per_month, 'mm'),
       isPiece: c.is_hair_piece,
       language: c.language,
     })
@@ -60,7 +61,7 @@ const save = async () => {
       patch_test_result: form.result,
       is_hair_piece: form.isPiece,
       language: form.language,
-      growth_mm_per_month: form.growth === '' ? null : Number(form.growth),
+      growth_mm_per_month: form.growth === '' ? null : asKept(Number(form.growth), 'mm'),
     })
     await client.invalidateQueries()
     notices.say($t('common.kept'))
@@ -92,15 +93,15 @@ const save = async () => {
         />
       </div>
       <div>
-        <label class="label" for="c-growth">{{ $t('common.growthMmAMonth') }}</label><input
+        <label class="label" for="c-growth">{{ $t('common.growthMmAMonth', { unit: measures.mm.unit }) }}</label><input
           id="c-growth"
           v-model="form.growth"
           class="field"
           type="number"
-          min="4"
-          max="25"
-          step="0.5"
-          :placeholder="String(usualGrowth)"
+          :min="inUnit(4, 'mm')"
+          :max="inUnit(25, 'mm')"
+          step="any"
+          :placeholder="String(inUnit(usualGrowth, 'mm'))"
         />
       </div>
     </div>

@@ -6,7 +6,8 @@ import type { Schemas } from '../api/client'
 import Wait from '../parts/Wait.vue'
 import { useNotices } from '../stores/notices'
 import { $t } from '../lib/i18n'
-import { fixed, weight } from '../lib/time'
+import { fixed } from '../lib/time'
+import { weight } from '../lib/units'
 
 /** The studio's own numbers beside the model, and what they say of each lightener. */
 const query = useQuery(afterwards.learning())
@@ -89,9 +90,7 @@ const place = (factor: number) => `${Math.min(Math.max((factor - 0.5) * 100, 0),
           <dt class="text-sm text-soft">{{ $t('numbers.mixedAndNotNeeded') }}</dt>
           <dd class="num text-[34px] leading-none">
             {{ weight(numbers.wasted_g)
-            }}<span class="text-xl text-soft">
-              {{ ` ${$t('numbers.of', { mixed_g: numbers.mixed_g.toFixed(0) })}` }}</span
-            >
+            }}<span class="text-xl text-soft"> {{ ` ${$t('numbers.of', { mixed_g: weight(numbers.mixed_g) })}` }}</span>
           </dd>
         </div>
       </dl>

@@ -5,6 +5,7 @@ import type { Schemas } from '../api/client'
 import Choice from '../parts/Choice.vue'
 import Sheet from '../parts/Sheet.vue'
 import { useNotices } from '../stores/notices'
+import { asKept, inUnit, measures } from '../lib/units'
 import { $t } from '../lib/i18n'
 
 /** One product: what its label says, what is left of it, what it costs. */
@@ -34,8 +35,8 @@ const fields: readonly FieldOf[] = [
   { key: 'patch_test_wait_h', name: $t('productSheet.patchTestBeforeH'), step: 1, kinds: ['toner'] },
 ]
 const stock: readonly { key: string; name: string; step: number }[] = [
-  { key: 'stock_g', name: $t('productSheet.onTheShelfG'), step: 1 },
-  { key: 'low_g', name: $t('productSheet.toOrderBelowG'), step: 1 },
+  { key: 'stock_g', name: $t('productSheet.onTheShelfG', { unit: measures.g.unit }), step: 0.01 },
+  { key: 'low_g', name: $t('productSheet.toOrderBelowG', { unit: measures.g.unit }), step: 0.01 },
   { key: 'price', name: $t('productSheet.priceFor100G'), step: 0.01 },
 ]
 const flags: readonly { key: string; name: string; kinds: readonly Product['kind'][] }[] = [
@@ -75,8 +76,8 @@ watch(
     use.value = p?.use ?? 'both'
     const known = p as Record<string, unknown> | null
     for (const f of fields) numbers[f.key] = (known?.[f.key] as number | null) ?? usual[kind.value ?? '']?.[f.key] ?? ''
-    numbers.stock_g = p?.stock_g === null || p?.stock_g === undefined ? '' : Math.round(p.stock_g * 10) / 10
-    numbers.low_g = p?.low_g ?? ''
+    numbers.stock_g = p?.stock_g === null || p?.stock_g === undefined ? '' : inUnit(p.stock_g, 'g')
+    numbers.low_g = p?.low_g === null || p?.low_g === undefined ? '' : inUnit(p.low_g, 'g')
     numbers.price =
       p?.price_per_g === null || p?.price_per_g === undefined ? '' : Math.round(p.price_per_g * 10_000) / 100
     for (const f of flags) ticks[f.key] = (known?.[f.key] as boolean | null) ?? f.key === 'is_oxidative'
@@ -95,6 +96,10 @@ const own = computed(() =>
 const ownFlags = computed(() => flags.filter((f) => kind.value && f.kinds.includes(kind.value)))
 const dyeSum = computed(() => families.reduce((sum, f) => sum + Number(dyes[f] || 0), 0))
 const number = (v: number | string | undefined) => (v === '' || v === undefined ? null : Number(v))
+const kept = (v: number | string | undefined) => {
+  const typed = number(v)
+  return typed === null ? null : asKept(typed, 'g')
+}
 const values = (): Schemas['ProductIn'] => {
   const found: Record<string, unknown> = { name: name.value.trim() }
   for (const f of own.value) {
@@ -103,8 +108,8 @@ const values = (): Schemas['ProductIn'] => {
   }
   for (const f of ownFlags.value) found[f.key] = ticks[f.key]
   if (isWash.value) for (const key of developerFields) found[key] = null
-  found.stock_g = number(numbers.stock_g)
-  found.low_g = number(numbers.low_g)
+  found.stock_g = kept(numbers.stock_g)
+  found.low_g = kept(numbers.low_g)
   const price = number(numbers.price)
   found.price_per_g = price === null ? null : price / 100
   if (kind.value === 'developer') found.use = use.value

@@ -7,7 +7,8 @@ import { addAddendum, readColours, readReadings, takeColours } from '../api/afte
 import { queries } from '../api/queries'
 import { readText, saveText } from '../lib/files'
 import { strandAxes, type Axis, ticks, toPercent } from '../lib/strip'
-import { clock as clockText, dayName, grams, levelText, fixed, listed, weight } from '../lib/time'
+import { clock as clockText, dayName, levelText, fixed, listed } from '../lib/time'
+import { weight } from '../lib/units'
 import HeadMap from '../parts/HeadMap.vue'
 import NextVisit from '../parts/NextVisit.vue'
 import StrandChart from '../parts/StrandChart.vue'
@@ -276,8 +277,8 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
               <span class="num w-14 shrink-0 text-soft">{{ clockText(b.at) }}</span><span
                 ><i18n-t keypath="record.volGG" scope="global"
                   ><template #volume_strength>{{ levelText(b.volume_strength) }}</template
-                  ><template #product_g>{{ grams(b.product_g) }}</template
-                  ><template #developer_g>{{ grams(b.developer_g) }}</template
+                  ><template #product_g>{{ weight(b.product_g) }}</template
+                  ><template #developer_g>{{ weight(b.developer_g) }}</template
                   ><template #zone_name
                     ><strong>{{ b.zone_name }}</strong></template
                   ></i18n-t
@@ -305,7 +306,7 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
               <span class="num w-14 shrink-0 text-soft">{{ clockText(b.at) }}</span><span
                 ><strong>{{ b.formula }}</strong
                 >, {{ weight(b.product_g) }}
-                {{ b.developer_g ? `+ ${grams(b.developer_g)} g` : $t('record.withoutDeveloper')
+                {{ b.developer_g ? `+ ${weight(b.developer_g)}` : $t('record.withoutDeveloper')
                 }}<span class="block text-sm text-soft"
                   >{{ b.zone_names.length > 1 ? `${$t('record.inThisOrder')} ` : `${$t('record.on')} `
                   }}{{ b.zone_names.join(', ')
@@ -342,8 +343,8 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
                   ></i18n-t
                 ><span class="block text-sm text-soft">{{
                   $t('record.gOnAt', {
-                    product_g: grams(t.product_g),
-                    what: t.developer_g ? `+ ${grams(t.developer_g)} g` : $t('record.neat'),
+                    product_g: weight(t.product_g),
+                    what: t.developer_g ? `+ ${weight(t.developer_g)}` : $t('record.neat'),
                     applied_at: clockText(t.applied_at),
                   })
                 }}</span

@@ -40,19 +40,12 @@ const send = (mm: number) =>
       <Stepper
         v-model="length"
         :label="$t('shadowSheet.lengthFromTheScalp')"
-        :unit="$t('common.mm')"
+        measure="mm"
         :min="5"
         :max="100"
         :step="5"
       />
-      <Stepper
-        v-model="blend"
-        :label="$t('shadowSheet.blendedOver')"
-        :unit="$t('common.mm')"
-        :min="0"
-        :max="50"
-        :step="5"
-      />
+      <Stepper v-model="blend" :label="$t('shadowSheet.blendedOver')" measure="mm" :min="0" :max="50" :step="5" />
       <button type="button" class="btn btn-act min-h-14 text-lg" :disabled="isBusy" @click="send(length)">
         {{ $t('shadowSheet.planTheShadow') }}
       </button>

@@ -5,6 +5,7 @@ import { afterwards, changeStudio } from '../api/afterwards'
 import type { Schemas } from '../api/client'
 import { bowlStyles, delicateWays, orderWays, steps } from '../lib/words'
 import { useNotices } from '../stores/notices'
+import { asKept, inUnit, measures } from '../lib/units'
 import { $t } from '../lib/i18n'
 
 /** The studio's name and what it plans with. */
@@ -39,6 +40,7 @@ const form = reactive({
     hands: 1,
   } as Schemas['School'],
   currency: '€',
+  units: 'metric' as Schemas['StudioOut']['units'],
   idle_min: 120,
   demands_second_factor: false,
 })
@@ -71,15 +73,25 @@ const weakest = [
   { field: 'weakest_worn' as const, name: $t('studioSettings.lightFineOrPorous') },
   { field: 'weakest_old_dye' as const, name: $t('studioSettings.oldDye') },
 ]
-watch(query.data, (s) => s && Object.assign(form, s, { hands: { ...s.hands }, school: { ...s.school } }), {
-  immediate: true,
-})
+watch(
+  query.data,
+  (s) =>
+    s &&
+    Object.assign(form, s, {
+      growth_mm_per_month: inUnit(s.growth_mm_per_month, 'mm'),
+      hands: { ...s.hands },
+      school: { ...s.school },
+    }),
+  {
+    immediate: true,
+  },
+)
 const save = async () => {
   try {
     await changeStudio({
       ...form,
       pace_min_per_foil: Number(form.pace_min_per_foil),
-      growth_mm_per_month: Number(form.growth_mm_per_month),
+      growth_mm_per_month: asKept(Number(form.growth_mm_per_month), 'mm'),
       weakest_natural: Number(form.weakest_natural),
       weakest_worn: Number(form.weakest_worn),
       weakest_old_dye: Number(form.weakest_old_dye),
@@ -119,14 +131,14 @@ const save = async () => {
         />
       </div>
       <div>
-        <label class="label" for="s-growth">{{ $t('common.growthMmAMonth') }}</label><input
+        <label class="label" for="s-growth">{{ $t('common.growthMmAMonth', { unit: measures.mm.unit }) }}</label><input
           id="s-growth"
           v-model="form.growth_mm_per_month"
           class="field"
           type="number"
-          min="4"
-          max="25"
-          step="0.5"
+          :min="inUnit(4, 'mm')"
+          :max="inUnit(25, 'mm')"
+          step="any"
         />
       </div>
       <div class="col-span-2">
@@ -212,6 +224,16 @@ const save = async () => {
           class="field"
           maxlength="8"
         />
+      </div>
+      <div>
+        <label class="label" for="s-units">{{ $t('studioSettings.units') }}</label><select
+          id="s-units"
+          v-model="form.units"
+          class="field"
+        >
+          <option value="metric">{{ $t('studioSettings.unitsMetric') }}</option>
+          <option value="us">{{ $t('studioSettings.unitsUs') }}</option>
+        </select>
       </div>
       <div>
         <label class="label" for="s-idle">{{ $t('studioSettings.signedOutElsewhereAfterMin') }}</label><input

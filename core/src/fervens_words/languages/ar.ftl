@@ -103,8 +103,8 @@ span-hours = { $hours } س
 span-both = { $hours } س { $minutes }
 vol = { PLAIN($volume) } فول
 lane-part = { $zone } { $part }
-lane-part_at = { $zone  } { $part  } { PLAIN($low) }–{ PLAIN($high) } مم
-lane_part-at = { $part  } { PLAIN($low) }–{ PLAIN($high) } مم
+lane-part_at = { $zone  } { $part  } { LENGTH_FIGURE($low) }–{ LENGTH($high) }
+lane_part-at = { $part  } { LENGTH_FIGURE($low) }–{ LENGTH($high) }
 lane-piece = { $lane }, { $piece }
 lane-again = { $lane  } مرة أخرى
 lane-shadow = { $lane  }، ظل الجذر
@@ -164,8 +164,8 @@ caution-lightened = شعر سبق تفتيحه
     .advice = لا تتداخل أبدا مع شعر فاتح؛ ابق على النمو الجديد.
 caution-white_in_one = أبيض من درجة دون { WHOLE($least) }
     .advice = واقعي في زيارة واحدة من درجة { WHOLE($least) } فما فوق؛ اتفق على زيارتين أو هدف أدنى.
-caution-long_regrowth = نمو جديد يزيد على { WHOLE($most) } مم: { $lanes  }
-    .advice = وضعتان للجذر في الخطة: بعيدا عن الفروة أولا، ثم آخر { WHOLE($most) } مم.
+caution-long_regrowth = نمو جديد يزيد على { LENGTH($most) }: { $lanes  }
+    .advice = وضعتان للجذر في الخطة: بعيدا عن الفروة أولا، ثم آخر { LENGTH($most) }.
 caution-old_ash = بقية بنفسجية أو زرقاء: { $lanes  }
     .advice = أخرجها قبل التفتيح بمنتج قديم مع شامبو أو بمزيل؛ فهي تخفي الدرجة.
 caution-uneven_ground = نوعان من الشعر إلى درجة واحدة: { $zones  }
@@ -308,7 +308,7 @@ plan-meeting = { $meeting ->
         [soft] خط الالتقاء ناعم: دمّج الحافة فوقه وانظر عند الالتقاء كل 10 إلى 15 دقيقة.
        *[jagged] خط الالتقاء متعرج: قف دونه واتبعه شعرة شعرة وانظر هناك كل 10 إلى 15 دقيقة.
     }
-plan-two_root_lanes = { PLAIN($regrowth) } مم من النمو تترك شريطا في وضعة واحدة تتجاوز { PLAIN($most) } مم: بعيدا عن الفروة أولا، ثم آخر { PLAIN($most) } مم.
+plan-two_root_lanes = { LENGTH($regrowth) } من النمو تترك شريطا في وضعة واحدة تتجاوز { LENGTH($most) }: بعيدا عن الفروة أولا، ثم آخر { LENGTH($most) }.
 aim_why-simple = { $strengths  } فول، الأوعية: { WHOLE($bowls) }.
 aim_why-simple_beside = { $strengths  } فول على الكل؛ { $other  } يوفر { WHOLE($minutes) } دقيقة.
 aim_why-gentle = تلامس أقل بـ { PERCENT($share) } من البسيط.
@@ -327,10 +327,10 @@ plan_short-label = تنتهي { PLAIN($label) } دقيقة الملصق قبل �
 plan_short-later_or_stronger = { PLAIN($volume) } فول يحتاج وقتا أطول؛ يُسمح هنا حتى { PLAIN($most) } فول.
 plan_short-later = { PLAIN($volume) } فول ({ $limit  }) يحتاج أطول مما تتيحه مرة المغسلة.
 left_out-no_weak_bottle = { $why  } يسمح بـ { PLAIN($most) } فول، وأضعف زجاجة { PLAIN($weakest) } فول: ضع أضعف منها على الرف.
-mix-add_developer = { TENTHS($volume) } فول بدل { PLAIN($wanted) }: أضف { WHOLE($grams) } غ من { PLAIN($bottle) } فول.
+mix-add_developer = { TENTHS($volume) } فول بدل { PLAIN($wanted) }: أضف { WEIGHT($grams) } من { PLAIN($bottle) } فول.
 mix-anew = { TENTHS($volume) } فول بدل { PLAIN($wanted) }: اخلط من جديد.
-mix-thin = رخو، 1 : { HUNDREDTHS($parts) }: أضف { WHOLE($grams) } غ من المفتح.
-mix-thick = كثيف، 1 : { HUNDREDTHS($parts) }: أضف { WHOLE($grams) } غ من المؤكسد.
+mix-thin = رخو، 1 : { HUNDREDTHS($parts) }: أضف { WEIGHT($grams) } من المفتح.
+mix-thick = كثيف، 1 : { HUNDREDTHS($parts) }: أضف { WEIGHT($grams) } من المؤكسد.
 
 ## The chair
 
@@ -425,7 +425,7 @@ band-lighter = أفتح بـ { TENTHS($levels) } درجة من { $beside  }
 band-warmer = أدفأ من { $beside  }
 band-cooler = أبرد من { $beside  }
 band-difference = الفرق { WHOLE($difference) }
-band-width = بعرض { WHOLE($mm) } مم
+band-width = بعرض { LENGTH($mm) }
 band-whole_zone = المنطقة كلها
 way-tone = ضع التونر الآن
 way-again = تفتيح آخر اليوم
@@ -472,7 +472,7 @@ would_reach-shade = { $family  }، عمق { PLAIN($level) }، خلط 1:{ PLAIN($
 would_reach-lighter = لا لون يبلغها: يجب أن يكون الشعر عند { PLAIN($level) }
 would_reach-drawn_out = أخرج بقية { $rest  } أولا، عندها يبلغها
 would_reach-nothing = لا لون يبلغها: اختر رغبة أخرى
-tone-much = { WHOLE($grams) } غ إجمالا أكثر من المعتاد 60 إلى 120: أجزاء شعر طويل أو كثيف: { WHOLE($parts) }
+tone-much = { WEIGHT($grams) } إجمالا أكثر من المعتاد 60 إلى 120: أجزاء شعر طويل أو كثيف: { WHOLE($parts) }
 tone-taught_by = وفق خصلة من { $lanes  }
 tone-fill = املأ { $lanes  } أولا بـ { $warm ->
         [copper] نحاسي ذهبي دافئ
@@ -492,8 +492,8 @@ probe-moved = قبل المجس: { $before  }، { WHOLE($minutes_before) } دق�
 ## Afterwards
 
 next_visit-rests = يرتاح الشعر ستة أسابيع قبل تفتيحه أكثر
-next_visit-rests_long = يرتاح الشعر ستة أسابيع قبل تفتيحه أكثر؛ يتجاوز النمو { PLAIN($most) } مم حينها ويُعمل بمسارين
-next_visit-roots = قبيل أن يتجاوز النمو { PLAIN($most) } مم: وضعة جذر واحدة بلا شريط
+next_visit-rests_long = يرتاح الشعر ستة أسابيع قبل تفتيحه أكثر؛ يتجاوز النمو { LENGTH($most) } حينها ويُعمل بمسارين
+next_visit-roots = قبيل أن يتجاوز النمو { LENGTH($most) }: وضعة جذر واحدة بلا شريط
 next_visit-taught = علّمت الخصل كيف يفتح هذا الرأس: صار تخطيطه ممكنا
 next_visit-tone = لا شيء للترميم عند الفروة: يُجدد التونر
 reminder = زيارتك يوم { DAY($on) }. { $begin  } نرجو عدم استعمال { $hair ->
@@ -611,9 +611,9 @@ limit-nothing_for_wash = لا شيء للغسول الصبغي: لا يوضع م
 limit-one_dye_family = عائلة صبغة واحدة على الأقل
 limit-sum_of_shares = حصصا مجموعها 1
 limit-not_below_start_level = عند درجة البداية { PLAIN($level) } أو فوقها
-limit-past_its_start = بعد بدايته، { PLAIN($least) } مم
-limit-after_the_part_before = حيث ينتهي الجزء السابق أو بعده، { PLAIN($least) } مم
-limit-within_length = ضمن طول الشعر، { PLAIN($most) } مم
+limit-past_its_start = بعد بدايته، { LENGTH($least) }
+limit-after_the_part_before = حيث ينتهي الجزء السابق أو بعده، { LENGTH($least) }
+limit-within_length = ضمن طول الشعر، { LENGTH($most) }
 limit-most_lanes = { WHOLE($most) } مسارا كحد أقصى
 limit-most_zones = { WHOLE($most) } منطقة كحد أقصى
 limit-most_strands = { WHOLE($most) } خصلة كحد أقصى
@@ -628,7 +628,7 @@ limit-share_of_second = 1 للون واحد، وأقل من 1 مع ثان
 limit-one_for_this_person = واحدا على الأقل يصلح لهذا الشخص
 limit-one_developer = مؤكسدا واحدا على الأقل
 limit-one_developer_on_shelf = مؤكسدا واحدا على الرف على الأقل
-limit-least_developer = { PLAIN($least) } غ من المؤكسد على الأقل
+limit-least_developer = { WEIGHT_TENTHS($least) } من المؤكسد على الأقل
 limit-bottles = من { PLAIN($low) } إلى { PLAIN($high) } فول (زجاجات الرف)
 limit-different_keys = مناطق بمفاتيح مختلفة
 limit-different_from_others = مختلفا عن الأخرى: { $name  }
@@ -1073,7 +1073,7 @@ event-BarrierLeft = { $zone  }: تُركت حاجزا
 event-DriedOut = { $zone  }: جُففت
 event-acknowledged = أُقر بـ: { $caution  }
 event-plan_taken = أُخذت الخطة إلى الكرسي، المناطق: { WHOLE($zones) }
-event-bowl = وعاء { $zone  }: { WHOLE($grams) } غ، { PLAIN($volume) } فول
+event-bowl = وعاء { $zone  }: { WEIGHT($grams) }، { PLAIN($volume) } فول
 event-bowl_is_on = { $bowl  }؛ بدأ الوضع
 event-started_after = { $before  }: انتهى الوضع؛ { $then  }
 event-started = { $zone  }: بدأ الوضع، { PLAIN($volume) } فول
@@ -1104,7 +1104,7 @@ event-zone_volume = { $zone  } { PLAIN($volume) } فول
 event-wish = الرغبة: { $tone  } عند { PLAIN($level) }
 event-wish_measured = الرغبة: لون مقيس عند { PLAIN($level) }
 event-no_shadow = لا ظل جذر
-event-shadow = ظل جذر عند { PLAIN($level) }، { PLAIN($length) } مم، مدمج على { PLAIN($blend) } مم
+event-shadow = ظل جذر عند { PLAIN($level) }، { LENGTH($length) }، مدمج على { LENGTH($blend) }
 event-probe = { $zone  }: الشامبو البنفسجي أخذ { $grab  }
 event-two_shades = { $first } + { $second } { WHOLE($parts) }:{ WHOLE($rest) }
 event-toner_applied = { $zone  }: وُضع التونر { $formula  }، { PLAIN($minutes) } دقيقة
@@ -1152,7 +1152,7 @@ calendar-visit = لون: { $client  }
 ## The card, on paper
 
 min = { WHOLE($minutes) } دقيقة
-g = { WHOLE($grams) } غ
+g = { WEIGHT($grams) }
 card-title = بطاقة الخدمة، { $client  }
 card-foot = { $client }, { DAY($on) }
 card-head = { DAY($on) }, { $at }, { $filed }. { $lightener }.
@@ -1201,8 +1201,8 @@ trolley_head-rinse = الشطف
 trolley_head-minute = الدقيقة
 trolley_head-for = لـ
 trolley_head-makes = ينتج
-card-pour = { WHOLE($grams) } غ { PLAIN($volume) } فول
-card-of = { WHOLE($grams) } غ { $name }
+card-pour = { WEIGHT($grams) } { PLAIN($volume) } فول
+card-of = { WEIGHT($grams) } { $name }
 card-formula = { PLAIN($volume) } فول{ $applications ->
         [0] {""}
         [1] {""}
@@ -1211,9 +1211,9 @@ card-formula = { PLAIN($volume) } فول{ $applications ->
 card-levels = { PLAIN($before) } → { TENTHS($level) } ({ PLAIN($target) })
 card-levels_open = { PLAIN($before) } →  ({ PLAIN($target) })
 card-still_on = ما زال
-card-toner_grams = { WHOLE($product) } غ + { WHOLE($developer) } غ
+card-toner_grams = { WEIGHT($product) } + { WEIGHT($developer) }
 card-difference = الفرق عن الرغبات { TENTHS($difference) } (CIEDE2000، المتوسط).
-card-tone_bowl = { $at  }: { $formula  }، { TENTHS($product) } غ + { TENTHS($developer) } غ، بهذا الترتيب: { $zones  }؛ شُطف { $rinses  }.
+card-tone_bowl = { $at  }: { $formula  }، { WEIGHT_TENTHS($product) } + { WEIGHT_TENTHS($developer) }، بهذا الترتيب: { $zones  }؛ شُطف { $rinses  }.
 card-reading = { $lane } { PLAIN($level) } ({ $mode })
 card-reading_at = { $lane  } { PLAIN($level) } عند { WHOLE($minute) } دقيقة ({ $mode  })
 card-readings_listed = { $readings }.
@@ -1367,8 +1367,8 @@ cli-no_strength = بلا
 cli-left_out = { $lane }: متروك. { $why }
 cli-again = جولة ثانية حيث يسمح الملصق:
 cli-mixing_list = قائمة الخلط:
-cli-pour = { PLAIN($grams) } غ من { PLAIN($volume) } فول
-cli-bowl = { WHOLE($at) } دقيقة: { PLAIN($grams) } غ { $lightener }، { $pours }، لـ { $lanes }
+cli-pour = { WEIGHT_TENTHS($grams) } من { PLAIN($volume) } فول
+cli-bowl = { WHOLE($at) } دقيقة: { WEIGHT_TENTHS($grams) } { $lightener }، { $pours }، لـ { $lanes }
 cli-visit = المرة { WHOLE($number) } عند المغسلة في { WHOLE($at) } دقيقة:
 cli-lane = { $lane }: { PLAIN($volume) } فول، الوضع { WHOLE($start) }-{ WHOLE($end) }، جاهز { $early }/{ $likely }/{ $late }، { $ending ->
         [wiped] مُسح
@@ -1376,7 +1376,7 @@ cli-lane = { $lane }: { PLAIN($volume) } فول، الوضع { WHOLE($start) }-{
        *[rinsed] شُطف
     } { WHOLE($rinse) }، الحد { WHOLE($wall) } دقيقة، الدرجة { TENTHS($level) }
 cli-never = أبدا
-cli-tone_bowl = الوعاء { WHOLE($number) }: { PLAIN($grams) } غ { $shades }، { $mixed }
+cli-tone_bowl = الوعاء { WHOLE($number) }: { WEIGHT_TENTHS($grams) } { $shades }، { $mixed }
 cli-neat = صرف
 cli-tone_part = { $part }: الوعاء { WHOLE($bowl) }، وُضع { WHOLE($on) }، شُطف { WHOLE($off) } دقيقة، { TENTHS($difference) } عن الرغبة
 cli-learnt = { $lane }: { HUNDREDTHS($extent) } بعدا، { HUNDREDTHS($rate) } سرعة، جاهز { $early } إلى { $late } دقيقة{ $odd ->

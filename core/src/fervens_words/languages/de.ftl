@@ -103,8 +103,8 @@ span-hours = { $hours } h
 span-both = { $hours } h { $minutes }
 vol = { PLAIN($volume) } Vol
 lane-part = { $zone } { $part }
-lane-part_at = { $zone  } { $part  } { PLAIN($low) }–{ PLAIN($high) } mm
-lane_part-at = { $part  } { PLAIN($low) }–{ PLAIN($high) } mm
+lane-part_at = { $zone  } { $part  } { LENGTH_FIGURE($low) }–{ LENGTH($high) }
+lane_part-at = { $part  } { LENGTH_FIGURE($low) }–{ LENGTH($high) }
 lane-piece = { $lane }, { $piece }
 lane-again = { $lane  } noch einmal
 lane-shadow = { $lane  }, Schattenansatz
@@ -164,8 +164,8 @@ caution-lightened = Haar, das schon blondiert ist
     .advice = Nie über schon helles Haar gehen; beim Nachwuchs bleiben.
 caution-white_in_one = Weiß von unter Tonhöhe { WHOLE($least) }
     .advice = In einem Besuch realistisch ab Tonhöhe { WHOLE($least) }; zwei Besuche oder ein tieferes Ziel vereinbaren.
-caution-long_regrowth = Nachwuchs über { WHOLE($most) } mm: { $lanes  }
-    .advice = Zwei Ansatzaufträge sind geplant: erst abseits der Kopfhaut, dann die letzten { WHOLE($most) } mm.
+caution-long_regrowth = Nachwuchs über { LENGTH($most) }: { $lanes  }
+    .advice = Zwei Ansatzaufträge sind geplant: erst abseits der Kopfhaut, dann die letzten { LENGTH($most) }.
 caution-old_ash = Violetter oder blauer Rest: { $lanes  }
     .advice = Vor dem Blondieren mit altem Produkt und Shampoo oder einem Entferner herausziehen; er verdeckt die Tonhöhe.
 caution-uneven_ground = Zwei Haararten auf eine Tonhöhe: { $zones  }
@@ -320,7 +320,7 @@ plan-meeting = { $meeting ->
         [soft] Die Grenze ist weich: die Kante darüber auslaufen lassen und dort alle 10 bis 15 min nachsehen.
        *[jagged] Die Grenze ist gezackt: davor bleiben, Haar für Haar folgen und dort alle 10 bis 15 min nachsehen.
     }
-plan-two_root_lanes = { PLAIN($regrowth) } mm Nachwuchs würden in einem Ansatzauftrag über { PLAIN($most) } mm ein Band geben: erst abseits der Kopfhaut, dann die letzten { PLAIN($most) } mm.
+plan-two_root_lanes = { LENGTH($regrowth) } Nachwuchs würden in einem Ansatzauftrag über { LENGTH($most) } ein Band geben: erst abseits der Kopfhaut, dann die letzten { LENGTH($most) }.
 aim_why-simple = { $strengths  } Vol, { $bowls ->
         [one] eine Schale
        *[other] { WHOLE($bowls) } Schalen
@@ -342,10 +342,10 @@ plan_short-label = Die { PLAIN($label) } min des Etiketts enden vor den letzten 
 plan_short-later_or_stronger = { PLAIN($volume) } Vol bräuchten länger; bis { PLAIN($most) } Vol sind hier erlaubt.
 plan_short-later = { PLAIN($volume) } Vol ({ $limit  }) bräuchten länger, als ihr Beckengang lässt.
 left_out-no_weak_bottle = { $why  } erlaubt { PLAIN($most) } Vol, die schwächste Flasche hat { PLAIN($weakest) } Vol: eine schwächere ins Regal stellen.
-mix-add_developer = { TENTHS($volume) } Vol statt { PLAIN($wanted) }: { WHOLE($grams) } g von { PLAIN($bottle) } Vol zugeben.
+mix-add_developer = { TENTHS($volume) } Vol statt { PLAIN($wanted) }: { WEIGHT($grams) } von { PLAIN($bottle) } Vol zugeben.
 mix-anew = { TENTHS($volume) } Vol statt { PLAIN($wanted) }: neu anmischen.
-mix-thin = Dünn, 1 : { HUNDREDTHS($parts) }: { WHOLE($grams) } g Blondierung zugeben.
-mix-thick = Dick, 1 : { HUNDREDTHS($parts) }: { WHOLE($grams) } g Entwickler zugeben.
+mix-thin = Dünn, 1 : { HUNDREDTHS($parts) }: { WEIGHT($grams) } Blondierung zugeben.
+mix-thick = Dick, 1 : { HUNDREDTHS($parts) }: { WEIGHT($grams) } Entwickler zugeben.
 
 ## The chair
 
@@ -446,7 +446,7 @@ band-lighter = { TENTHS($levels) } { $levels ->
 band-warmer = wärmer als { $beside  }
 band-cooler = kühler als { $beside  }
 band-difference = Unterschied { WHOLE($difference) }
-band-width = { WHOLE($mm) } mm breit
+band-width = { LENGTH($mm) } breit
 band-whole_zone = die ganze Zone
 way-tone = Jetzt tönen
 way-again = Heute noch einmal blondieren
@@ -496,7 +496,7 @@ would_reach-shade = { $family  }, Tiefe { PLAIN($level) }, 1:{ PLAIN($parts) } g
 would_reach-lighter = kein Ton käme hin: das Haar muss dafür bei { PLAIN($level) } sein
 would_reach-drawn_out = erst den Rest ({ $rest  }) herausziehen, dann käme es hin
 would_reach-nothing = kein Ton käme hin: eine andere Farbe wünschen
-tone-much = { WHOLE($grams) } g insgesamt sind mehr als die üblichen 60 bis 120: { WHOLE($parts) } Teile langes oder dichtes Haar
+tone-much = { WEIGHT($grams) } insgesamt sind mehr als die üblichen 60 bis 120: { WHOLE($parts) } Teile langes oder dichtes Haar
 tone-taught_by = richtet sich nach einer Strähne von { $lanes  }
 tone-fill = { $lanes  } erst mit { $warm ->
         [copper] einem warmen Kupfergold
@@ -516,8 +516,8 @@ probe-moved = Vor der Probe: { $before  }, { WHOLE($minutes_before) } min. Jetzt
 ## Afterwards
 
 next_visit-rests = Das Haar ruht sechs Wochen, bevor es weiter aufgehellt wird
-next_visit-rests_long = Das Haar ruht sechs Wochen, bevor es weiter aufgehellt wird; der Nachwuchs ist dann über { PLAIN($most) } mm und wird in zwei Bahnen gearbeitet
-next_visit-roots = Kurz bevor der Nachwuchs länger als { PLAIN($most) } mm ist: ein Ansatzauftrag, kein Band
+next_visit-rests_long = Das Haar ruht sechs Wochen, bevor es weiter aufgehellt wird; der Nachwuchs ist dann über { LENGTH($most) } und wird in zwei Bahnen gearbeitet
+next_visit-roots = Kurz bevor der Nachwuchs länger als { LENGTH($most) } ist: ein Ansatzauftrag, kein Band
 next_visit-taught = die Strähnen haben gezeigt, wie dieser Kopf aufhellt: jetzt ist er planbar
 next_visit-tone = An der Kopfhaut ist nichts nachzuarbeiten: der Ton wird aufgefrischt
 reminder = Ihr Termin ist am { DAY($on) }. { $begin  } bitte { $hair ->
@@ -631,9 +631,9 @@ limit-nothing_for_wash = nichts bei einer Pigmentwäsche: sie kommt nie mit Pero
 limit-one_dye_family = mindestens eine Farbstofffamilie
 limit-sum_of_shares = Anteile, die zusammen 1 ergeben
 limit-not_below_start_level = auf oder über der Ausgangshöhe { PLAIN($level) }
-limit-past_its_start = hinter dem Anfang, { PLAIN($least) } mm
-limit-after_the_part_before = wo der Teil davor endet oder später, { PLAIN($least) } mm
-limit-within_length = innerhalb der Haarlänge, { PLAIN($most) } mm
+limit-past_its_start = hinter dem Anfang, { LENGTH($least) }
+limit-after_the_part_before = wo der Teil davor endet oder später, { LENGTH($least) }
+limit-within_length = innerhalb der Haarlänge, { LENGTH($most) }
 limit-most_lanes = höchstens { WHOLE($most) } Bahnen
 limit-most_zones = höchstens { WHOLE($most) } Zonen
 limit-most_strands = höchstens { WHOLE($most) } Strähnen
@@ -648,7 +648,7 @@ limit-share_of_second = 1 bei einem Ton, weniger als 1 mit einem zweiten
 limit-one_for_this_person = mindestens einer, der bei dieser Person erlaubt ist
 limit-one_developer = mindestens ein Entwickler
 limit-one_developer_on_shelf = mindestens ein Entwickler im Regal
-limit-least_developer = mindestens { PLAIN($least) } g Entwickler
+limit-least_developer = mindestens { WEIGHT_TENTHS($least) } Entwickler
 limit-bottles = von { PLAIN($low) } bis { PLAIN($high) } Vol (Flaschen im Regal)
 limit-different_keys = Zonen mit verschiedenen Schlüsseln
 limit-different_from_others = anders als die übrigen: { $name  }
@@ -1093,7 +1093,7 @@ event-BarrierLeft = { $zone  }: als Barriere gelassen
 event-DriedOut = { $zone  }: getrocknet
 event-acknowledged = Bestätigt: { $caution  }
 event-plan_taken = Plan an den Platz genommen, { WHOLE($zones) } Zonen
-event-bowl = Schale für { $zone  }: { WHOLE($grams) } g, { PLAIN($volume) } Vol
+event-bowl = Schale für { $zone  }: { WEIGHT($grams) }, { PLAIN($volume) } Vol
 event-bowl_is_on = { $bowl  }; Auftrag begonnen
 event-started_after = { $before  }: fertig aufgetragen; { $then  }
 event-started = { $zone  }: Auftrag begonnen, { PLAIN($volume) } Vol
@@ -1124,7 +1124,7 @@ event-zone_volume = { $zone  } { PLAIN($volume) } Vol
 event-wish = Gewünscht: { $tone  } bei { PLAIN($level) }
 event-wish_measured = Gewünscht: eine gemessene Farbe bei { PLAIN($level) }
 event-no_shadow = Kein Schattenansatz
-event-shadow = Schattenansatz bei { PLAIN($level) }, { PLAIN($length) } mm, über { PLAIN($blend) } mm verblendet
+event-shadow = Schattenansatz bei { PLAIN($level) }, { LENGTH($length) }, über { LENGTH($blend) } verblendet
 event-probe = { $zone  }: violettes Shampoo griff { $grab  }
 event-two_shades = { $first } + { $second } { WHOLE($parts) }:{ WHOLE($rest) }
 event-toner_applied = { $zone  }: Toner { $formula  } drauf, { PLAIN($minutes) } min
@@ -1175,7 +1175,7 @@ calendar-visit = Farbe: { $client  }
 ## The card, on paper
 
 min = { WHOLE($minutes) } min
-g = { WHOLE($grams) } g
+g = { WEIGHT($grams) }
 card-title = Servicekarte, { $client  }
 card-foot = { $client }, { DAY($on) }
 card-head = { DAY($on) }, { $at }, { $filed }. { $lightener }.
@@ -1224,8 +1224,8 @@ trolley_head-rinse = Spülen
 trolley_head-minute = Minute
 trolley_head-for = Für
 trolley_head-makes = Ergibt
-card-pour = { WHOLE($grams) } g { PLAIN($volume) } Vol
-card-of = { WHOLE($grams) } g { $name }
+card-pour = { WEIGHT($grams) } { PLAIN($volume) } Vol
+card-of = { WEIGHT($grams) } { $name }
 card-formula = { PLAIN($volume) } Vol{ $applications ->
         [0] {""}
         [1] {""}
@@ -1234,9 +1234,9 @@ card-formula = { PLAIN($volume) } Vol{ $applications ->
 card-levels = { PLAIN($before) } → { TENTHS($level) } ({ PLAIN($target) })
 card-levels_open = { PLAIN($before) } →  ({ PLAIN($target) })
 card-still_on = noch drauf
-card-toner_grams = { WHOLE($product) } g + { WHOLE($developer) } g
+card-toner_grams = { WEIGHT($product) } + { WEIGHT($developer) }
 card-difference = Unterschied zu den Wünschen { TENTHS($difference) } (CIEDE2000, Mittel).
-card-tone_bowl = { $at  }: { $formula  }, { TENTHS($product) } g + { TENTHS($developer) } g, in dieser Reihenfolge drauf: { $zones  }; ausgespült { $rinses  }.
+card-tone_bowl = { $at  }: { $formula  }, { WEIGHT_TENTHS($product) } + { WEIGHT_TENTHS($developer) }, in dieser Reihenfolge drauf: { $zones  }; ausgespült { $rinses  }.
 card-reading = { $lane } { PLAIN($level) } ({ $mode })
 card-reading_at = { $lane  } { PLAIN($level) } bei { WHOLE($minute) } min ({ $mode  })
 card-readings_listed = { $readings }.
@@ -1393,8 +1393,8 @@ cli-no_strength = keine
 cli-left_out = { $lane }: ausgelassen. { $why }
 cli-again = Eine zweite Runde, wo das Etikett sie erlaubt:
 cli-mixing_list = Mischliste:
-cli-pour = { PLAIN($grams) } g mit { PLAIN($volume) } Vol
-cli-bowl = { WHOLE($at) } min: { PLAIN($grams) } g { $lightener }, { $pours }, für { $lanes }
+cli-pour = { WEIGHT_TENTHS($grams) } mit { PLAIN($volume) } Vol
+cli-bowl = { WHOLE($at) } min: { WEIGHT_TENTHS($grams) } { $lightener }, { $pours }, für { $lanes }
 cli-visit = Gang { WHOLE($number) } zum Becken bei { WHOLE($at) } min:
 cli-lane = { $lane }: { PLAIN($volume) } Vol, Auftrag { WHOLE($start) }-{ WHOLE($end) }, fertig { $early }/{ $likely }/{ $late }, { $ending ->
         [wiped] ausgewischt
@@ -1402,7 +1402,7 @@ cli-lane = { $lane }: { PLAIN($volume) } Vol, Auftrag { WHOLE($start) }-{ WHOLE(
        *[rinsed] ausgespült
     } { WHOLE($rinse) }, Grenze { WHOLE($wall) } min, Tonhöhe { TENTHS($level) }
 cli-never = nie
-cli-tone_bowl = Schale { WHOLE($number) }: { PLAIN($grams) } g { $shades }, { $mixed }
+cli-tone_bowl = Schale { WHOLE($number) }: { WEIGHT_TENTHS($grams) } { $shades }, { $mixed }
 cli-neat = pur
 cli-tone_part = { $part }: Schale { WHOLE($bowl) }, drauf { WHOLE($on) }, aus { WHOLE($off) } min, { TENTHS($difference) } zum Wunsch
 cli-learnt = { $lane }: { HUNDREDTHS($extent) } so weit, { HUNDREDTHS($rate) } so schnell, fertig { $early } bis { $late } min{ $odd ->

@@ -122,8 +122,8 @@ span-both = { $hours } h { $minutes }
 vol = { PLAIN($volume) } vol
 
 lane-part = { $zone } { $part }
-lane-part_at = { $zone } { $part } { PLAIN($low) }–{ PLAIN($high) } mm
-lane_part-at = { $part } { PLAIN($low) }–{ PLAIN($high) } mm
+lane-part_at = { $zone } { $part } { LENGTH_FIGURE($low) }–{ LENGTH($high) }
+lane_part-at = { $part } { LENGTH_FIGURE($low) }–{ LENGTH($high) }
 lane-piece = { $lane }, { $piece }
 lane-again = { $lane } again
 lane-shadow = { $lane }, root shadow
@@ -184,8 +184,8 @@ caution-lightened = Hair that has been lightened
     .advice = Never overlap hair that is already light; keep to the new growth.
 caution-white_in_one = White from below level { WHOLE($least) }
     .advice = Realistic in one visit from level { WHOLE($least) } up; agree on two visits or a lower target.
-caution-long_regrowth = Regrowth past { WHOLE($most) } mm: { $lanes }
-    .advice = Two root applications are planned: off the scalp first, then the last { WHOLE($most) } mm.
+caution-long_regrowth = Regrowth past { LENGTH($most) }: { $lanes }
+    .advice = Two root applications are planned: off the scalp first, then the last { LENGTH($most) }.
 caution-old_ash = Violet or blue rest: { $lanes }
     .advice = Draw it out with old product and shampoo, or a remover, before it is lightened; it hides the level.
 caution-uneven_ground = Two kinds of hair to one level: { $zones }
@@ -349,7 +349,7 @@ plan-meeting = { $meeting ->
         [soft] The line it meets is soft: feather the edge over it, and look where they meet every 10 to 15 min.
        *[jagged] The line it meets is jagged: stay short of it, follow it hair by hair, and look there every 10 to 15 min.
     }
-plan-two_root_lanes = { PLAIN($regrowth) } mm of regrowth would band in one root application past { PLAIN($most) } mm: first off the scalp, then the last { PLAIN($most) } mm.
+plan-two_root_lanes = { LENGTH($regrowth) } of regrowth would band in one root application past { LENGTH($most) }: first off the scalp, then the last { LENGTH($most) }.
 aim_why-simple = { $strengths } vol, { WHOLE($bowls) } { $bowls ->
     [one] bowl
    *[other] bowls
@@ -372,10 +372,10 @@ plan_short-later_or_stronger = { PLAIN($volume) } vol would need longer; up to {
 plan_short-later = { PLAIN($volume) } vol ({ $limit }) would need longer than its visit leaves.
 left_out-no_weak_bottle = { $why } allows { PLAIN($most) } vol, the weakest bottle is { PLAIN($weakest) } vol: put a weaker one on the shelf.
 
-mix-add_developer = { TENTHS($volume) } vol instead of { PLAIN($wanted) }: add { WHOLE($grams) } g of { PLAIN($bottle) } vol.
+mix-add_developer = { TENTHS($volume) } vol instead of { PLAIN($wanted) }: add { WEIGHT($grams) } of { PLAIN($bottle) } vol.
 mix-anew = { TENTHS($volume) } vol instead of { PLAIN($wanted) }: mix anew.
-mix-thin = Thin, 1 : { HUNDREDTHS($parts) }: add { WHOLE($grams) } g of lightener.
-mix-thick = Thick, 1 : { HUNDREDTHS($parts) }: add { WHOLE($grams) } g of developer.
+mix-thin = Thin, 1 : { HUNDREDTHS($parts) }: add { WEIGHT($grams) } of lightener.
+mix-thick = Thick, 1 : { HUNDREDTHS($parts) }: add { WEIGHT($grams) } of developer.
 
 ## The chair
 
@@ -481,7 +481,7 @@ band-lighter = { TENTHS($levels) } { $levels ->
 band-warmer = warmer than { $beside }
 band-cooler = cooler than { $beside }
 band-difference = difference { WHOLE($difference) }
-band-width = { WHOLE($mm) } mm wide
+band-width = { LENGTH($mm) } wide
 band-whole_zone = the whole zone
 
 way-tone = Tone it now
@@ -536,7 +536,7 @@ would_reach-shade = { $family }, depth { PLAIN($level) }, mixed 1:{ PLAIN($parts
 would_reach-lighter = no shade would: the hair has to be at { PLAIN($level) } for it
 would_reach-drawn_out = draw the { $rest } out first, then it would
 would_reach-nothing = no kind of shade would: wish another colour
-tone-much = { WHOLE($grams) } g in all is more than the usual 60 to 120: { WHOLE($parts) } parts of long or dense hair
+tone-much = { WEIGHT($grams) } in all is more than the usual 60 to 120: { WHOLE($parts) } parts of long or dense hair
 tone-taught_by = goes by a strand of { $lanes }
 tone-fill = Fill { $lanes } first with { $warm ->
     [copper] a warm copper-gold
@@ -559,8 +559,8 @@ probe-moved = Before the probe: { $before }, { WHOLE($minutes_before) } min. Now
 ## Afterwards
 
 next_visit-rests = The hair rests six weeks before it is lightened further
-next_visit-rests_long = The hair rests six weeks before it is lightened further; the regrowth is past { PLAIN($most) } mm by then and is done as two lanes
-next_visit-roots = Just before the regrowth is longer than { PLAIN($most) } mm: one root application, no band
+next_visit-rests_long = The hair rests six weeks before it is lightened further; the regrowth is past { LENGTH($most) } by then and is done as two lanes
+next_visit-roots = Just before the regrowth is longer than { LENGTH($most) }: one root application, no band
 next_visit-taught = the strands have taught how this head lifts: now it can be planned
 next_visit-tone = Nothing to retouch at the scalp: the tone is refreshed
 
@@ -677,9 +677,9 @@ limit-nothing_for_wash = nothing for a pigment wash: it never goes on with perox
 limit-one_dye_family = at least one dye family
 limit-sum_of_shares = shares that sum to 1
 limit-not_below_start_level = at or above the start level { PLAIN($level) }
-limit-past_its_start = past where it begins, { PLAIN($least) } mm
-limit-after_the_part_before = where the part before it ends or later, { PLAIN($least) } mm
-limit-within_length = within the length of the hair, { PLAIN($most) } mm
+limit-past_its_start = past where it begins, { LENGTH($least) }
+limit-after_the_part_before = where the part before it ends or later, { LENGTH($least) }
+limit-within_length = within the length of the hair, { LENGTH($most) }
 limit-most_lanes = at most { WHOLE($most) } lanes
 limit-most_zones = at most { WHOLE($most) } zones
 limit-most_strands = at most { WHOLE($most) } strands
@@ -694,7 +694,7 @@ limit-share_of_second = 1 for one shade, less than 1 with a second one
 limit-one_for_this_person = at least one that may go on this person
 limit-one_developer = at least one developer
 limit-one_developer_on_shelf = at least one developer on the shelf
-limit-least_developer = at least { PLAIN($least) } g of developer
+limit-least_developer = at least { WEIGHT_TENTHS($least) } of developer
 limit-bottles = from { PLAIN($low) } to { PLAIN($high) } vol (the shelf's bottles)
 limit-different_keys = zones with different keys
 limit-different_from_others = different from the other { $name }'
@@ -1141,7 +1141,7 @@ event-BarrierLeft = { $zone }: left on as a barrier
 event-DriedOut = { $zone }: dried out
 event-acknowledged = Acknowledged: { $caution }
 event-plan_taken = Plan taken to the chair, { WHOLE($zones) } zones
-event-bowl = Bowl for { $zone }: { WHOLE($grams) } g, { PLAIN($volume) } vol
+event-bowl = Bowl for { $zone }: { WEIGHT($grams) }, { PLAIN($volume) } vol
 event-bowl_is_on = { $bowl }; application started
 event-started_after = { $before }: application finished; { $then }
 event-started = { $zone }: application started, { PLAIN($volume) } vol
@@ -1172,7 +1172,7 @@ event-zone_volume = { $zone } { PLAIN($volume) } vol
 event-wish = Wished: { $tone } at { PLAIN($level) }
 event-wish_measured = Wished: a measured colour at { PLAIN($level) }
 event-no_shadow = No root shadow
-event-shadow = Root shadow at { PLAIN($level) }, { PLAIN($length) } mm, blended over { PLAIN($blend) } mm
+event-shadow = Root shadow at { PLAIN($level) }, { LENGTH($length) }, blended over { LENGTH($blend) }
 event-probe = { $zone }: violet shampoo took { $grab }
 event-two_shades = { $first } + { $second } { WHOLE($parts) }:{ WHOLE($rest) }
 event-toner_applied = { $zone }: toner { $formula } on, { PLAIN($minutes) } min
@@ -1229,7 +1229,7 @@ calendar-visit = Colour: { $client }
 ## The card, on paper
 
 min = { WHOLE($minutes) } min
-g = { WHOLE($grams) } g
+g = { WEIGHT($grams) }
 
 card-title = Service card, { $client }
 card-foot = { $client }, { DAY($on) }
@@ -1279,8 +1279,8 @@ trolley_head-rinse = Rinse
 trolley_head-minute = Minute
 trolley_head-for = For
 trolley_head-makes = Makes
-card-pour = { WHOLE($grams) } g { PLAIN($volume) } vol
-card-of = { WHOLE($grams) } g { $name }
+card-pour = { WEIGHT($grams) } { PLAIN($volume) } vol
+card-of = { WEIGHT($grams) } { $name }
 card-formula = { PLAIN($volume) } vol{ $applications ->
         [0] {""}
         [1] {""}
@@ -1289,9 +1289,9 @@ card-formula = { PLAIN($volume) } vol{ $applications ->
 card-levels = { PLAIN($before) } → { TENTHS($level) } ({ PLAIN($target) })
 card-levels_open = { PLAIN($before) } →  ({ PLAIN($target) })
 card-still_on = still on
-card-toner_grams = { WHOLE($product) } g + { WHOLE($developer) } g
+card-toner_grams = { WEIGHT($product) } + { WEIGHT($developer) }
 card-difference = Difference from the wishes { TENTHS($difference) } (CIEDE2000, mean).
-card-tone_bowl = { $at }: { $formula }, { TENTHS($product) } g + { TENTHS($developer) } g, on in this order: { $zones }; rinsed { $rinses }.
+card-tone_bowl = { $at }: { $formula }, { WEIGHT_TENTHS($product) } + { WEIGHT_TENTHS($developer) }, on in this order: { $zones }; rinsed { $rinses }.
 card-reading = { $lane } { PLAIN($level) } ({ $mode })
 card-reading_at = { $lane } { PLAIN($level) } at { WHOLE($minute) } min ({ $mode })
 card-readings_listed = { $readings }.
@@ -1450,8 +1450,8 @@ cli-no_strength = no
 cli-left_out = { $lane }: left out. { $why }
 cli-again = A second round where the label allows:
 cli-mixing_list = Mixing list:
-cli-pour = { PLAIN($grams) } g of { PLAIN($volume) } vol
-cli-bowl = { WHOLE($at) } min: { PLAIN($grams) } g { $lightener }, { $pours }, for { $lanes }
+cli-pour = { WEIGHT_TENTHS($grams) } of { PLAIN($volume) } vol
+cli-bowl = { WHOLE($at) } min: { WEIGHT_TENTHS($grams) } { $lightener }, { $pours }, for { $lanes }
 cli-visit = Basin visit { WHOLE($number) } at { WHOLE($at) } min:
 cli-lane = { $lane }: { PLAIN($volume) } vol, on { WHOLE($start) }-{ WHOLE($end) }, ready { $early }/{ $likely }/{ $late }, { $ending ->
         [wiped] wiped
@@ -1459,7 +1459,7 @@ cli-lane = { $lane }: { PLAIN($volume) } vol, on { WHOLE($start) }-{ WHOLE($end)
        *[rinsed] rinsed
     } { WHOLE($rinse) }, wall { WHOLE($wall) } min, level { TENTHS($level) }
 cli-never = never
-cli-tone_bowl = Bowl { WHOLE($number) }: { PLAIN($grams) } g { $shades }, { $mixed }
+cli-tone_bowl = Bowl { WHOLE($number) }: { WEIGHT_TENTHS($grams) } { $shades }, { $mixed }
 cli-neat = neat
 cli-tone_part = { $part }: bowl { WHOLE($bowl) }, on { WHOLE($on) }, off { WHOLE($off) } min, { TENTHS($difference) } from the wish
 cli-learnt = { $lane }: { HUNDREDTHS($extent) } as far, { HUNDREDTHS($rate) } as fast, ready { $early } to { $late } min{ $odd ->

@@ -103,8 +103,8 @@ span-hours = { $hours } h
 span-both = { $hours } h { $minutes }
 vol = { PLAIN($volume) } vol
 lane-part = { $zone } { $part }
-lane-part_at = { $zone  } { $part  } { PLAIN($low) }–{ PLAIN($high) } mm
-lane_part-at = { $part  } { PLAIN($low) }–{ PLAIN($high) } mm
+lane-part_at = { $zone  } { $part  } { LENGTH_FIGURE($low) }–{ LENGTH($high) }
+lane_part-at = { $part  } { LENGTH_FIGURE($low) }–{ LENGTH($high) }
 lane-piece = { $lane }, { $piece }
 lane-again = { $lane  } otra vez
 lane-shadow = { $lane  }, raíz sombreada
@@ -164,8 +164,8 @@ caution-lightened = Pelo ya decolorado
     .advice = No solapar nunca el pelo ya claro; quedarse en el crecimiento.
 caution-white_in_one = Blanco desde menos de altura { WHOLE($least) }
     .advice = Realista en una visita desde altura { WHOLE($least) }; acordar dos visitas o un objetivo más bajo.
-caution-long_regrowth = Crecimiento de más de { WHOLE($most) } mm: { $lanes  }
-    .advice = Dos aplicaciones de raíz previstas: primero lejos del cuero cabelludo, luego los últimos { WHOLE($most) } mm.
+caution-long_regrowth = Crecimiento de más de { LENGTH($most) }: { $lanes  }
+    .advice = Dos aplicaciones de raíz previstas: primero lejos del cuero cabelludo, luego los últimos { LENGTH($most) }.
 caution-old_ash = Resto violeta o azul: { $lanes  }
     .advice = Extraerlo antes de decolorar con resto de producto y champú, o un removedor; oculta la altura.
 caution-uneven_ground = Dos clases de pelo a una altura: { $zones  }
@@ -320,7 +320,7 @@ plan-meeting = { $meeting ->
         [soft] La línea es suave: difuminar el borde y mirar la unión cada 10 a 15 min.
        *[jagged] La línea es irregular: quedarse corto, seguirla pelo a pelo y mirar allí cada 10 a 15 min.
     }
-plan-two_root_lanes = { PLAIN($regrowth) } mm de crecimiento harían banda en una sola aplicación de más de { PLAIN($most) } mm: primero lejos del cuero cabelludo, luego los últimos { PLAIN($most) } mm.
+plan-two_root_lanes = { LENGTH($regrowth) } de crecimiento harían banda en una sola aplicación de más de { LENGTH($most) }: primero lejos del cuero cabelludo, luego los últimos { LENGTH($most) }.
 aim_why-simple = { $strengths  } vol, { $bowls ->
         [one] un bol
        *[other] { WHOLE($bowls) } boles
@@ -342,10 +342,10 @@ plan_short-label = Los { PLAIN($label) } min de la etiqueta acaban antes de sus 
 plan_short-later_or_stronger = { PLAIN($volume) } vol necesitarían más tiempo; aquí se permiten hasta { PLAIN($most) } vol.
 plan_short-later = { PLAIN($volume) } vol ({ $limit  }) necesitarían más de lo que deja su pase.
 left_out-no_weak_bottle = { $why  } permite { PLAIN($most) } vol, la botella más débil tiene { PLAIN($weakest) } vol: poner una más débil en el estante.
-mix-add_developer = { TENTHS($volume) } vol en vez de { PLAIN($wanted) }: añadir { WHOLE($grams) } g de { PLAIN($bottle) } vol.
+mix-add_developer = { TENTHS($volume) } vol en vez de { PLAIN($wanted) }: añadir { WEIGHT($grams) } de { PLAIN($bottle) } vol.
 mix-anew = { TENTHS($volume) } vol en vez de { PLAIN($wanted) }: mezclar de nuevo.
-mix-thin = Líquido, 1 : { HUNDREDTHS($parts) }: añadir { WHOLE($grams) } g de decolorante.
-mix-thick = Espeso, 1 : { HUNDREDTHS($parts) }: añadir { WHOLE($grams) } g de oxidante.
+mix-thin = Líquido, 1 : { HUNDREDTHS($parts) }: añadir { WEIGHT($grams) } de decolorante.
+mix-thick = Espeso, 1 : { HUNDREDTHS($parts) }: añadir { WEIGHT($grams) } de oxidante.
 
 ## The chair
 
@@ -446,7 +446,7 @@ band-lighter = { TENTHS($levels) } { $levels ->
 band-warmer = más cálido que { $beside  }
 band-cooler = más frío que { $beside  }
 band-difference = diferencia { WHOLE($difference) }
-band-width = { WHOLE($mm) } mm de ancho
+band-width = { LENGTH($mm) } de ancho
 band-whole_zone = toda la zona
 way-tone = Matizar ya
 way-again = Decolorar otra vez hoy
@@ -496,7 +496,7 @@ would_reach-shade = { $family  }, profundidad { PLAIN($level) }, mezcla 1:{ PLAI
 would_reach-lighter = ningún tono: el pelo tiene que estar en { PLAIN($level) } para eso
 would_reach-drawn_out = extraer primero el resto ({ $rest  }), entonces sí
 would_reach-nothing = ningún tono: desear otro color
-tone-much = { WHOLE($grams) } g en total, más que los 60 a 120 usuales: { WHOLE($parts) } partes de pelo largo o denso
+tone-much = { WEIGHT($grams) } en total, más que los 60 a 120 usuales: { WHOLE($parts) } partes de pelo largo o denso
 tone-taught_by = según un mechón de { $lanes  }
 tone-fill = Rellenar primero { $lanes  } con { $warm ->
         [copper] un cobrizo dorado cálido
@@ -516,8 +516,8 @@ probe-moved = Antes de la sonda: { $before  }, { WHOLE($minutes_before) } min. A
 ## Afterwards
 
 next_visit-rests = El pelo descansa seis semanas antes de aclararse más
-next_visit-rests_long = El pelo descansa seis semanas antes de aclararse más; el crecimiento pasará de { PLAIN($most) } mm y se hace en dos carriles
-next_visit-roots = Justo antes de que el crecimiento pase de { PLAIN($most) } mm: una aplicación de raíz, sin banda
+next_visit-rests_long = El pelo descansa seis semanas antes de aclararse más; el crecimiento pasará de { LENGTH($most) } y se hace en dos carriles
+next_visit-roots = Justo antes de que el crecimiento pase de { LENGTH($most) }: una aplicación de raíz, sin banda
 next_visit-taught = los mechones han enseñado cómo aclara esta cabeza: ya se puede planificar
 next_visit-tone = Nada que retocar en la raíz: se refresca el matiz
 reminder = Su visita es el { DAY($on) }. { $begin  }, por favor, nada de { $hair ->
@@ -630,9 +630,9 @@ limit-nothing_for_wash = nada para un lavado de pigmento: nunca va con peróxido
 limit-one_dye_family = al menos una familia de tinte
 limit-sum_of_shares = partes que sumen 1
 limit-not_below_start_level = en la altura inicial { PLAIN($level) } o por encima
-limit-past_its_start = después de su inicio, { PLAIN($least) } mm
-limit-after_the_part_before = donde acaba la parte anterior o después, { PLAIN($least) } mm
-limit-within_length = dentro del largo del pelo, { PLAIN($most) } mm
+limit-past_its_start = después de su inicio, { LENGTH($least) }
+limit-after_the_part_before = donde acaba la parte anterior o después, { LENGTH($least) }
+limit-within_length = dentro del largo del pelo, { LENGTH($most) }
 limit-most_lanes = como mucho { WHOLE($most) } carriles
 limit-most_zones = como mucho { WHOLE($most) } zonas
 limit-most_strands = como mucho { WHOLE($most) } mechones
@@ -647,7 +647,7 @@ limit-share_of_second = 1 con un tono, menos de 1 con un segundo
 limit-one_for_this_person = al menos uno permitido en esta persona
 limit-one_developer = al menos un oxidante
 limit-one_developer_on_shelf = al menos un oxidante en el estante
-limit-least_developer = al menos { PLAIN($least) } g de oxidante
+limit-least_developer = al menos { WEIGHT_TENTHS($least) } de oxidante
 limit-bottles = de { PLAIN($low) } a { PLAIN($high) } vol (botellas del estante)
 limit-different_keys = zonas con claves distintas
 limit-different_from_others = distinto de los otros: { $name  }
@@ -1092,7 +1092,7 @@ event-BarrierLeft = { $zone  }: dejado de barrera
 event-DriedOut = { $zone  }: secado
 event-acknowledged = Confirmado: { $caution  }
 event-plan_taken = Plan llevado al sillón, { WHOLE($zones) } zonas
-event-bowl = Bol para { $zone  }: { WHOLE($grams) } g, { PLAIN($volume) } vol
+event-bowl = Bol para { $zone  }: { WEIGHT($grams) }, { PLAIN($volume) } vol
 event-bowl_is_on = { $bowl  }; aplicación empezada
 event-started_after = { $before  }: aplicación terminada; { $then  }
 event-started = { $zone  }: aplicación empezada, { PLAIN($volume) } vol
@@ -1123,7 +1123,7 @@ event-zone_volume = { $zone  } { PLAIN($volume) } vol
 event-wish = Deseo: { $tone  } en { PLAIN($level) }
 event-wish_measured = Deseo: un color medido en { PLAIN($level) }
 event-no_shadow = Sin raíz sombreada
-event-shadow = Raíz sombreada en { PLAIN($level) }, { PLAIN($length) } mm, difuminada en { PLAIN($blend) } mm
+event-shadow = Raíz sombreada en { PLAIN($level) }, { LENGTH($length) }, difuminada en { LENGTH($blend) }
 event-probe = { $zone  }: el champú violeta agarró { $grab  }
 event-two_shades = { $first } + { $second } { WHOLE($parts) }:{ WHOLE($rest) }
 event-toner_applied = { $zone  }: matizador { $formula  } puesto, { PLAIN($minutes) } min
@@ -1174,7 +1174,7 @@ calendar-visit = Color: { $client  }
 ## The card, on paper
 
 min = { WHOLE($minutes) } min
-g = { WHOLE($grams) } g
+g = { WEIGHT($grams) }
 card-title = Ficha de servicio, { $client  }
 card-foot = { $client }, { DAY($on) }
 card-head = { DAY($on) }, { $at }, { $filed }. { $lightener }.
@@ -1223,8 +1223,8 @@ trolley_head-rinse = Enjuague
 trolley_head-minute = Minuto
 trolley_head-for = Para
 trolley_head-makes = Da
-card-pour = { WHOLE($grams) } g { PLAIN($volume) } vol
-card-of = { WHOLE($grams) } g { $name }
+card-pour = { WEIGHT($grams) } { PLAIN($volume) } vol
+card-of = { WEIGHT($grams) } { $name }
 card-formula = { PLAIN($volume) } vol{ $applications ->
         [0] {""}
         [1] {""}
@@ -1233,9 +1233,9 @@ card-formula = { PLAIN($volume) } vol{ $applications ->
 card-levels = { PLAIN($before) } → { TENTHS($level) } ({ PLAIN($target) })
 card-levels_open = { PLAIN($before) } →  ({ PLAIN($target) })
 card-still_on = aún puesto
-card-toner_grams = { WHOLE($product) } g + { WHOLE($developer) } g
+card-toner_grams = { WEIGHT($product) } + { WEIGHT($developer) }
 card-difference = Diferencia con los deseos { TENTHS($difference) } (CIEDE2000, media).
-card-tone_bowl = { $at  }: { $formula  }, { TENTHS($product) } g + { TENTHS($developer) } g, puesto en este orden: { $zones  }; enjuagado { $rinses  }.
+card-tone_bowl = { $at  }: { $formula  }, { WEIGHT_TENTHS($product) } + { WEIGHT_TENTHS($developer) }, puesto en este orden: { $zones  }; enjuagado { $rinses  }.
 card-reading = { $lane } { PLAIN($level) } ({ $mode })
 card-reading_at = { $lane  } { PLAIN($level) } a los { WHOLE($minute) } min ({ $mode  })
 card-readings_listed = { $readings }.
@@ -1392,8 +1392,8 @@ cli-no_strength = sin
 cli-left_out = { $lane }: fuera. { $why }
 cli-again = Una segunda ronda donde la etiqueta lo permita:
 cli-mixing_list = Lista de mezclas:
-cli-pour = { PLAIN($grams) } g de { PLAIN($volume) } vol
-cli-bowl = { WHOLE($at) } min: { PLAIN($grams) } g { $lightener }, { $pours }, para { $lanes }
+cli-pour = { WEIGHT_TENTHS($grams) } de { PLAIN($volume) } vol
+cli-bowl = { WHOLE($at) } min: { WEIGHT_TENTHS($grams) } { $lightener }, { $pours }, para { $lanes }
 cli-visit = Pase { WHOLE($number) } al lavacabezas a los { WHOLE($at) } min:
 cli-lane = { $lane }: { PLAIN($volume) } vol, puesto { WHOLE($start) }-{ WHOLE($end) }, listo { $early }/{ $likely }/{ $late }, { $ending ->
         [wiped] retirado
@@ -1401,7 +1401,7 @@ cli-lane = { $lane }: { PLAIN($volume) } vol, puesto { WHOLE($start) }-{ WHOLE($
        *[rinsed] enjuagado
     } { WHOLE($rinse) }, límite { WHOLE($wall) } min, altura { TENTHS($level) }
 cli-never = nunca
-cli-tone_bowl = Bol { WHOLE($number) }: { PLAIN($grams) } g { $shades }, { $mixed }
+cli-tone_bowl = Bol { WHOLE($number) }: { WEIGHT_TENTHS($grams) } { $shades }, { $mixed }
 cli-neat = puro
 cli-tone_part = { $part }: bol { WHOLE($bowl) }, puesto { WHOLE($on) }, enjuagado { WHOLE($off) } min, { TENTHS($difference) } con el deseo
 cli-learnt = { $lane }: { HUNDREDTHS($extent) } de lejos, { HUNDREDTHS($rate) } de rápido, listo { $early } a { $late } min{ $odd ->

@@ -103,8 +103,8 @@ span-hours = { $hours } h
 span-both = { $hours } h { $minutes }
 vol = { PLAIN($volume) } vol
 lane-part = { $zone } { $part }
-lane-part_at = { $zone  } { $part  } { PLAIN($low) }–{ PLAIN($high) } mm
-lane_part-at = { $part  } { PLAIN($low) }–{ PLAIN($high) } mm
+lane-part_at = { $zone  } { $part  } { LENGTH_FIGURE($low) }–{ LENGTH($high) }
+lane_part-at = { $part  } { LENGTH_FIGURE($low) }–{ LENGTH($high) }
 lane-piece = { $lane }, { $piece }
 lane-again = { $lane  } encore
 lane-shadow = { $lane  }, racine ombrée
@@ -164,7 +164,7 @@ caution-lightened = Cheveux déjà décolorés
     .advice = Ne jamais chevaucher le cheveu déjà clair ; rester sur la repousse.
 caution-white_in_one = Blanc à partir d'une hauteur sous { WHOLE($least) }
     .advice = Réaliste en une visite à partir de la hauteur { WHOLE($least) } ; convenir de deux visites ou d'une cible plus basse.
-caution-long_regrowth = Repousse au-delà de { WHOLE($most) } mm : { $lanes  }
+caution-long_regrowth = Repousse au-delà de { LENGTH($most) } : { $lanes  }
     .advice = Deux applications de racine prévues : d'abord loin du cuir chevelu, puis les { WHOLE($most) } derniers mm.
 caution-old_ash = Reste violet ou bleu : { $lanes  }
     .advice = À extraire avant décoloration avec un reste de produit et du shampooing, ou un effaceur ; il cache la hauteur.
@@ -320,7 +320,7 @@ plan-meeting = { $meeting ->
         [soft] La ligne est douce : estomper le bord et regarder la jonction toutes les 10 à 15 min.
        *[jagged] La ligne est irrégulière : rester en deçà, la suivre cheveu par cheveu et regarder toutes les 10 à 15 min.
     }
-plan-two_root_lanes = { PLAIN($regrowth) } mm de repousse feraient une bande en une application au-delà de { PLAIN($most) } mm : d'abord loin du cuir chevelu, puis les { PLAIN($most) } derniers mm.
+plan-two_root_lanes = { LENGTH($regrowth) } de repousse feraient une bande en une application au-delà de { LENGTH($most) } : d'abord loin du cuir chevelu, puis les derniers { LENGTH($most) }.
 aim_why-simple = { $strengths  } vol, { $bowls ->
         [one] un bol
        *[other] { WHOLE($bowls) } bols
@@ -342,10 +342,10 @@ plan_short-label = Les { PLAIN($label) } min de l'étiquette finissent avant ses
 plan_short-later_or_stronger = { PLAIN($volume) } vol demanderaient plus de temps ; jusqu'à { PLAIN($most) } vol sont permis ici.
 plan_short-later = { PLAIN($volume) } vol ({ $limit  }) demanderaient plus que ne laisse le passage au bac.
 left_out-no_weak_bottle = { $why  } autorise { PLAIN($most) } vol, le flacon le plus faible a { PLAIN($weakest) } vol : en ajouter un plus faible à l'étagère.
-mix-add_developer = { TENTHS($volume) } vol au lieu de { PLAIN($wanted) } : ajouter { WHOLE($grams) } g de { PLAIN($bottle) } vol.
+mix-add_developer = { TENTHS($volume) } vol au lieu de { PLAIN($wanted) } : ajouter { WEIGHT($grams) } de { PLAIN($bottle) } vol.
 mix-anew = { TENTHS($volume) } vol au lieu de { PLAIN($wanted) } : refaire le mélange.
-mix-thin = Liquide, 1 : { HUNDREDTHS($parts) } : ajouter { WHOLE($grams) } g de décolorant.
-mix-thick = Épais, 1 : { HUNDREDTHS($parts) } : ajouter { WHOLE($grams) } g d'oxydant.
+mix-thin = Liquide, 1 : { HUNDREDTHS($parts) } : ajouter { WEIGHT($grams) } de décolorant.
+mix-thick = Épais, 1 : { HUNDREDTHS($parts) } : ajouter { WEIGHT($grams) } d'oxydant.
 
 ## The chair
 
@@ -446,7 +446,7 @@ band-lighter = { TENTHS($levels) } { $levels ->
 band-warmer = plus chaud que { $beside  }
 band-cooler = plus froid que { $beside  }
 band-difference = différence { WHOLE($difference) }
-band-width = { WHOLE($mm) } mm de large
+band-width = { LENGTH($mm) } de large
 band-whole_zone = toute la zone
 way-tone = Patiner maintenant
 way-again = Décolorer encore aujourd'hui
@@ -496,7 +496,7 @@ would_reach-shade = { $family  }, profondeur { PLAIN($level) }, mélange 1:{ PLA
 would_reach-lighter = aucune nuance : le cheveu doit être à { PLAIN($level) } pour cela
 would_reach-drawn_out = extraire d'abord le reste ({ $rest  }), alors oui
 would_reach-nothing = aucune nuance : souhaiter une autre couleur
-tone-much = { WHOLE($grams) } g en tout, plus que les 60 à 120 habituels : { WHOLE($parts) } parties de cheveux longs ou denses
+tone-much = { WEIGHT($grams) } en tout, plus que les 60 à 120 habituels : { WHOLE($parts) } parties de cheveux longs ou denses
 tone-taught_by = d'après une mèche de { $lanes  }
 tone-fill = Remplir d'abord { $lanes  } avec { $warm ->
         [copper] un cuivré doré chaud
@@ -516,8 +516,8 @@ probe-moved = Avant la sonde : { $before  }, { WHOLE($minutes_before) } min. Mai
 ## Afterwards
 
 next_visit-rests = Le cheveu repose six semaines avant d'être éclairci davantage
-next_visit-rests_long = Le cheveu repose six semaines avant d'être éclairci davantage ; la repousse dépassera { PLAIN($most) } mm et se fait en deux lignes
-next_visit-roots = Juste avant que la repousse dépasse { PLAIN($most) } mm : une application de racine, pas de bande
+next_visit-rests_long = Le cheveu repose six semaines avant d'être éclairci davantage ; la repousse dépassera { LENGTH($most) } et se fait en deux lignes
+next_visit-roots = Juste avant que la repousse dépasse { LENGTH($most) } : une application de racine, pas de bande
 next_visit-taught = les mèches ont montré comment cette tête s'éclaircit : on peut la planifier
 next_visit-tone = Rien à retoucher au cuir chevelu : la patine est rafraîchie
 reminder = Votre visite est le { DAY($on) }. { $begin  }, merci de n'utiliser ni { $hair ->
@@ -630,9 +630,9 @@ limit-nothing_for_wash = rien pour un soin pigmenté : jamais avec du peroxyde
 limit-one_dye_family = au moins une famille de colorants
 limit-sum_of_shares = des parts dont la somme est 1
 limit-not_below_start_level = à la hauteur de départ { PLAIN($level) } ou au-dessus
-limit-past_its_start = après son début, { PLAIN($least) } mm
-limit-after_the_part_before = où finit la partie précédente ou après, { PLAIN($least) } mm
-limit-within_length = dans la longueur du cheveu, { PLAIN($most) } mm
+limit-past_its_start = après son début, { LENGTH($least) }
+limit-after_the_part_before = où finit la partie précédente ou après, { LENGTH($least) }
+limit-within_length = dans la longueur du cheveu, { LENGTH($most) }
 limit-most_lanes = au plus { WHOLE($most) } lignes
 limit-most_zones = au plus { WHOLE($most) } zones
 limit-most_strands = au plus { WHOLE($most) } mèches
@@ -647,7 +647,7 @@ limit-share_of_second = 1 pour une nuance, moins de 1 avec une seconde
 limit-one_for_this_person = au moins une permise pour cette personne
 limit-one_developer = au moins un oxydant
 limit-one_developer_on_shelf = au moins un oxydant sur l'étagère
-limit-least_developer = au moins { PLAIN($least) } g d'oxydant
+limit-least_developer = au moins { WEIGHT_TENTHS($least) } d'oxydant
 limit-bottles = de { PLAIN($low) } à { PLAIN($high) } vol (flacons de l'étagère)
 limit-different_keys = des zones aux clés différentes
 limit-different_from_others = différent des autres : { $name  }
@@ -1092,7 +1092,7 @@ event-BarrierLeft = { $zone  } : laissé en barrière
 event-DriedOut = { $zone  } : séché
 event-acknowledged = Confirmé : { $caution  }
 event-plan_taken = Plan pris au fauteuil, { WHOLE($zones) } zones
-event-bowl = Bol pour { $zone  } : { WHOLE($grams) } g, { PLAIN($volume) } vol
+event-bowl = Bol pour { $zone  } : { WEIGHT($grams) }, { PLAIN($volume) } vol
 event-bowl_is_on = { $bowl  } ; application commencée
 event-started_after = { $before  } : application terminée ; { $then  }
 event-started = { $zone  } : application commencée, { PLAIN($volume) } vol
@@ -1123,7 +1123,7 @@ event-zone_volume = { $zone  } { PLAIN($volume) } vol
 event-wish = Souhait : { $tone  } à { PLAIN($level) }
 event-wish_measured = Souhait : une couleur mesurée à { PLAIN($level) }
 event-no_shadow = Pas de racine ombrée
-event-shadow = Racine ombrée à { PLAIN($level) }, { PLAIN($length) } mm, fondue sur { PLAIN($blend) } mm
+event-shadow = Racine ombrée à { PLAIN($level) }, { LENGTH($length) }, fondue sur { LENGTH($blend) }
 event-probe = { $zone  } : le shampooing violet a pris { $grab  }
 event-two_shades = { $first } + { $second } { WHOLE($parts) }:{ WHOLE($rest) }
 event-toner_applied = { $zone  } : toner { $formula  } posé, { PLAIN($minutes) } min
@@ -1174,7 +1174,7 @@ calendar-visit = Couleur : { $client  }
 ## The card, on paper
 
 min = { WHOLE($minutes) } min
-g = { WHOLE($grams) } g
+g = { WEIGHT($grams) }
 card-title = Fiche de service, { $client  }
 card-foot = { $client }, { DAY($on) }
 card-head = { DAY($on) }, { $at }, { $filed }. { $lightener }.
@@ -1223,8 +1223,8 @@ trolley_head-rinse = Rinçage
 trolley_head-minute = Minute
 trolley_head-for = Pour
 trolley_head-makes = Donne
-card-pour = { WHOLE($grams) } g { PLAIN($volume) } vol
-card-of = { WHOLE($grams) } g { $name }
+card-pour = { WEIGHT($grams) } { PLAIN($volume) } vol
+card-of = { WEIGHT($grams) } { $name }
 card-formula = { PLAIN($volume) } vol{ $applications ->
         [0] {""}
         [1] {""}
@@ -1233,9 +1233,9 @@ card-formula = { PLAIN($volume) } vol{ $applications ->
 card-levels = { PLAIN($before) } → { TENTHS($level) } ({ PLAIN($target) })
 card-levels_open = { PLAIN($before) } →  ({ PLAIN($target) })
 card-still_on = encore posé
-card-toner_grams = { WHOLE($product) } g + { WHOLE($developer) } g
+card-toner_grams = { WEIGHT($product) } + { WEIGHT($developer) }
 card-difference = Écart aux souhaits { TENTHS($difference) } (CIEDE2000, moyenne).
-card-tone_bowl = { $at  } : { $formula  }, { TENTHS($product) } g + { TENTHS($developer) } g, posé dans cet ordre : { $zones  } ; rincé { $rinses  }.
+card-tone_bowl = { $at  } : { $formula  }, { WEIGHT_TENTHS($product) } + { WEIGHT_TENTHS($developer) }, posé dans cet ordre : { $zones  } ; rincé { $rinses  }.
 card-reading = { $lane } { PLAIN($level) } ({ $mode })
 card-reading_at = { $lane  } { PLAIN($level) } à { WHOLE($minute) } min ({ $mode  })
 card-readings_listed = { $readings }.
@@ -1392,8 +1392,8 @@ cli-no_strength = sans
 cli-left_out = { $lane } : laissé de côté. { $why }
 cli-again = Un second tour si l'étiquette le permet :
 cli-mixing_list = Liste de mélange :
-cli-pour = { PLAIN($grams) } g de { PLAIN($volume) } vol
-cli-bowl = { WHOLE($at) } min : { PLAIN($grams) } g { $lightener }, { $pours }, pour { $lanes }
+cli-pour = { WEIGHT_TENTHS($grams) } de { PLAIN($volume) } vol
+cli-bowl = { WHOLE($at) } min : { WEIGHT_TENTHS($grams) } { $lightener }, { $pours }, pour { $lanes }
 cli-visit = Passage { WHOLE($number) } au bac à { WHOLE($at) } min :
 cli-lane = { $lane } : { PLAIN($volume) } vol, posé { WHOLE($start) }-{ WHOLE($end) }, prêt { $early }/{ $likely }/{ $late }, { $ending ->
         [wiped] essuyé
@@ -1401,7 +1401,7 @@ cli-lane = { $lane } : { PLAIN($volume) } vol, posé { WHOLE($start) }-{ WHOLE($
        *[rinsed] rincé
     } { WHOLE($rinse) }, limite { WHOLE($wall) } min, hauteur { TENTHS($level) }
 cli-never = jamais
-cli-tone_bowl = Bol { WHOLE($number) } : { PLAIN($grams) } g { $shades }, { $mixed }
+cli-tone_bowl = Bol { WHOLE($number) } : { WEIGHT_TENTHS($grams) } { $shades }, { $mixed }
 cli-neat = pur
 cli-tone_part = { $part } : bol { WHOLE($bowl) }, posé { WHOLE($on) }, rincé { WHOLE($off) } min, { TENTHS($difference) } au souhait
 cli-learnt = { $lane } : { HUNDREDTHS($extent) } aussi loin, { HUNDREDTHS($rate) } aussi vite, prêt { $early } à { $late } min{ $odd ->

@@ -12,7 +12,7 @@ from django.http import Http404, HttpResponse
 from django.utils import timezone
 
 from apps.common.watching import BOARDS
-from apps.common.words import language, told_json
+from apps.common.words import spoken, told_json
 from apps.services import loading
 from apps.services.chair.present import board_out, end_of_log
 from apps.services.loading import Loaded
@@ -78,7 +78,7 @@ def board_answer(loaded: Loaded) -> HttpResponse:
 
 def place_of(loaded: Loaded) -> Place:
     """Where a loaded service stands."""
-    return loaded.row.pk, loaded.row.revision, end_of_log(loaded), loaded.row.studio.eyes_revision, language()
+    return loaded.row.pk, loaded.row.revision, end_of_log(loaded), loaded.row.studio.eyes_revision, spoken()
 
 
 def board_now(member: Membership, service_id: UUID) -> HttpResponse:
@@ -100,7 +100,7 @@ def board_bytes(member: Membership, service_id: UUID) -> bytes:
     )
     if found is None:
         raise Http404
-    place = (service_id, found[0], found[1] or 0, found[2], language())
+    place = (service_id, found[0], found[1] or 0, found[2], spoken())
 
     def make() -> bytes:
         return told_json(board_out(loading.load(loading.get(member, service_id))))
