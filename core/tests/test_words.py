@@ -214,7 +214,7 @@ FOR_OPERATORS = {
     "services/kept_log.py", "studio/begin.py", "studio/mail.py", "studio/management/commands/begin_address.py",
     "studio/management/commands/roles.py", "studio/management/commands/upgrade.py",
 }  # fmt: skip
-"""HTML and SVG, lines of a log, SQL, a command's help, a tag of the schema; and models.py, whose helps are the admin's."""
+"""HTML and SVG, lines of a log, SQL, a command's help, a tag of the schema; and models.py: the admin's helps."""
 
 
 def test_no_sentence_stands_in_the_server():

@@ -21,6 +21,8 @@ describe('weights and lengths', () => {
     expect([weight(28.349523125), weight(53), lengthText(25.4)]).toEqual(['1 oz', '1.87 oz', '1 in'])
     expect(inUnit(254, 'mm')).toBe(10)
     expect(asKept(inUnit(56.69904625, 'g'), 'g')).toBeCloseTo(56.69904625)
+    expect(asKept(inUnit(12, 'mm'), 'mm', 12)).toBe(12) // not 11.938
+    expect(asKept(0.5, 'mm', 12)).toBe(12.7)
     expect(measures.mm.step(5)).toBe(0.25)
     expect(measures.mm.step(50)).toBe(2)
   })

@@ -50,8 +50,9 @@ export const measures: Record<'mm' | 'g', Measure> = isUs
 /** A number that is kept in mm or g as it stands in a field. */
 export const inUnit = (kept: number, of: 'mm' | 'g'): number =>
   Number((kept / measures[of].per).toFixed(measures[of].digits))
-/** What was typed into a field, as it is kept. */
-export const asKept = (typed: number, of: 'mm' | 'g'): number => typed * measures[of].per
+/** What was typed into a field, as it is kept; what stands there as it was is not rounded on the way. */
+export const asKept = (typed: number, of: 'mm' | 'g', was?: number | null): number =>
+  was !== undefined && was !== null && inUnit(was, of) === typed ? was : typed * measures[of].per
 
 /** What the studio reads from now on: the page begins anew where that is something else. */
 export function measureIn(wanted: Units): void {

@@ -61,7 +61,8 @@ const save = async () => {
       patch_test_result: form.result,
       is_hair_piece: form.isPiece,
       language: form.language,
-      growth_mm_per_month: form.growth === '' ? null : asKept(Number(form.growth), 'mm'),
+      growth_mm_per_month:
+        form.growth === '' ? null : asKept(Number(form.growth), 'mm', props.card.growth_mm_per_month),
     })
     await client.invalidateQueries()
     notices.say($t('common.kept'))

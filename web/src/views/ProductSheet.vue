@@ -96,9 +96,9 @@ const own = computed(() =>
 const ownFlags = computed(() => flags.filter((f) => kind.value && f.kinds.includes(kind.value)))
 const dyeSum = computed(() => families.reduce((sum, f) => sum + Number(dyes[f] || 0), 0))
 const number = (v: number | string | undefined) => (v === '' || v === undefined ? null : Number(v))
-const kept = (v: number | string | undefined) => {
+const kept = (v: number | string | undefined, was: number | null | undefined) => {
   const typed = number(v)
-  return typed === null ? null : asKept(typed, 'g')
+  return typed === null ? null : asKept(typed, 'g', was)
 }
 const values = (): Schemas['ProductIn'] => {
   const found: Record<string, unknown> = { name: name.value.trim() }
@@ -108,8 +108,8 @@ const values = (): Schemas['ProductIn'] => {
   }
   for (const f of ownFlags.value) found[f.key] = ticks[f.key]
   if (isWash.value) for (const key of developerFields) found[key] = null
-  found.stock_g = kept(numbers.stock_g)
-  found.low_g = kept(numbers.low_g)
+  found.stock_g = kept(numbers.stock_g, props.product?.stock_g)
+  found.low_g = kept(numbers.low_g, props.product?.low_g)
   const price = number(numbers.price)
   found.price_per_g = price === null ? null : price / 100
   if (kind.value === 'developer') found.use = use.value

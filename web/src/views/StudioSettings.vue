@@ -91,7 +91,7 @@ const save = async () => {
     await changeStudio({
       ...form,
       pace_min_per_foil: Number(form.pace_min_per_foil),
-      growth_mm_per_month: asKept(Number(form.growth_mm_per_month), 'mm'),
+      growth_mm_per_month: asKept(Number(form.growth_mm_per_month), 'mm', query.data.value?.growth_mm_per_month),
       weakest_natural: Number(form.weakest_natural),
       weakest_worn: Number(form.weakest_worn),
       weakest_old_dye: Number(form.weakest_old_dye),
