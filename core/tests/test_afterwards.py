@@ -25,6 +25,7 @@ from fervens_core.followup import (
     propose_visit,
     reminder_text,
     studio_numbers,
+    swept,
     with_learnt,
 )
 from fervens_core.followup.next_visit import days_to_regrowth
@@ -347,3 +348,13 @@ def test_a_delicate_zone_gets_more_minutes_or_another_visit_never_more_than_its_
     (never,) = last_formulas([replace(short, extent=0.5, level=6.0)], POWDER)
     assert (never.corrected_volume, never.is_within_reach) == (20.0, False)
     assert "another visit" in told(never.says)
+
+
+def test_learnt_hair_is_swept_beside_the_models():
+    """Hair that lifts less far ends darker than the model's; both begin alike at the scalp."""
+    model, less, more = swept(1.0, 1.0), swept(0.8, 0.9), swept(1.2, 1.1)
+    light = [sum(int(h[i : i + 2], 16) for i in (1, 3, 5)) for h in (less[-1], model[-1], more[-1])]
+    assert light == sorted(light)
+    assert len(set(light)) == 3
+    assert model[0] == less[0] == more[0]
+    assert len(swept(9.0, 0.01)) == len(model)  # what is past the model's limits is drawn at them

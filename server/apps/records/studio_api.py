@@ -22,6 +22,7 @@ from apps.common.schemas import In
 from apps.common.words import Words
 from apps.records import archive, archive_in, calendar, erasure, learning, requests, tables
 from apps.records.api import as_file
+from apps.services.consultation.present import natural_hexes
 from apps.services.exchange.schemas import CsvOut
 from apps.shelf import queries as shelf
 from apps.shelf.actions import undo_learnt
@@ -30,7 +31,7 @@ from apps.shelf.models import Lightener
 from apps.studio.auth import member_of
 from apps.studio.people import link_of
 from fervens_core.base import say
-from fervens_core.followup import LaneFact, Learnt, Pace, studio_numbers, with_learnt
+from fervens_core.followup import LaneFact, Learnt, Pace, studio_numbers, swept, with_learnt
 from fervens_core.head import History
 
 router = Router(tags=["studio"])
@@ -43,6 +44,14 @@ class KindLearnt(Schema):
     hair: Words
     extent: float
     rate: float
+
+
+class SweptOut(Schema):
+    """Hair as the model has it beside hair as it was learnt, painted from the scalp to the tip."""
+
+    key: str
+    model: list[str]
+    learnt: list[str]
 
 
 class ProductLearnt(Schema):
@@ -74,6 +83,7 @@ class LearningOut(Schema):
     wasted_g: float
     paces: list[Pace]
     by_hair: list[Learnt]
+    swept: list[SweptOut]
     products: list[ProductLearnt]
 
 
@@ -122,9 +132,10 @@ class EraseIn(In):
 
 
 class RequestForm(Schema):
-    """What the request form shows before it is filled in."""
+    """What the request form shows before it is filled in; `hexes`: natural hair at the levels 1 to 10."""
 
     studio_name: str
+    hexes: list[str]
     puzzle: str
     server_now: dt.datetime
 
@@ -203,6 +214,10 @@ def read_learning(request: HttpRequest) -> LearningOut:
         wasted_g=numbers.wasted_g,
         paces=list(numbers.paces)[:SHOWN],
         by_hair=list(numbers.by_hair)[:SHOWN],
+        swept=[
+            SweptOut(key=x.key, model=list(swept(1.0, 1.0)), learnt=list(swept(x.extent, x.rate)))
+            for x in (*numbers.by_hair[:SHOWN], *numbers.by_product)
+        ],
         products=[_product_learnt(x, facts, by_key.get(str(x.pk))) for x in rows],
     )
 
@@ -295,7 +310,12 @@ def read_feed(request: HttpRequest, secret: str) -> HttpResponse:
 def read_request_form(request: HttpRequest, secret: str) -> RequestForm:
     """Whose form it is."""
     link = link_of(secret, "request")
-    return RequestForm(studio_name=link.studio.name, puzzle=requests.puzzle_for(link), server_now=timezone.now())
+    return RequestForm(
+        studio_name=link.studio.name,
+        hexes=natural_hexes([float(level) for level in range(1, 11)]),
+        puzzle=requests.puzzle_for(link),
+        server_now=timezone.now(),
+    )
 
 
 @router.get("/requests/{service_id}/alike", response={200: ClearedOut, ERRORS: Problem})

@@ -9793,6 +9793,8 @@ export interface components {
             paces: components["schemas"]["Pace"][];
             /** By Hair */
             by_hair: components["schemas"]["Learnt"][];
+            /** Swept */
+            swept: components["schemas"]["SweptOut"][];
             /** Products */
             products: components["schemas"]["ProductLearnt"][];
         };
@@ -9864,6 +9866,18 @@ export interface components {
             learnt: components["schemas"]["Learnt"] | null;
         };
         /**
+         * SweptOut
+         * @description Hair as the model has it beside hair as it was learnt, painted from the scalp to the tip.
+         */
+        SweptOut: {
+            /** Key */
+            key: string;
+            /** Model */
+            model: string[];
+            /** Learnt */
+            learnt: string[];
+        };
+        /**
          * TakenOut
          * @description How many came in.
          */
@@ -9929,11 +9943,13 @@ export interface components {
         };
         /**
          * RequestForm
-         * @description What the request form shows before it is filled in.
+         * @description What the request form shows before it is filled in; `hexes`: natural hair at the levels 1 to 10.
          */
         RequestForm: {
             /** Studio Name */
             studio_name: string;
+            /** Hexes */
+            hexes: string[];
             /** Puzzle */
             puzzle: string;
             /**

@@ -1,15 +1,13 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Schemas } from '../api/client'
+import MiniHair from './MiniHair.vue'
 
-/** The zones of one service as strands: what they were above, what they came to below. */
-defineProps<{ lanes: readonly Schemas['LaneThen'][]; label: string }>()
+/** The zones of one service as strands: what they were at the scalp, what they came to below. */
+const props = defineProps<{ lanes: readonly Schemas['LaneThen'][]; label: string }>()
+const strands = computed(() => props.lanes.map((l) => [l.before_hex, l.before_hex, l.level_hex, l.level_hex]))
 </script>
 
 <template>
-  <span class="swatch flex h-[58px] gap-[3px] rounded-[4px]" role="img" :aria-label="label">
-    <span v-for="(lane, i) in lanes" :key="i" class="flex w-[15px] flex-col overflow-hidden rounded-[2px]">
-      <span class="h-[34%]" :style="{ background: lane.before_hex }" />
-      <span class="grow" :style="{ background: lane.level_hex }" />
-    </span>
-  </span>
+  <MiniHair :strands="strands" :width="Math.min(Math.max(lanes.length * 15, 70), 210)" :height="64" :label="label" />
 </template>

@@ -53,11 +53,9 @@ describe('a service in the years', () => {
     const lane = { before_hex: '#332211', level_hex: '#ccbb99' } as Schemas['LaneThen']
     const wrapper = mount(VisitBars, { props: { lanes: [lane, lane], label: 'two zones' } })
     expect(wrapper.attributes('aria-label')).toBe('two zones')
-    const strands = wrapper.findAll('.flex-col')
+    const strands = wrapper.findAll('linearGradient')
     expect(strands).toHaveLength(2)
-    expect(strands[0]!.findAll('span').map((s) => s.attributes('style'))).toEqual([
-      'background: rgb(51, 34, 17);',
-      'background: rgb(204, 187, 153);',
-    ])
+    const colours = strands[0]!.findAll('stop').map((x) => x.attributes('stop-color'))
+    expect([colours[0], colours[colours.length - 1]]).toEqual(['#332211', '#ccbb99'])
   })
 })

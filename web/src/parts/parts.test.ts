@@ -79,7 +79,15 @@ describe('small parts', () => {
   it('a bundle has a strand and a tip for each zone, or dashes', () => {
     const bundle = (now: string[]) =>
       mount(HairBundle, { props: { now, target: now.map(() => '#eee'), label: 'Zones' } })
-    expect(bundle(['#111', '#222']).findAll('rect')).toHaveLength(4)
+    const strands = bundle(['#111', '#222']).findAll('linearGradient')
+    expect(strands).toHaveLength(2)
+    expect(strands[1]!.findAll('stop').map((x) => x.attributes('stop-color'))).toEqual([
+      '#222',
+      '#222',
+      '#222',
+      '#eee',
+      '#eee',
+    ])
     expect(bundle([]).findAll('line')).toHaveLength(8)
   })
   it('waiting says what for, failing says why and lets one try again', async () => {

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { afterwards, carryLearnt, undoLearnt } from '../api/afterwards'
 import type { Schemas } from '../api/client'
+import SweptStrands from '../parts/SweptStrands.vue'
 import Wait from '../parts/Wait.vue'
 import { useNotices } from '../stores/notices'
 import { $t } from '../lib/i18n'
@@ -14,6 +15,10 @@ const query = useQuery(afterwards.learning())
 const client = useQueryClient()
 const notices = useNotices()
 const numbers = computed(() => query.data.value)
+const sweptOf = (key: string) => {
+  const found = numbers.value?.swept.find((x) => x.key === key)
+  return found && { model: found.model, learnt: found.learnt }
+}
 const percent = (factor: number) => {
   const off = Math.round((factor - 1) * 100)
   return off === 0
@@ -134,6 +139,7 @@ const place = (factor: number) => `${Math.min(Math.max((factor - 0.5) * 100, 0),
               <p v-for="k in p.kinds" :key="k.hair" class="text-sm text-soft">
                 {{ $t('numbers.farBesideOtherHair', { hair: k.hair, extent: percent(k.extent), rate: quick(k.rate) }) }}
               </p>
+              <SweptStrands v-if="sweptOf(p.key)" class="mt-1" v-bind="sweptOf(p.key)!" />
               <div class="relative mt-1 h-3 rounded-[2px] bg-sunk" aria-hidden="true">
                 <span class="absolute top-[-3px] h-[18px] w-px bg-strong" :style="{ left: place(1) }" /><span
                   class="absolute top-[-2px] h-4 w-[6px] -translate-x-1/2 rounded-[1px] bg-ink"
@@ -161,6 +167,7 @@ const place = (factor: number) => `${Math.min(Math.max((factor - 0.5) * 100, 0),
           <ul>
             <li v-for="h in numbers.by_hair" :key="h.key" class="border-t border-line py-1.5">
               <strong class="first-letter:uppercase">{{ h.name }}</strong>
+              <SweptStrands v-if="sweptOf(h.key)" class="my-1" v-bind="sweptOf(h.key)!" />
               <span class="block text-[15px]"
                 ><i18n-t keypath="numbers.far" scope="global"
                   ><template #extent>{{ percent(h.extent) }}</template

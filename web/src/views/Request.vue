@@ -21,6 +21,17 @@ const shades = [
   { level: '9', name: $t('request.lightBlonde') },
   { level: '10', name: $t('request.palestBlonde') },
 ]
+const asked = [
+  { field: 'now_level' as const, name: $t('request.yourHairNow') },
+  { field: 'wished_level' as const, name: $t('request.asLightAs') },
+]
+/** Hair of a level as it falls: darker where it lies in its own shade. */
+const paint = (level: string) => {
+  const hex = query.data.value?.hexes[Number(level) - 1] ?? '#888888'
+  const fibres =
+    'repeating-linear-gradient(93deg, rgb(0 0 0 / 0.16) 0 1px, transparent 1px 4px, rgb(255 255 255 / 0.1) 4px 5px, transparent 5px 9px)'
+  return `${fibres}, ${hex}`
+}
 const pasts = [
   { value: 'virgin', name: $t('request.neverColoured') },
   { value: 'tinted', name: $t('request.colouredDarkerOrTheSame') },
@@ -140,26 +151,26 @@ const send = async () => {
           required
         />
       </div>
-      <div class="grid gap-4 sm:grid-cols-2">
-        <div>
-          <label class="label" for="r-now">{{ $t('request.yourHairNow') }}</label><select
-            id="r-now"
-            v-model="form.now_level"
-            class="field"
-          >
-            <option v-for="s in shades" :key="s.level" :value="s.level">{{ s.name }}</option>
-          </select>
+      <fieldset v-for="ask in asked" :key="ask.field" class="min-w-0">
+        <legend class="label">{{ ask.name }}</legend>
+        <div class="grid grid-cols-4 gap-2 sm:grid-cols-8">
+          <label v-for="s in shades" :key="s.level" class="relative block text-center">
+            <input
+              v-model="form[ask.field]"
+              type="radio"
+              class="peer absolute inset-0 opacity-0"
+              :name="ask.field"
+              :value="s.level"
+              :aria-label="s.name"
+            />
+            <span
+              class="swatch block h-14 rounded-[4px] rounded-b-[14px] ring-ink peer-checked:ring-[3px] peer-checked:ring-offset-2 peer-checked:ring-offset-ground peer-focus-visible:outline-3 peer-focus-visible:outline-offset-4 peer-focus-visible:outline-signal"
+              :style="{ background: paint(s.level) }"
+            />
+            <span class="narrow mt-1.5 block text-[14px] leading-tight">{{ s.name }}</span>
+          </label>
         </div>
-        <div>
-          <label class="label" for="r-wished">{{ $t('request.asLightAs') }}</label><select
-            id="r-wished"
-            v-model="form.wished_level"
-            class="field"
-          >
-            <option v-for="s in shades" :key="s.level" :value="s.level">{{ s.name }}</option>
-          </select>
-        </div>
-      </div>
+      </fieldset>
       <div>
         <label class="label" for="r-past">{{ $t('request.whatWasDoneToIt') }}</label><select
           id="r-past"

@@ -319,6 +319,7 @@ describe('the numbers', () => {
     wasted_g: 20,
     paces: [],
     by_hair: [],
+    swept: [{ key: 'k', model: ['#432', '#a87'], learnt: ['#432', '#976'] }],
     products: [
       { key: 'k', name: 'Chalk', lift_factor: 1, rate_factor: 1, lift_factor_before: null, rate_factor_before: null, proposed_factor: 0.93, proposed_rate: 0.9, kinds: [], learnt, ...more }, // prettier-ignore
     ],
@@ -437,7 +438,7 @@ describe('a request', () => {
     expect((await show(Request)).text()).toContain('does not work any more')
   })
   it('is sent once, keeps what was typed when refused, and tells the time it needs', async () => {
-    answers.requestForm = { studio_name: 'The hair room', server_now: '' }
+    answers.requestForm = { studio_name: 'The hair room', hexes: Array(10).fill('#876543'), server_now: '' }
     const wrapper = await show(Request)
     expect(wrapper.text()).toContain('The hair room')
     await wrapper.get('#r-name').setValue('Nia')

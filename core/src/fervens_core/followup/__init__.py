@@ -16,6 +16,7 @@ from fervens_core.followup.learnt import (
     Pace,
     learnt_product,
     studio_numbers,
+    swept,
     with_learnt,
 )
 from fervens_core.followup.next_visit import REMINDER_DAYS, REST_DAYS, NextVisit, grown_mm, propose_visit, reminder_text
@@ -50,5 +51,6 @@ __all__ = [
     "read_filed",
     "reminder_text",
     "studio_numbers",
+    "swept",
     "with_learnt",
 ]

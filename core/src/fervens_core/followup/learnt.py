@@ -13,7 +13,9 @@ from typing import TypeVar
 import numpy as np
 
 from fervens_core.base import ON_TARGET_LEVELS, LimitError, Message, check_range, say
+from fervens_core.colour import hair_lab, seen_hexes
 from fervens_core.head import History, LearntHair, Lightener, Porosity, Thickness
+from fervens_core.lift import LiftFactors, level_at
 
 K = TypeVar("K")
 
@@ -115,6 +117,23 @@ class StudioNumbers:
     paces: tuple[Pace, ...]
     by_hair: tuple[Learnt, ...]
     by_product: tuple[Learnt, ...]
+
+
+SWEPT_FROM, SWEPT_VOLUME, SWEPT_MIN = 4.0, 20.0, 30.0
+"""[MODEL] learnt hair is shown as a strand lifted from 4 with 20 vol for half an hour, while it still differs."""
+SWEPT_POINTS = 8
+
+
+def swept(extent: float, rate: float) -> tuple[str, ...]:
+    """How hair of some factors looks after `SWEPT_MIN`, from the scalp (begun last) to the tip, as screen colours.
+
+    Args:
+        extent, rate: factors beside the model's, as `Learnt` has them.
+    """
+    minutes = np.linspace(0.0, SWEPT_MIN, SWEPT_POINTS)
+    factors = LiftFactors(extent=min(max(extent, 0.2), 2.0), rate=min(max(rate, 0.2), 5.0))
+    levels = level_at(minutes, start_level=SWEPT_FROM, volume_strength=SWEPT_VOLUME, factors=factors)
+    return tuple(seen_hexes(hair_lab(SWEPT_FROM, levels)))
 
 
 def _spread(values: Sequence[float]) -> float:
