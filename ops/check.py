@@ -103,9 +103,9 @@ def check() -> None:
     )
     if {"server", "e2e"} & set(parts):
         ensure_paper()
+        ensure_page()  # printed sheets are set in its type
     if "e2e" in parts:
         ensure_chromium()
-        ensure_page()
     set_up = time.monotonic() - began
     hands = ["-n", str(min(os.cpu_count() or 1, 4)), "--dist", "worksteal"]
     pytest = [str(PYTHON), "-m", "pytest", *hands, *(["-k", args.k] if args.k else [])]

@@ -58,7 +58,7 @@ def test_pearson_square(wanted):
 
 
 def test_a_strength_outside_the_bottles_is_named():
-    with refused(LimitError, match=r"volume_strength: must be from 7 to 40 vol .*got 5.0"):
+    with refused(LimitError, match=r"volume_strength: must be from 7 to 40 vol .*got 5\b"):
         blend(5.0, 10.0, BOTTLES)
     with refused(LimitError, match="bottles"):
         blend(20.0, 10.0, ())

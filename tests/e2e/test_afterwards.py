@@ -127,8 +127,10 @@ def test_a_request_lands_in_the_week_as_a_draft(signed_in, address, browser, bro
     phone.get_by_label("Your name").fill("Nia Vale")
     assert violations(phone) == []
     phone.get_by_label("What you wish for").fill("Pale beige for the gondolier")
-    phone.get_by_label("Your hair now").select_option("3")
-    phone.get_by_label("As light as").select_option("9")
+    for question, hair in (("Your hair now", "Dark brown"), ("As light as", "Light blonde")):
+        radio = phone.get_by_role("group", name=question).get_by_role("radio", name=hair, exact=True)
+        radio.locator("xpath=ancestor::label[1]").click()
+        expect(radio).to_be_checked()
     day = timezone.localdate() + dt.timedelta(days=1)
     phone.get_by_label("Day", exact=True).fill(day.isoformat())
     phone.get_by_label("You have").select_option("60")

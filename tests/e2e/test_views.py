@@ -2,6 +2,8 @@
 
 import re
 
+import pytest
+
 from .conftest import open_service, violations
 
 VIEWS = [
@@ -144,6 +146,33 @@ def test_chair_buttons_are_large_enough_for_a_glove(signed_in):
         assert min(s["height"] for s in sizes) >= 48
         assert min(s["width"] for s in sizes) >= 48
         page.get_by_role("button", name="Over time").click()
+
+
+SMALL = """() => [...document.querySelectorAll('main button, main a[href], main select, main summary, main input')]
+  .map((el) => {
+    const isHidden = el instanceof HTMLInputElement && ['radio', 'checkbox'].includes(el.type)
+    const at = (isHidden ? el.closest('label') ?? el : el).getBoundingClientRect()
+    return { name: (el.ariaLabel || el.textContent || el.id || '').trim().slice(0, 50), w: at.width, h: at.height }
+  })
+  .filter((t) => t.w > 0 && t.h > 0 && (t.w < 47.5 || t.h < 47.5))
+  .map((t) => `${t.name}: ${Math.round(t.w)} x ${Math.round(t.h)}`)"""
+"""What a gloved finger may miss: whatever can be tapped and is less than 48 px either way."""
+
+
+@pytest.mark.parametrize("width", [390, 820, 1280])
+def test_what_is_tapped_at_chair_and_plan_is_48_px(signed_in, width):
+    page = signed_in
+    page.set_viewport_size({"width": width, "height": 900})
+    open_service(page, "Ilse Varga", "chair")
+    page.get_by_role("region", name="Next").get_by_role("button").first.wait_for()
+    assert page.evaluate(SMALL) == []
+    page.get_by_role("button", name="Over time").click()
+    page.get_by_role("region", name="Zones over time").wait_for()
+    assert page.evaluate(SMALL) == []
+    page.goto(page.url.split("/services/")[0])
+    open_service(page, "Wren Adair", "plan")
+    page.get_by_role("heading", name="Mixing list").wait_for()
+    assert page.evaluate(SMALL) == []
 
 
 def test_record_and_plan_print_on_paper(signed_in, address):

@@ -46,11 +46,11 @@ def test_a_member_has_a_language_on_every_device_and_only_one_that_there_is(owne
 @pytest.mark.parametrize(
     ("language", "title", "detail"),
     [
-        ("en", "Out of limits", "Growth, mm a month: must be a number from 4 to 25 mm, got 90.0."),
-        ("de", "Außerhalb der Grenzen", "Wachstum, mm im Monat: muss eine Zahl von 4 bis 25 mm sein, war 90.0."),
-        ("fr", "Hors limites", "Pousse, mm par mois : doit être un nombre de 4 à 25 mm, reçu 90.0."),
-        ("es", "Fuera de límites", "Crecimiento, mm al mes: debe ser un número de 4 a 25 mm, recibido 90.0."),
-        ("ar", "خارج الحدود", "النمو، مم في الشهر: يجب أن يكون رقما من 4 إلى 25 مم، والمستلم 90.0."),
+        ("en", "Out of limits", "Growth, mm a month: must be a number from 4 to 25 mm, got 90."),
+        ("de", "Außerhalb der Grenzen", "Wachstum, mm im Monat: muss eine Zahl von 4 bis 25 mm sein, war 90."),
+        ("fr", "Hors limites", "Pousse, mm par mois : doit être un nombre de 4 à 25 mm, reçu 90."),
+        ("es", "Fuera de límites", "Crecimiento, mm al mes: debe ser un número de 4 a 25 mm, recibido 90."),
+        ("ar", "خارج الحدود", "النمو، مم في الشهر: يجب أن يكون رقما من 4 إلى 25 مم، والمستلم 90."),
     ],
 )
 def test_a_refusal_names_field_limit_and_value_in_every_language(owner, language, title, detail):

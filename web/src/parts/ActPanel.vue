@@ -20,13 +20,13 @@ const paint = computed(() => (hair.value ? { '--act': hair.value, '--act-ink': i
 
 <template>
   <section
-    class="flex min-w-0 grow basis-full flex-wrap items-center gap-x-5 gap-y-2 rounded-[7px] bg-act px-5 py-3 text-act-ink sm:flex-nowrap lg:basis-[500px]"
+    class="flex min-w-0 grow basis-full flex-col justify-center gap-2 rounded-[7px] bg-act px-5 py-3 text-act-ink lg:basis-[500px]"
     :class="{ 'outline-4 outline-signal': isDue && !isStop, '!bg-stop !text-stop-ink': isStop }"
     :style="paint"
     :aria-label="$t('common.next')"
     data-next
   >
-    <template v-if="act">
+    <div v-if="act" class="flex grow flex-wrap items-center gap-x-5 gap-y-2 sm:flex-nowrap">
       <span v-if="hair" class="notch" aria-hidden="true" />
       <div class="min-w-0 grow basis-full sm:basis-auto">
         <h2 class="text-[28px] leading-[1.08] sm:text-[38px]">{{ act.title }}</h2>
@@ -37,8 +37,9 @@ const paint = computed(() => (hair.value ? { '--act': hair.value, '--act-ink': i
         <span v-if="timer.caption" class="block text-sm opacity-90">{{ timer.caption }}</span>
       </p>
       <slot />
-    </template>
+    </div>
     <p v-else class="text-2xl font-semibold">{{ nothing }}</p>
+    <slot name="below" />
   </section>
 </template>
 

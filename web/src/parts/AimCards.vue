@@ -63,7 +63,7 @@ const sessions = (a: Schemas['AimOut']) => {
         v-for="a in shown"
         :key="a.aim"
         type="button"
-        class="min-h-11 rounded-[7px] border-2 bg-panel px-3 text-start transition-colors"
+        class="min-h-12 rounded-[7px] border-2 bg-panel px-3 text-start transition-colors"
         :class="isTaken(a) ? 'border-act' : 'border-transparent hover:border-strong'"
         :aria-pressed="isTaken(a)"
         :disabled="isLocked"
@@ -77,7 +77,7 @@ const sessions = (a: Schemas['AimOut']) => {
         }}</span>
       </button>
       <p v-if="why && !isOpen" class="min-w-0 grow text-sm text-soft">{{ why }}</p>
-      <button type="button" class="btn !min-h-11" :aria-expanded="isOpen" @click="isOpen = !isOpen">
+      <button type="button" class="btn" :aria-expanded="isOpen" @click="isOpen = !isOpen">
         {{ isOpen ? $t('aimCards.fold') : $t('aimCards.compare') }}
       </button>
     </div>

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Schemas } from '../api/client'
 import { countdown, inMinutes, minutesUntil } from '../lib/time'
 import ActPanel from './ActPanel.vue'
+import QuickRead from './QuickRead.vue'
 import { $t } from '../lib/i18n'
 
 /** The most urgent act, alone and large; the one after it readable from afar as well; the rest small. */
@@ -15,8 +16,21 @@ const props = defineProps<{
   isBusy: boolean
   /** Its two halves stand in the columns around it. */
   isApart?: boolean
+  /** Levels to tap at once where a look is next. */
+  reading?: {
+    levels: readonly number[]
+    hexes: readonly string[]
+    undertones: readonly string[]
+    expected: number
+    isFirstFoils: boolean
+  } | null
 }>()
-const emit = defineEmits<{ do: [act: Schemas['NextAct']]; only: [act: Schemas['NextAct']]; weigh: [] }>()
+const emit = defineEmits<{
+  do: [act: Schemas['NextAct']]
+  only: [act: Schemas['NextAct']]
+  weigh: []
+  read: [act: Schemas['NextAct'], level: number]
+}>()
 
 const first = computed(() => props.acts[0])
 const second = computed(() => props.acts[1])
@@ -107,6 +121,14 @@ const isStop = computed(() => first.value?.code === 'stop')
           </button>
         </div>
       </div>
+      <template #below>
+        <QuickRead
+          v-if="reading && first"
+          v-bind="reading"
+          :is-busy="isBusy"
+          @read="(level) => first && emit('read', first, level)"
+        />
+      </template>
     </ActPanel>
     <section
       class="panel flex grow basis-[300px] flex-col !py-2.5 lg:grow-0 lg:basis-[330px] xl:basis-[400px]"
@@ -127,7 +149,11 @@ const isStop = computed(() => first.value?.code === 'stop')
       </button>
       <ul>
         <li v-for="a in rest" :key="a.code + a.zone_key" class="flex items-baseline justify-between gap-3">
-          <button type="button" class="min-h-8 truncate text-start hover:underline" @click="emit('do', a)">
+          <button
+            type="button"
+            class="min-h-12 min-w-0 grow truncate text-start hover:underline"
+            @click="emit('do', a)"
+          >
             {{ a.title }}
           </button>
           <span class="num whitespace-nowrap" :class="{ 'font-bold': minutesUntil(a.due_at, now) <= 0 }">{{

@@ -32,7 +32,7 @@ const set = () => {
       :placeholder="$t('ladderField.volOr202530')"
       :aria-label="label"
     />
-    <button type="submit" class="btn !min-h-11 !px-3">{{ $t('ladderField.setVol') }}</button>
+    <button type="submit" class="btn !px-3">{{ $t('ladderField.setVol') }}</button>
     <p v-if="problem" class="font-semibold text-stop" role="alert">{{ problem }}</p>
   </form>
 </template>

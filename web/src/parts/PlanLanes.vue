@@ -250,11 +250,11 @@ const atRinse = (lane: Schemas['PlanLane']) => {
         :data-zone="lane.zone_key"
       >
         <div class="flex min-w-0 items-center gap-1.5">
-          <span v-if="isFirst(lane)" class="flex w-9 shrink-0 items-center justify-end">
-            <span class="num text-lg text-soft">{{ numberOf(lane) }}</span>
+          <span v-if="isFirst(lane)" class="relative flex w-12 shrink-0 items-center justify-center">
+            <span class="num pe-4 text-lg text-soft">{{ numberOf(lane) }}</span>
             <button
               type="button"
-              class="no-print flex h-11 w-6 shrink-0 touch-none items-center justify-center rounded-[4px] text-soft hover:bg-sunk hover:text-ink"
+              class="no-print absolute inset-y-[-12px] inset-x-0 flex touch-none items-center justify-end rounded-[4px] pe-1.5 text-soft hover:text-ink"
               :class="isLocked ? 'cursor-default' : 'cursor-grab'"
               :disabled="isLocked"
               :aria-label="$t('planLanes.moveDragOrArrowKeys', { zone_names: plan.zone_names[lane.zone_key] })"
@@ -264,10 +264,10 @@ const atRinse = (lane: Schemas['PlanLane']) => {
               <span aria-hidden="true" class="text-[15px] leading-none">⠿</span>
             </button>
           </span>
-          <span v-else class="w-9 shrink-0 text-center text-soft" aria-hidden="true">↳</span>
+          <span v-else class="w-12 shrink-0 text-center text-soft" aria-hidden="true">↳</span>
           <button
             type="button"
-            class="min-h-11 min-w-0 grow text-start"
+            class="min-h-12 min-w-0 grow text-start"
             :aria-pressed="selected.includes(lane.key)"
             :disabled="isLocked"
             @click="emit('toggle', lane.key)"
@@ -286,7 +286,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
           <div class="flex items-center">
             <button
               type="button"
-              class="btn no-print !min-h-11 !px-3"
+              class="btn no-print w-12 !px-0"
               :disabled="isLocked || lane.volume_strength <= 1"
               :aria-label="$t('planLanes.weakerDeveloper', { name: lane.name })"
               @click="emit('volume', lane, -5)"
@@ -301,7 +301,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
             </span>
             <button
               type="button"
-              class="btn no-print !min-h-11 !px-3"
+              class="btn no-print w-12 !px-0"
               :disabled="isLocked"
               :class="{ 'opacity-45': isStrongest(lane) }"
               :aria-disabled="isStrongest(lane) || undefined"
@@ -411,7 +411,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
 }
 @media (min-width: 768px), print {
   .plan-row {
-    grid-template-columns: 318px minmax(0, 1fr) 156px;
+    grid-template-columns: 344px minmax(0, 1fr) 156px;
   }
 }
 @media print {

@@ -131,11 +131,8 @@ const value = (e: Event) => (e.target as HTMLSelectElement).value
       />
       {{ $t('common.bondAdditive') }}</label
     >
-    <RouterLink
-      v-if="!plan.move_text"
-      class="btn no-print !min-h-11"
-      :to="{ name: 'strands', params: { id: serviceId } }"
-      >{{ $t('common.strandBench') }}</RouterLink
-    >
+    <RouterLink v-if="!plan.move_text" class="btn no-print" :to="{ name: 'strands', params: { id: serviceId } }">{{
+      $t('common.strandBench')
+    }}</RouterLink>
   </section>
 </template>

@@ -96,7 +96,7 @@ const isParted = computed(() => Boolean(first.value && props.plan.round_starts.i
         v-for="k in kinds"
         :key="k.name"
         type="button"
-        class="btn !min-h-11 !px-3"
+        class="btn !px-3"
         :class="{ 'btn-act': isAll(k.keys) }"
         :aria-pressed="isAll(k.keys)"
         @click="pick(k.keys)"
@@ -113,7 +113,7 @@ const isParted = computed(() => Boolean(first.value && props.plan.round_starts.i
             :placeholder="$t('common.min')"
             :aria-label="$t('planTools.minutesOn')"
           />
-          <button type="submit" class="btn !min-h-11 !px-3">{{ $t('planTools.setMin') }}</button>
+          <button type="submit" class="btn !px-3">{{ $t('planTools.setMin') }}</button>
         </form>
         <select
           class="field !w-44"
@@ -152,23 +152,23 @@ const isParted = computed(() => Boolean(first.value && props.plan.round_starts.i
             v-for="v in plan.visits"
             :key="v.number"
             type="button"
-            class="btn !min-h-11 !px-3"
+            class="btn !px-3"
             @click="emit('own', 'visits', selected, v.number)"
           >
             {{ $t('planTools.trip', { number: v.number }) }}
           </button>
         </template>
-        <button type="button" class="btn !min-h-11 !px-3" @click="sameForAll">{{ $t('planTools.sameForAll') }}</button>
-        <button type="button" class="btn !min-h-11 !px-3" @click="emit('lock', selected)">
+        <button type="button" class="btn !px-3" @click="sameForAll">{{ $t('planTools.sameForAll') }}</button>
+        <button type="button" class="btn !px-3" @click="emit('lock', selected)">
           {{ $t('planTools.lock') }}
         </button>
-        <button type="button" class="btn !min-h-11 !px-3" @click="emit('free', selected)">
+        <button type="button" class="btn !px-3" @click="emit('free', selected)">
           {{ $t('planTools.free') }}
         </button>
         <button
           v-if="selected.length === 1 && first && (isParted || first.zone_key !== plan.lanes[0]?.zone_key)"
           type="button"
-          class="btn !min-h-11 !px-3"
+          class="btn !px-3"
           @click="emit('part', first.zone_key)"
         >
           {{ isParted ? $t('planTools.doNotPartHere') : $t('planTools.partTheHeadHere') }}

@@ -52,7 +52,7 @@ const aimOf = (v: Schemas['VersionOut']) => aims[v.choice.aim as keyof typeof ai
         <button
           v-if="!isLocked"
           type="button"
-          class="btn !min-h-11"
+          class="btn"
           :disabled="isBusy"
           :aria-label="$t('planVersions.goBackToVersion', { number: v.number })"
           @click="emit('restore', v)"

@@ -42,7 +42,6 @@ const columns = computed(() => column(items.value[items.value.length - 1]?.level
         class="relative block px-[1.5px]"
         :class="{ 'pointer-events-none opacity-25': item.isOff }"
         :style="{ gridColumn: `${column(item.level)} / span 2`, gridRow: Number.isInteger(item.level) ? 1 : 2 }"
-        :title="item.undertone ? `${levelText(item.level)}, ${item.undertone}` : levelText(item.level)"
       >
         <input
           type="radio"

@@ -32,7 +32,7 @@ const bowlNames = (b: Schemas['ToneBowl']) =>
           :key="n"
           type="button"
           role="radio"
-          class="btn num !min-h-11 !px-3.5 text-lg"
+          class="btn num min-w-12 !px-3 text-lg"
           :class="{ 'btn-act': n === most }"
           :aria-checked="n === most"
           :aria-label="n === 1 ? $t('toneBowls.oneBowl') : $t('toneBowls.atMostBowls', { n })"
@@ -41,10 +41,10 @@ const bowlNames = (b: Schemas['ToneBowl']) =>
           {{ n }}
         </button>
       </div>
-      <button type="button" class="btn !min-h-11" :disabled="isLocked" @click="emit('shadow')">
+      <button type="button" class="btn" :disabled="isLocked" @click="emit('shadow')">
         {{ $t('common.rootShadow') }}
       </button>
-      <button type="button" class="btn !min-h-11" :disabled="isLocked" @click="emit('own')">
+      <button type="button" class="btn" :disabled="isLocked" @click="emit('own')">
         {{ $t('common.ownFormula') }}
       </button>
     </div>

@@ -88,7 +88,7 @@ const depth = (levels: number) =>
       <button
         v-if="!lane.is_read && !isLocked"
         type="button"
-        class="min-h-9 text-sm font-semibold underline underline-offset-4"
+        class="min-h-12 text-sm font-semibold underline underline-offset-4"
         @click="emit('read')"
       >
         {{ $t('toneLane.notReadYetReadIt') }}
@@ -209,7 +209,7 @@ const depth = (levels: number) =>
           <button
             v-if="plan.needed.level !== null && !isLocked"
             type="button"
-            class="min-h-9 font-semibold underline underline-offset-4"
+            class="min-h-12 font-semibold underline underline-offset-4"
             :disabled="isBusy"
             @click="emit('order', plan.needed.says)"
           >

@@ -87,7 +87,7 @@ const shown = computed(() => {
         <button
           v-if="first.ids.length > 1"
           type="button"
-          class="min-h-9 text-[15px] underline underline-offset-4"
+          class="min-h-12 text-[15px] underline underline-offset-4"
           :aria-expanded="isPicking"
           @click="isPicking = !isPicking"
         >
@@ -106,7 +106,7 @@ const shown = computed(() => {
         v-for="id in first.ids"
         :key="id"
         type="button"
-        class="btn narrow !min-h-11 !px-2.5"
+        class="btn narrow !px-2.5"
         :class="{ 'border-dashed line-through opacity-60': out.includes(id) }"
         :aria-pressed="!out.includes(id)"
         @click="toggle(id)"
@@ -120,7 +120,7 @@ const shown = computed(() => {
         <li v-for="(a, i) in rest" :key="a.code + a.ids[0]" class="flex items-baseline justify-between gap-3">
           <button
             type="button"
-            class="min-h-9 truncate text-start hover:underline"
+            class="min-h-12 truncate text-start hover:underline"
             :class="{ 'text-[19px] font-semibold': i === 0 }"
             @click="emit('do', a, [...a.ids])"
           >

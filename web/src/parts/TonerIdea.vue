@@ -20,7 +20,7 @@ const why = computed(() => [...new Set(blocked.value.map((i) => i.blocked))])
         v-for="i in ideas"
         :key="i.key"
         type="button"
-        class="btn !min-h-11 !px-2.5 text-[15px]"
+        class="btn !px-2.5 text-[15px]"
         :class="{ 'btn-act': taken === i.key }"
         :aria-pressed="taken === i.key"
         :disabled="isLocked || i.blocked !== null"

@@ -29,7 +29,7 @@ const isOpen = computed(() => props.verdict.kind === 'unread')
       </h2>
       <details v-if="verdict.chair.length" class="text-[15px] open:basis-full">
         <summary
-          class="flex min-h-11 cursor-pointer items-center justify-end font-semibold underline underline-offset-4"
+          class="flex min-h-12 cursor-pointer items-center justify-end font-semibold underline underline-offset-4"
         >
           <span class="sr-only">{{ `${$t('verdictCard.whereTheTimeGoes')} ` }} </span>{{ duration(verdict.needed_min) }}
         </summary>

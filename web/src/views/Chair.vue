@@ -8,6 +8,7 @@ import type { EventData, EventKind, Noted, Read } from '../api/events'
 import { queries } from '../api/queries'
 import { dueAtBasin, isBasinFirst } from '../lib/basin'
 import { keepList, keptList } from '../lib/kept'
+import { laneNow } from '../lib/lane'
 import { clock as clockText, levelText, minutesUntil } from '../lib/time'
 import { weight } from '../lib/units'
 import { type BoardLike, waitingKeys, withWaiting } from '../api/waiting'
@@ -211,6 +212,35 @@ const read = async (
   const measured = lab.length ? { lab, instrument, ...(levelStd ? { level_std: levelStd } : {}) } : {}
   if (await acts.read({ zone_key: lane.key, level, mode, foils, ...measured }, lane.name)) opened.value = null
 }
+/** A look that is next may be told on its card. In practice the strand has to be opened and looked at first. */
+const looked = computed(() => {
+  const act = first.value
+  if (!act || !['read', 'short'].includes(act.code) || practice.of(id)) return null
+  const lane = lanes.value.find((l) => l.key === act.zone_key)
+  return lane?.phase === 'processing' && lane.application_count < 2 ? lane : null
+})
+const lookedFrom = computed(() => looked.value?.start_level ?? null)
+const scale = useQuery(computed(() => ({ ...queries.palette(lookedFrom.value), enabled: lookedFrom.value !== null })))
+/** Which foils are meant, as the lane's own sheet has it. */
+const isFirstFoils = (lane: Schemas['Lane']) => lane.span_min >= 3 && lane.advice?.foils === 'first'
+const quick = computed(() => {
+  const lane = looked.value
+  const shown = scale.data.value
+  if (!lane || !shown) return null
+  const since = (slowNow.value - new Date(lane.zero_at).getTime()) / 60_000
+  const isFirst = isFirstFoils(lane)
+  return {
+    levels: shown.levels,
+    hexes: shown.hexes,
+    undertones: shown.undertones,
+    expected: isFirst ? lane.level_first.likely : laneNow(lane, since).level,
+    isFirstFoils: isFirst,
+  }
+})
+const quickRead = (act: Schemas['NextAct'], level: number) => {
+  const lane = lanes.value.find((l) => l.key === act.zone_key)
+  if (lane) void read(lane, level, 'wiped', [], '', isFirstFoils(lane) ? 'first' : 'last')
+}
 const note = (lane: Schemas['Lane'], values: Noted) =>
   acts.act('HairNoted', { zone_key: lane.key, ...values }, $t('common.noted', { name: lane.name }))
 const doOption = async (lane: Schemas['Lane'], option: Schemas['LaneOption'], isLabelRead: boolean) => {
@@ -360,8 +390,10 @@ onBeforeUnmount(() => {
           :can-weigh="first?.code === 'mix' && Boolean(bowlFor(first.zone_key))"
           :is-busy="acts.isBusy.value"
           :is-apart="prefs.isHead"
+          :reading="quick"
           @do="doAct"
           @only="(act) => doAct({ ...act, then_key: null })"
+          @read="quickRead"
           @weigh="weighing = bowlFor(first?.zone_key ?? null) ?? null"
         />
         <div class="chair-aside flex flex-col gap-2">

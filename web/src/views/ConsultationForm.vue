@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { computed, nextTick, onBeforeUnmount, ref } from 'vue'
+import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import { readShorthand } from '../api/queries'
@@ -132,6 +132,14 @@ const readTyped = async () => {
     notices.fail(error)
   }
 }
+/** A head that was told with the name is read as soon as its consultation is open. */
+onMounted(async () => {
+  const told: unknown = window.history.state?.line
+  if (typeof told !== 'string' || !told || draft.value.zones.length) return
+  window.history.replaceState({ ...window.history.state, line: '' }, '')
+  typed.value = told
+  await readTyped()
+})
 const forget = () => {
   form.change((d) => {
     d.zones = d.zones.filter((z) => !selected.value.includes(z.key))

@@ -15,7 +15,16 @@ const notices = useNotices()
 const search = ref('')
 const isPiece = ref(false)
 const isBusy = ref(false)
-const found = useQuery(computed(() => ({ ...queries.clients(search), enabled: props.isOpen })))
+/** What was typed: a name, and behind a colon the head in one line, as the consultation reads it. */
+const name = computed(() => (search.value.split(/[:\uff1a]/)[0] ?? '').trim())
+const line = computed(() =>
+  search.value
+    .split(/[:\uff1a]/)
+    .slice(1)
+    .join(':')
+    .trim(),
+)
+const found = useQuery(computed(() => ({ ...queries.clients(name), enabled: props.isOpen })))
 
 const start = async (id: string) => {
   isBusy.value = true
@@ -23,7 +32,7 @@ const start = async (id: string) => {
     const service = await startService(id)
     await client.invalidateQueries({ queryKey: ['day'] })
     emit('close')
-    await router.push({ name: 'consultation', params: { id: service.id } })
+    await router.push({ name: 'consultation', params: { id: service.id }, state: { line: line.value } })
   } catch (error) {
     notices.fail(error)
   } finally {
@@ -33,7 +42,7 @@ const start = async (id: string) => {
 const addAndStart = async () => {
   isBusy.value = true
   try {
-    const added = await addClient({ name: search.value.trim(), is_hair_piece: isPiece.value })
+    const added = await addClient({ name: name.value, is_hair_piece: isPiece.value })
     await client.invalidateQueries({ queryKey: ['clients'] })
     await start(added.id)
   } catch (error) {
@@ -44,10 +53,9 @@ const addAndStart = async () => {
 }
 /** Enter starts with the only one found, or adds a name that nobody has. */
 const onEnter = async () => {
-  const name = search.value.trim()
-  if (isBusy.value || name.length < 2) return
-  const clients = (await client.fetchQuery(queries.clients(ref(name)))).clients
-  const same = clients.find((c) => c.name.toLowerCase() === name.toLowerCase())
+  if (isBusy.value || name.value.length < 2) return
+  const clients = (await client.fetchQuery(queries.clients(ref(name.value)))).clients
+  const same = clients.find((c) => c.name.toLowerCase() === name.value.toLowerCase())
   if (same) await start(same.id)
   else if (clients.length === 0) await addAndStart()
   else if (clients.length === 1) await start(clients[0]!.id)
@@ -71,15 +79,15 @@ const onEnter = async () => {
       :placeholder="$t('newService.typeAName')"
       @keydown.enter="onEnter"
     />
-    <Tick v-if="search.trim().length > 1" v-model="isPiece" class="mt-2">{{ $t('common.aHairPieceOrWig') }}</Tick>
+    <Tick v-if="name.length > 1" v-model="isPiece" class="mt-2">{{ $t('common.aHairPieceOrWig') }}</Tick>
     <button
-      v-if="search.trim().length > 1"
+      v-if="name.length > 1"
       type="button"
       class="btn btn-act mt-2 w-full"
       :disabled="isBusy"
       @click="addAndStart"
     >
-      {{ $t('newService.addAndStart', { search: search.trim() }) }}
+      {{ $t('newService.addAndStart', { search: name }) }}
     </button>
     <ul class="mt-4 flex flex-col gap-1.5">
       <li v-for="c in found.data.value?.clients ?? []" :key="c.id">
@@ -88,7 +96,7 @@ const onEnter = async () => {
         </button>
       </li>
     </ul>
-    <p v-if="found.data.value?.total === 0 && !search" class="mt-4 text-soft">
+    <p v-if="found.data.value?.total === 0 && !name" class="mt-4 text-soft">
       {{ $t('newService.noClientsYetTypeA') }}
     </p>
   </Sheet>

@@ -291,27 +291,22 @@ const print = () => window.print()
         <template v-if="!isLocked">
           <button
             type="button"
-            class="btn no-print !min-h-11"
+            class="btn no-print"
             aria-controls="plan-settings"
             :aria-expanded="isSetting"
             @click="isSetting = !isSetting"
           >
             {{ $t('plan.productAndHands') }}
           </button>
-          <button
-            type="button"
-            class="btn no-print !min-h-11"
-            :aria-expanded="isSeveral"
-            @click="isSeveral = !isSeveral"
-          >
+          <button type="button" class="btn no-print" :aria-expanded="isSeveral" @click="isSeveral = !isSeveral">
             {{ $t('plan.severalAtOnce') }}
           </button>
-          <button v-if="!shown.is_proposed" type="button" class="btn no-print !min-h-11" @click="plan.proposeAll()">
+          <button v-if="!shown.is_proposed" type="button" class="btn no-print" @click="plan.proposeAll()">
             {{ $t('plan.proposeAllAnew') }}
           </button>
           <button
             type="button"
-            class="btn no-print !min-h-11"
+            class="btn no-print"
             :class="{ 'btn-act': isWhatIf }"
             :aria-pressed="isWhatIf"
             @click="plan.whatIf(!isWhatIf)"
@@ -336,8 +331,8 @@ const print = () => window.print()
         role="status"
       >
         <span class="grow font-semibold">{{ $t('plan.whatIfNothingYouChange') }}</span>
-        <button type="button" class="btn !min-h-11" @click="plan.whatIf(false)">{{ $t('plan.dropIt') }}</button>
-        <button type="button" class="btn btn-act !min-h-11" @click="plan.whatIf(false, true)">
+        <button type="button" class="btn" @click="plan.whatIf(false)">{{ $t('plan.dropIt') }}</button>
+        <button type="button" class="btn btn-act" @click="plan.whatIf(false, true)">
           {{ $t('common.keepIt') }}
         </button>
       </p>

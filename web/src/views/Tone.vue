@@ -142,7 +142,7 @@ const useOwn = async (values: EventData<'ToneFormulaSet'>, said: string) => {
               ><template #part1
                 ><span class="swatch h-6 w-8 rounded-[3px]" :style="{ background: step.flat_hex }" /></template></i18n-t
           ></span>
-          <Tick v-model="isBright" class="!min-h-11">{{ $t('tone.stayBright') }}</Tick>
+          <Tick v-model="isBright" class="">{{ $t('tone.stayBright') }}</Tick>
           <p v-if="query.data.value.open_zones.length" class="ms-auto font-semibold">
             {{ $t('common.stillLifting', { open_zones: query.data.value.open_zones.join(', ') }) }}
           </p>

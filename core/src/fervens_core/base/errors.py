@@ -49,6 +49,12 @@ def _remade(kind: type[CoreError], arguments: tuple[Any, ...], held: dict[str, A
     return error
 
 
+def _shown(value: object) -> str:
+    """A value as whoever gave it wrote it: 90, not 90.0."""
+    is_whole = isinstance(value, float) and value.is_integer() and abs(value) < 1e15
+    return repr(int(value)) if is_whole else repr(value)  # type: ignore[call-overload]
+
+
 class LimitError(CoreError):
     """A value is outside what its field can hold.
 
@@ -57,7 +63,7 @@ class LimitError(CoreError):
     """
 
     def __init__(self, field: str, limit: Message, value: object) -> None:
-        super().__init__("value_out_of_limit", field=field, limit=limit, value=repr(value))
+        super().__init__("value_out_of_limit", field=field, limit=limit, value=_shown(value))
         self.field = field
         self.limit = limit
         self.value = value
