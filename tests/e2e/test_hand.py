@@ -11,6 +11,7 @@ from apps.services.models import Service
 
 from .conftest import open_service
 from .test_practice import begin, to_chair
+from .test_told_as_it_is import kept
 from .test_walk import pick_level
 
 SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}
@@ -155,6 +156,8 @@ def test_the_focus_is_never_lost(signed_in):
     assert has_focus(page), "starting"
     page.get_by_label("Read the head in one typed line").fill("all 5 to 8")
     page.keyboard.press("Enter")
+    expect(page.get_by_label("Read the head in one typed line")).to_have_value("")
+    kept(page)
     seen = page.get_by_role("button", name="I have seen to it")
     seen.focus()
     page.keyboard.press("Enter")

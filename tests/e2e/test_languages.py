@@ -245,7 +245,7 @@ def test_a_member_chooses_a_language_once_for_every_device(reader):
     one, other = reader("en"), reader("en")
     one.page.goto(f"{one.address}/account")
     one.page.get_by_label(one.says("language.youRead")).select_option("de")
-    expect(one.page.get_by_role("button", name="Abmelden")).to_be_visible()
+    expect(one.page.get_by_role("button", name="Abmelden", exact=True)).to_be_visible()
     other.page.goto(other.address)  # it was English until now
     expect(other.page.get_by_role("heading", name="Heute", exact=True)).to_be_visible()
     other.page.goto(f"{other.address}/account")

@@ -188,7 +188,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
         <button
           v-if="!isLocked"
           type="button"
-          class="no-print min-h-6 underline decoration-dotted underline-offset-2"
+          class="no-print -mb-2 flex min-h-12 items-end pb-2 underline decoration-dotted underline-offset-2"
           @click="emit('add')"
         >
           {{ $t('planLanes.oneTripMore') }}

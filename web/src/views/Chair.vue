@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, type ComputedRef, onBeforeUnmount, ref, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
@@ -7,25 +6,27 @@ import type { Schemas } from '../api/client'
 import type { EventData, EventKind, Noted, Read } from '../api/events'
 import { queries } from '../api/queries'
 import { dueAtBasin, isBasinFirst } from '../lib/basin'
-import { keepList, keptList } from '../lib/kept'
-import { laneNow } from '../lib/lane'
-import { clock as clockText, levelText, minutesUntil } from '../lib/time'
+import { levelText, minutesUntil } from '../lib/time'
 import { weight } from '../lib/units'
 import { type BoardLike, waitingKeys, withWaiting } from '../api/waiting'
 import BowlStrip from '../parts/BowlStrip.vue'
 import FootBar from '../parts/FootBar.vue'
 import ChairNext from '../parts/ChairNext.vue'
 import ChairLanes from '../parts/ChairLanes.vue'
+import ChairNews from '../parts/ChairNews.vue'
 import HeadClock from '../parts/HeadClock.vue'
 import Wait from '../parts/Wait.vue'
 import WeighSheet from '../parts/WeighSheet.vue'
 import { useActs } from '../stores/acts'
 import { useAttention } from '../stores/attention'
+import { useChairKeys } from '../stores/chairKeys'
 import { useClock } from '../stores/clock'
 import { useLine } from '../stores/line'
 import { useOutbox } from '../stores/outbox'
 import { usePractice } from '../stores/practice'
 import { usePrefs } from '../stores/prefs'
+import { useQuickLook } from '../stores/quickLook'
+import { useWalls } from '../stores/walls'
 import LaneSheet from './LaneSheet.vue'
 import LogSheet from './LogSheet.vue'
 import ToneBoard from './ToneBoard.vue'
@@ -33,8 +34,6 @@ import { $t, locale } from '../lib/i18n'
 import { phaseNames } from '../lib/words'
 
 const KEPT_BOARD_MS = 1_100
-/** A second digit of a zone's number is waited for so long. */
-const DIGITS_MS = 600
 /** More strands than these hang across the whole page. */
 const MANY_LANES = 14
 const route = useRoute()
@@ -79,22 +78,7 @@ const slowNow = computed(() => Math.floor(clock.now / 5_000) * 5_000)
 const all = computed(() => board.value?.acts ?? [])
 const first = computed(() => all.value[0])
 const isDue = computed(() => Boolean(first.value && minutesUntil(first.value.due_at, clock.now) <= 0))
-/** Walls are warned of before they come; the moments are the server's, the words ours. */
-const walls = computed(() =>
-  lanes.value
-    .filter((l) => l.phase === 'processing' || l.phase === 'applying')
-    .flatMap((l) =>
-      l.warn_mins.map((minute) => ({
-        code: 'wall',
-        zone_key: `${l.key} ${Math.round(l.wall_min - minute)}`,
-        zone_keys: [l.key],
-        title: $t('chair.wallInMin', { name: l.name, wall_min: Math.round(l.wall_min - minute) }),
-        detail: '',
-        due_at: new Date(new Date(l.zero_at).getTime() + minute * 60_000).toISOString(),
-        hex: null,
-      })),
-    ),
-)
+const { walls, moments } = useWalls(() => lanes.value)
 const behindMin = computed(() => query.data.value?.clock_behind_min ?? 0)
 useAttention(
   () => [...all.value, ...walls.value, ...dueAtBasin(toneStep.value?.acts ?? [])],
@@ -104,11 +88,8 @@ useAttention(
 /** What fell due, a wall above all, may read differently now: the server is asked again at that moment, not on a beat. */
 const isOvertaken = computed(() => {
   const seenAt = new Date(query.data.value?.server_now ?? 0).getTime()
-  const moments = [...all.value, ...walls.value].map((a) => new Date(a.due_at).getTime())
-  for (const l of lanes.value)
-    if (l.phase === 'processing' || l.phase === 'applying')
-      moments.push(new Date(l.zero_at).getTime() + l.wall_min * 60_000)
-  return moments.some((at) => at > seenAt && at <= clock.now)
+  const due = [...all.value.map((a) => new Date(a.due_at).getTime()), ...moments.value]
+  return due.some((at) => at > seenAt && at <= clock.now)
 })
 let renewing: number | undefined
 /** A board that was kept for others for a second may be just older than that moment: it is asked for once more. */
@@ -212,34 +193,14 @@ const read = async (
   const measured = lab.length ? { lab, instrument, ...(levelStd ? { level_std: levelStd } : {}) } : {}
   if (await acts.read({ zone_key: lane.key, level, mode, foils, ...measured }, lane.name)) opened.value = null
 }
-/** A look that is next may be told on its card. In practice the strand has to be opened and looked at first. */
-const looked = computed(() => {
-  const act = first.value
-  if (!act || !['read', 'short'].includes(act.code) || practice.of(id)) return null
-  const lane = lanes.value.find((l) => l.key === act.zone_key)
-  return lane?.phase === 'processing' && lane.application_count < 2 ? lane : null
-})
-const lookedFrom = computed(() => looked.value?.start_level ?? null)
-const scale = useQuery(computed(() => ({ ...queries.palette(lookedFrom.value), enabled: lookedFrom.value !== null })))
-/** Which foils are meant, as the lane's own sheet has it. */
-const isFirstFoils = (lane: Schemas['Lane']) => lane.span_min >= 3 && lane.advice?.foils === 'first'
-const quick = computed(() => {
-  const lane = looked.value
-  const shown = scale.data.value
-  if (!lane || !shown) return null
-  const since = (slowNow.value - new Date(lane.zero_at).getTime()) / 60_000
-  const isFirst = isFirstFoils(lane)
-  return {
-    levels: shown.levels,
-    hexes: shown.hexes,
-    undertones: shown.undertones,
-    expected: isFirst ? lane.level_first.likely : laneNow(lane, since).level,
-    isFirstFoils: isFirst,
-  }
-})
+const quick = useQuickLook(
+  () => (practice.of(id) ? undefined : first.value), // in practice the strand has to be opened and looked at first
+  () => lanes.value,
+  () => slowNow.value,
+)
 const quickRead = (act: Schemas['NextAct'], level: number) => {
   const lane = lanes.value.find((l) => l.key === act.zone_key)
-  if (lane) void read(lane, level, 'wiped', [], '', isFirstFoils(lane) ? 'first' : 'last')
+  if (lane) void read(lane, level, 'wiped', [], '', quick.value?.isFirstFoils ? 'first' : 'last')
 }
 const note = (lane: Schemas['Lane'], values: Noted) =>
   acts.act('HairNoted', { zone_key: lane.key, ...values }, $t('common.noted', { name: lane.name }))
@@ -256,15 +217,6 @@ const doOption = async (lane: Schemas['Lane'], option: Schemas['LaneOption'], is
   const values = { ...where, ...more } as EventData<typeof kind> // the option is the core's, and so is its event
   if (await acts.act(kind, values, `${lane.name}: ${option.title.toLocaleLowerCase(locale)}.`)) opened.value = null
 }
-/** Proposals and conflicts that were seen on this device; a new one shows again. */
-const seen = ref(new Set(keptList<string>('fervens.seen')))
-const markSeen = (key: string) => {
-  seen.value = new Set([...seen.value, key].slice(-200))
-  keepList('fervens.seen', [...seen.value])
-}
-const proposalKey = (p: Schemas['DeveloperProposal']) => `${id} ${p.zone_key} ${p.proposed_volume}`
-const proposals = computed(() => (board.value?.proposals ?? []).filter((p) => !seen.value.has(proposalKey(p))))
-const conflicts = computed(() => (query.data.value?.conflicts ?? []).filter((c) => !seen.value.has(c.event_id)))
 const takeProposal = (p: Schemas['DeveloperProposal']) =>
   acts.act(
     'DeveloperChanged',
@@ -299,38 +251,15 @@ const rinse = async (lane: Schemas['Lane'], isWiped: boolean) => {
   if (await off(lane, isWiped)) opened.value = null
 }
 const undone = computed(() => acts.undoNow(query.data.value?.undo))
-/** Digits of a zone's number that were typed: past nine zones the second is waited for. */
-let typed = ''
-let typing: number | undefined
-const openTyped = () => {
-  window.clearTimeout(typing)
-  const lane = lanes.value[Number(typed) - 1]
-  typed = ''
-  if (lane) opened.value = lane.key
-}
-const onDigit = (digit: string) => {
-  window.clearTimeout(typing)
-  typed += digit
-  if (Number(typed) * 10 > lanes.value.length || typed.length > 1) openTyped()
-  else typing = window.setTimeout(openTyped, DIGITS_MS)
-}
-const TYPED_INTO = ['INPUT', 'TEXTAREA', 'SELECT']
-const onKey = (event: KeyboardEvent) => {
-  if (event.repeat || !prefs.hasKeys) return
-  if (opened.value || weighing.value || isLogOpen.value || event.ctrlKey || event.metaKey || event.altKey) return
-  const target = event.target instanceof HTMLElement ? event.target : null
-  if (target && (TYPED_INTO.includes(target.tagName) || target.isContentEditable)) return
-  if (/^\d$/.test(event.key) && (typed || event.key !== '0')) onDigit(event.key)
-  else if (event.key === ' ' && first.value && isDue.value && !acts.isBusy.value) {
-    if (target && ['BUTTON', 'A', 'SUMMARY'].includes(target.tagName)) return // what has the focus is meant
-    event.preventDefault()
-    void doAct(first.value)
-  } else if (event.key.toLowerCase() === 'u' && undone.value) void acts.undo(undone.value)
-}
-useEventListener(window, 'keydown', onKey)
+useChairKeys({
+  isOff: () => !prefs.hasKeys || Boolean(opened.value || weighing.value || isLogOpen.value),
+  count: () => lanes.value.length,
+  open: (number) => (opened.value = lanes.value[number - 1]?.key ?? null),
+  act: () => (first.value && isDue.value && !acts.isBusy.value ? () => void doAct(first.value!) : null),
+  undo: () => undone.value && void acts.undo(undone.value),
+})
 onBeforeUnmount(() => {
   window.clearTimeout(renewing)
-  window.clearTimeout(typing)
 })
 </script>
 
@@ -397,50 +326,14 @@ onBeforeUnmount(() => {
           @weigh="weighing = bowlFor(first?.zone_key ?? null) ?? null"
         />
         <div class="chair-aside flex flex-col gap-2">
-          <section
-            v-for="c in conflicts"
-            :key="c.event_id"
-            class="flex flex-wrap items-center gap-3 rounded-[5px] border-s-[8px] border-stop bg-raised px-4 py-2"
-            role="alert"
-          >
-            <p class="grow">
-              <i18n-t keypath="chair.notCounted" scope="global"
-                ><template #message>{{ c.message }}</template
-                ><template #part1
-                  ><b>{{ c.by }}, {{ clockText(c.at) }}: {{ c.text }}.</b></template
-                ></i18n-t
-              >
-            </p>
-            <button type="button" class="btn" @click="markSeen(c.event_id)">{{ $t('common.seen') }}</button>
-          </section>
-          <section
-            v-if="proposals.length"
-            class="flex flex-wrap items-center gap-x-6 gap-y-1 rounded-[5px] border-s-[8px] border-signal bg-raised px-4 py-1.5"
-            :aria-label="$t('chair.developersProposedAnew')"
-          >
-            <h2 class="sr-only">{{ $t('chair.developersProposedAnew') }}</h2>
-            <div
-              v-for="p in proposals"
-              :key="p.zone_key"
-              class="flex w-full flex-wrap items-center gap-2 sm:flex-nowrap"
-              :class="prefs.isHead ? 'min-[1100px]:flex-wrap' : 'lg:w-[calc(50%-12px)]'"
-              role="group"
-              :aria-label="p.zone_name"
-            >
-              <p class="narrow grow text-[15px] leading-tight">{{ p.reason }}</p>
-              <button
-                type="button"
-                class="btn btn-act shrink-0 px-3"
-                :disabled="acts.isBusy.value"
-                @click="takeProposal(p)"
-              >
-                {{ $t('chair.takeVol', { proposed_volume: levelText(p.proposed_volume) }) }}
-              </button>
-              <button type="button" class="btn shrink-0 px-3" @click="markSeen(proposalKey(p))">
-                {{ $t('chair.keep', { volume_strength: levelText(p.volume_strength) }) }}
-              </button>
-            </div>
-          </section>
+          <ChairNews
+            :service-id="id"
+            :proposals="board.proposals"
+            :conflicts="query.data.value?.conflicts ?? []"
+            :is-column="prefs.isHead"
+            :is-busy="acts.isBusy.value"
+            @take="takeProposal"
+          />
           <div class="flex flex-wrap items-center gap-2">
             <BowlStrip :bowls="board.bowls ?? []" :now="slowNow" />
             <div
