@@ -38,7 +38,7 @@ export default defineConfig(({ command }) => ({
     }),
   ],
   define: { __VUE_I18N_LEGACY_API__: false, __INTLIFY_PROD_DEVTOOLS__: false },
-  build: { target: 'es2022', assetsInlineLimit: 0 },
+  build: { target: 'es2022', assetsInlineLimit: 0, manifest: true },
   server: { proxy: { '/api': behind, '/admin': behind, '/static/admin': behind } },
   test: { environment: 'jsdom', include: ['src/**/*.test.ts'], setupFiles: ['src/words.setup.ts'] },
 }))

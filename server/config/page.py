@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
+import json
 import re
+from collections.abc import Iterator
 from functools import lru_cache
 from pathlib import Path
 
@@ -26,6 +28,44 @@ def build() -> str:
     index = settings.WEB_DIST / "index.html"
     try:
         return _build_of(index, index.stat().st_mtime_ns)
+    except OSError:
+        return ""
+
+
+_STEP = re.compile(r"services/[^/]+/(consultation|strands|plan|chair|review|tone|record)/?$")
+
+
+def _parts_of(path: str, spoken: str) -> tuple[str, ...]:
+    """Which parts of the page an address will ask for, by their sources: they need not wait for one another."""
+    step = _STEP.match(path)
+    views = ("Service", step[1].capitalize()) if step else ("Day",) if not path else ()
+    return (f"src/languages/{spoken}.json", "src/app.ts", *(f"src/views/{view}.vue" for view in views))
+
+
+@lru_cache(maxsize=64)
+def _hints_of(manifest: Path, changed_ns: int, parts: tuple[str, ...]) -> str:
+    chunks = json.loads(manifest.read_text(encoding="utf-8"))
+    seen: dict[str, None] = {}
+
+    def walk(name: str) -> Iterator[str]:
+        if name in seen or name not in chunks:
+            return
+        seen[name] = None
+        yield from (
+            f'<link rel="stylesheet" crossorigin href="{settings.STATIC_URL}{x}">' for x in chunks[name].get("css", ())
+        )
+        yield f'<link rel="modulepreload" crossorigin href="{settings.STATIC_URL}{chunks[name]["file"]}">'
+        for other in chunks[name].get("imports", ()):
+            yield from walk(other)
+
+    return "".join(link for part in parts for link in walk(part))
+
+
+def hints(path: str, spoken: str) -> str:
+    """Links that bring what an address needs at once, from the build's manifest; none without one."""
+    manifest = settings.WEB_DIST / ".vite" / "manifest.json"
+    try:
+        return _hints_of(manifest, manifest.stat().st_mtime_ns, _parts_of(path, spoken))
     except OSError:
         return ""
 
@@ -56,6 +96,7 @@ def page(request: HttpRequest) -> HttpResponse:
     index = settings.WEB_DIST / "index.html"
     try:
         text = index.read_text(encoding="utf-8").replace('<html lang="en">', f'<html lang="{language()}">', 1)
+        text = text.replace("</head>", hints(request.path_info.strip("/"), language()) + "</head>", 1)
         return HttpResponse(text, content_type="text/html; charset=utf-8")
     except FileNotFoundError:
         return HttpResponse("The page is not built yet: run bin/start.", status=503, content_type="text/plain")

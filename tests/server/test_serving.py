@@ -1,5 +1,6 @@
 """The server's own protocol: slow headers end, lines that are long do not."""
 
+import json
 import socket
 import threading
 import time
@@ -83,3 +84,26 @@ def test_a_long_answer_is_not_cut_off_and_the_line_serves_on(port):
             piece = found.recv(4096)
             assert piece
             got += piece
+
+
+def test_the_page_is_told_at_once_what_its_address_needs(client, settings, tmp_path):
+    """Parts of the page come beside one another, of the language that is read; without a manifest it is served all the same."""
+    (tmp_path / "index.html").write_text('<html lang="en"><head></head></html>')
+    settings.WEB_DIST = tmp_path
+    assert b"modulepreload" not in client.get("/services/x/chair").content
+    (tmp_path / ".vite").mkdir()
+    chunks = {
+        "src/app.ts": {"file": "assets/app.js", "css": ["assets/app.css"], "imports": ["_shared.js"]},
+        "_shared.js": {"file": "assets/shared.js"},
+        "src/languages/de.json": {"file": "assets/de.js"},
+        "src/views/Service.vue": {"file": "assets/service.js", "imports": ["_shared.js"]},
+        "src/views/Chair.vue": {"file": "assets/chair.js"},
+        "src/views/Day.vue": {"file": "assets/day.js"},
+    }
+    (tmp_path / ".vite" / "manifest.json").write_text(json.dumps(chunks))
+    chair = client.get("/services/x/chair", headers={"accept-language": "de"}).content.decode()
+    for name in ("app", "shared", "de", "service", "chair"):
+        assert chair.count(f'modulepreload" crossorigin href="/static/assets/{name}.js"') == 1
+    assert '<link rel="stylesheet" crossorigin href="/static/assets/app.css">' in chair
+    assert "day.js" not in chair
+    assert "day.js" in client.get("/").content.decode()

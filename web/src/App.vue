@@ -33,13 +33,15 @@ watch(
   () => session.dataUpdatedAt.value,
   () => session.data.value && !session.isStale.value && clock.learn(session.data.value.server_now),
 )
+/** What the server says of the reader in this page's life: what was kept from before may be what was just changed. */
+const reader = computed(() => (session.isFetchedAfterMount.value ? session.data.value : undefined))
 watch(
-  () => session.data.value?.language ?? '',
+  () => reader.value?.language ?? '',
   (own) => changeLanguage(own),
   { immediate: true },
 )
 watch(
-  () => session.data.value?.member_name && session.data.value.units,
+  () => reader.value?.member_name && reader.value.units,
   (own) => own && measureIn(own),
   { immediate: true },
 )

@@ -264,7 +264,7 @@ const print = () => window.print()
         <p class="grow">
           <i18n-t keypath="plan.inTheChair" scope="global"
             ><template #chair_min
-              ><span class="num text-[30px] leading-none">{{ duration(shown.chair_min) }}</span></template
+              ><span class="num me-1.5 text-[30px] leading-none">{{ duration(shown.chair_min) }}</span></template
             ><template #part2
               ><span class="text-soft"
                 ><i18n-t keypath="plan.lastRinseAfterMin" scope="global"
