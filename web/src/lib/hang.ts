@@ -137,7 +137,7 @@ export interface StrandFibre {
 /** The fibres of a strand; the same for the same seed. */
 export function strandFibres(seed: number, width: number): StrandFibre[] {
   const next = chance(seed)
-  const count = Math.min(Math.max(Math.round(width / 2.6), 5), 18)
+  const count = Math.min(Math.max(Math.round(width / 4), 5), 12)
   return Array.from({ length: count }, (_, i) => {
     const aside = ((i + 0.5) / count - 0.5) * 0.96 + (next() - 0.5) * 0.03
     const draw = next()

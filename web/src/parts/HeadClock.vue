@@ -21,9 +21,11 @@ const root = ref<HTMLElement | null>(null)
 const { width } = useElementSize(root)
 const isNarrow = computed(() => width.value < 640)
 /** A strand needs room for a fingertip and for its figures. */
-const rows = computed(() =>
-  rowsOf(inPlace(props.lanes), Math.floor((width.value - (isNarrow.value ? 8 : 112)) / (isNarrow.value ? 54 : 44))),
-)
+const rows = computed(() => {
+  if (width.value === 0) return [] // not measured yet: what would be drawn now is drawn twice
+  const [aside, each] = isNarrow.value ? [8, 54] : [112, 44]
+  return rowsOf(inPlace(props.lanes), Math.floor((width.value - aside) / each))
+})
 /** Strands move every five seconds, less than a pixel. */
 const slowNow = computed(() => Math.floor(props.now / 5_000) * 5_000)
 const numbers = computed(() => new Map(props.lanes.map((l, i) => [l.key, i + 1])))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, type ComputedRef, onBeforeUnmount, ref, watch } from 'vue'
+import { computed, type ComputedRef, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import type { Schemas } from '../api/client'
 import type { EventData, EventKind, Noted, Read } from '../api/events'
@@ -28,11 +28,12 @@ import { usePrefs } from '../stores/prefs'
 import { useQuickLook } from '../stores/quickLook'
 import { useWalls } from '../stores/walls'
 import LaneSheet from './LaneSheet.vue'
-import LogSheet from './LogSheet.vue'
 import ToneBoard from './ToneBoard.vue'
 import { $t, locale } from '../lib/i18n'
 import { phaseNames } from '../lib/words'
 
+/** Who did what comes from the server anyway: it is brought in when it is asked for. */
+const LogSheet = defineAsyncComponent(() => import('./LogSheet.vue'))
 const KEPT_BOARD_MS = 1_100
 /** More strands than these hang across the whole page. */
 const MANY_LANES = 14
@@ -441,6 +442,7 @@ onBeforeUnmount(() => {
         @apply="(code) => openLane && doLane(code, openLane).then(() => (opened = null))"
       />
       <LogSheet
+        v-if="isLogOpen"
         :is-open="isLogOpen"
         :service-id="id"
         :is-busy="acts.isBusy.value"
