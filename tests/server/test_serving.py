@@ -87,7 +87,7 @@ def test_a_long_answer_is_not_cut_off_and_the_line_serves_on(port):
 
 
 def test_the_page_is_told_at_once_what_its_address_needs(client, settings, tmp_path):
-    """Parts come beside one another, in the language that is read; without a manifest the page is served all the same."""
+    """Parts come beside one another, in the language that is read; without a manifest the page is served too."""
     (tmp_path / "index.html").write_text('<html lang="en"><head></head></html>')
     settings.WEB_DIST = tmp_path
     assert b"modulepreload" not in client.get("/services/x/chair").content

@@ -481,7 +481,7 @@ onBeforeUnmount(() => {
   .chair-head > .chair-lanes {
     grid-column: 1;
     grid-row: 2 / span 2;
-    min-height: clamp(400px, calc(100dvh - 376px), 660px);
+    min-height: clamp(380px, calc(100dvh - 410px), 660px);
     margin-bottom: 80px;
   }
   .chair-head > .chair-more {
