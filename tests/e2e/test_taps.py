@@ -16,7 +16,7 @@ from playwright.sync_api import expect
 from apps.services.models import Service
 
 from .conftest import open_service
-from .test_told_as_it_is import HAND, act_is_settled, kept
+from .test_told_as_it_is import kept, through_the_chair
 
 BEFORE = {
     "An even head, Day to plan": 10,
@@ -34,8 +34,8 @@ BEFORE = {
 MOST = {
     "An even head, Day to plan": 4,
     "Ten zones in three parts, Day to plan": 5,
-    "Case 4, Day to filed record": 50,
-    "Case 6, Day to filed record": 26,
+    "Case 4, Day to filed record": 48,
+    "Case 6, Day to filed record": 24,
     "Case 28, Day to filed record": 12,
     "A reading": 2,
     "A look that is due": 1,
@@ -135,37 +135,7 @@ class Hand:
         self.page.wait_for_url("**/chair")
 
     def through_the_chair(self) -> None:
-        page = self.page
-        act = page.get_by_role("region", name="Next", exact=True)
-        title = act.get_by_role("heading")
-        title.wait_for()
-        on = self.button(re.compile(r"^Rinse (all that is on|trip)"))
-        for _ in range(120):
-            act_is_settled(act)
-            said = title.inner_text()
-            off = page.locator('[role=img][aria-label*=": rinsed"]').count()
-            hand = act.get_by_role("button", name=re.compile("^(Mixed|First section on|Last section on|All rinsed)"))
-            if hand.count():
-                self.tap(hand)
-            elif act.get_by_role("button", name="Go on").count():
-                break
-            elif (later := page.get_by_role("region", name="Then").get_by_role("button", name=HAND)).count():
-                self.tap(later.first)  # roots that wait for their lengths
-            elif on.count():
-                self.tap(on.first)
-            else:
-                lane = page.get_by_role("img", name=re.compile("(processing|applying)")).first
-                lane.click(force=True)  # the strand's own button lies over it
-                self.tap(self.button(re.compile("^(Rinsed|Wiped out)")).first)
-                page.get_by_role("dialog").wait_for(state="detached")
-                continue
-            page.wait_for_function(
-                "([said, off]) => document.querySelector('[aria-label=Next] h2')?.textContent.trim() !== said"
-                " || document.querySelectorAll('[role=img][aria-label*=\": rinsed\"]').length !== off",
-                arg=[said, off],
-            )
-        self.tap(act.get_by_role("button", name="Go on"))
-        page.wait_for_url(re.compile("/(review|tone)$"))
+        through_the_chair(self.page, self.tap)
 
     def through_the_review(self, level: str) -> None:
         """All that looks alike read in one look."""
@@ -188,18 +158,14 @@ class Hand:
     def through_the_tone(self) -> None:
         page = self.page
         acts = page.get_by_role("region", name="Next").first
-        done = re.compile(r"^(Bowl \d is on|Emulsified|Look at it|Rinsed|Rinsed all)$")
+        done = re.compile(r"^(Bowl \d is on|Emulsified|As expected by now|Rinsed|Rinsed all)$")
         over = page.get_by_text("Nothing on the hair; nothing left to tone.")
         expect(over.or_(acts.get_by_role("button", name=done)).first).to_be_visible()
         for _ in range(20):
             if over.count():
                 break
-            button = acts.get_by_role("button", name=done)
-            text = button.inner_text()
             before = acts.get_by_role("heading").inner_text()
-            self.tap(button)
-            if text == "Look at it":
-                self.tap(self.button("As expected by now"))
+            self.tap(acts.get_by_role("button", name=done))
             page.wait_for_function(
                 "b => document.querySelector('[aria-label=Next] h2')?.textContent.trim() !== b", arg=before
             )
@@ -360,3 +326,17 @@ def test_cautions_that_were_not_on_the_screen_are_not_seen_to(signed_in):
         caution.scroll_into_view_if_needed()
         page.wait_for_timeout(100)
     expect(page.get_by_role("button", name=re.compile("^Seen to all"))).to_be_enabled()
+
+
+def test_the_last_rinse_leads_on_and_undo_leads_back(signed_in):
+    page = signed_in
+    hand = Hand(page)
+    hand.arrive("Hedda Lark", "crown 5 to 8")
+    hand.on_to_plan()
+    hand.to_the_chair()
+    through_the_chair(page)
+    page.wait_for_url("**/review")
+    page.get_by_role("button", name=re.compile("^Undo *Rinsed together")).click()
+    page.wait_for_url("**/chair")
+    expect(page.get_by_role("img", name=re.compile("Crown.*processing"))).to_be_visible()
+    expect(page.get_by_role("button", name=re.compile("^Rinse all that is on.*then on to the review"))).to_be_visible()

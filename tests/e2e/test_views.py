@@ -79,6 +79,8 @@ def test_no_accessibility_violation_on_any_main_view(signed_in, address):
             page.get_by_role("heading", name="Contact load").wait_for()
             found["client"] = in_both_themes(page)
     page.goto(address)
+    page.get_by_role("heading", name="Today").wait_for()
+    settle(page, None, None)
     page.get_by_role("button", name="Week", exact=True).click()
     page.get_by_role("heading", name="Week of").wait_for()
     found["week"] = in_both_themes(page)

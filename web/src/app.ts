@@ -4,7 +4,7 @@ import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
-import { ApiError } from './api/client'
+import { isWorthAsking } from './api/client'
 import { KEPT_MS } from './api/queries'
 import { keepFocus } from './lib/focus'
 import { i18n } from './lib/i18n'
@@ -16,7 +16,7 @@ const client = new QueryClient({
     queries: {
       networkMode: 'always', // the line may be down while the machine is online, and the other way round
       staleTime: 2_000,
-      retry: (count, error) => !(error instanceof ApiError && error.problem.status >= 400) && count < 3,
+      retry: (count, error) => isWorthAsking(error) && count < 3,
     },
   },
 })

@@ -13,6 +13,11 @@ export class ApiError extends Error {
   }
 }
 
+/** A server that is away, starts anew or has its hands full answers so. */
+const PASSING = new Set([0, 502, 503, 504])
+/** Whether the same question may be answered in a moment: what was refused for a reason stays refused. */
+export const isWorthAsking = (error: unknown) => !(error instanceof ApiError) || PASSING.has(error.problem.status)
+
 /** The build of this page, and of the one its server has by now. */
 const ownBuild = () => document.querySelector('meta[name="fervens-build"]')?.getAttribute('content') ?? ''
 let serversBuild = ''

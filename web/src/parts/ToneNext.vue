@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue'
 import type { Schemas } from '../api/client'
 import { countdown, inMinutes, minutesUntil } from '../lib/time'
 import ActPanel from './ActPanel.vue'
+import StrandScale from './StrandScale.vue'
 import { $t } from '../lib/i18n'
 
 /** The next act at the basin, alone and large, for all its parts at once, and what comes after it. */
@@ -11,8 +12,10 @@ const props = defineProps<{
   names: Readonly<Record<string, string>>
   now: number
   isBusy: boolean
+  /** What the strand to be looked at may look like by now, palest first; none where it has to be opened for it. */
+  scale: readonly Schemas['StrandSwatch'][]
 }>()
-const emit = defineEmits<{ do: [act: Schemas['ToneAct'], ids: string[]] }>()
+const emit = defineEmits<{ do: [act: Schemas['ToneAct'], ids: string[]]; seen: [id: string, share: number] }>()
 const first = computed(() => props.acts[0])
 const rest = computed(() => props.acts.slice(1, 4))
 const isStop = computed(() => first.value?.code === 'stop')
@@ -94,6 +97,24 @@ const shown = computed(() => {
           {{ isPicking ? $t('toneNext.done') : $t('toneNext.notAllOfThem') }}
         </button>
       </div>
+      <template #below>
+        <div
+          v-if="first?.code === 'strand' && scale.length"
+          class="flex flex-wrap items-center gap-x-3 gap-y-1 rounded-[5px] bg-ground px-3 py-1.5 text-ink"
+          role="group"
+          :aria-label="$t('toneNext.aRinsedStrandIsLike')"
+        >
+          <span class="text-[15px] font-semibold" aria-hidden="true">{{ $t('toneNext.aRinsedStrandIsLike') }}</span>
+          <span class="text-[15px] text-soft" aria-hidden="true">{{ $t('strandLook.paler') }}</span>
+          <StrandScale
+            class="min-w-56 grow"
+            :scale="scale"
+            :is-busy="isBusy"
+            @seen="(share) => first && emit('seen', first.ids[0] ?? '', share)"
+          />
+          <span class="text-[15px] text-soft" aria-hidden="true">{{ $t('common.deeper') }}</span>
+        </div>
+      </template>
     </ActPanel>
     <div
       v-if="first && isPicking"

@@ -20,7 +20,13 @@ const act = (code: string, minutes: number, name = 'Crown') => ({
 })
 const next = (...acts: ReturnType<typeof act>[]) =>
   mount(ToneNext, {
-    props: { acts: acts as Schemas['ToneAct'][], names: { top: 'Top', nape: 'Nape' }, now: NOW, isBusy: false },
+    props: {
+      acts: acts as Schemas['ToneAct'][],
+      names: { top: 'Top', nape: 'Nape' },
+      now: NOW,
+      isBusy: false,
+      scale: [],
+    },
   })
 
 describe('the next act at the basin', () => {
@@ -32,6 +38,17 @@ describe('the next act at the basin', () => {
   })
   it('has no clock for a bowl that can go on now', () => {
     expect(next(act('apply', 0)).find('[role=timer]').exists()).toBe(false)
+  })
+  it('has what a rinsed strand may look like, and one tap tells it', async () => {
+    const scale = [0.3, 0.4, 0.5].map((s) => ({ deposit_share: s, hex: '#d8c8a0', is_expected: s === 0.4 }))
+    const wrapper = mounted([act('strand', 0)], scale)
+    await wrapper.get('[aria-label="As expected by now"]').trigger('click')
+    expect(wrapper.emitted('seen')).toEqual([['crown', 0.4]])
+    expect(
+      mounted([act('rinse', 0)], scale)
+        .find('[aria-label="As expected by now"]')
+        .exists(),
+    ).toBe(false)
   })
   it('is done by its own word, in the stop colour once the label is up', async () => {
     const wrapper = next(act('stop', -1))

@@ -4,6 +4,7 @@ import { undoable } from '../api/waiting'
 import type { Schemas } from '../api/client'
 import type { EventData, EventKind, Read } from '../api/events'
 import { levelText } from '../lib/time'
+import { router } from '../router'
 import { useClock } from './clock'
 import { type Fix, useNotices } from './notices'
 import { useOutbox } from './outbox'
@@ -84,8 +85,15 @@ export function useActs(serviceId: string) {
     return act('ReadingTaken', values, said, { occurredAt, fixes: values.instrument ? undefined : fixes })
   }
 
+  const standsAt = () => client.getQueryData<Schemas['BoardOut']>(['board', serviceId])?.step
+  /** Takes an act back; who stood at the step that it had led to is led back as well. */
   const undoOf = async (what: Schemas['UndoOut']) => {
-    if (await act('EventVoided', { event_id: what.event_id })) notices.say($t('acts.takenBack', { text: what.text }))
+    const stood = standsAt()
+    if (!(await act('EventVoided', { event_id: what.event_id }))) return
+    notices.say($t('acts.takenBack', { text: what.text }))
+    const stands = standsAt()
+    if (stands && stands !== stood && router.currentRoute.value.name === stood)
+      await router.push({ name: stands, params: { id: serviceId } })
   }
 
   /** What Undo takes back now: an act still on its way comes before what the board knows. */

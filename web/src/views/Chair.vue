@@ -76,7 +76,18 @@ const openLane = computed(() => lanes.value.find((l) => l.key === opened.value) 
 
 /** What need not move every second moves every five. */
 const slowNow = computed(() => Math.floor(clock.now / 5_000) * 5_000)
-const all = computed(() => board.value?.acts ?? [])
+/** The rinse that ends the chair, told with where it leads; Undo brings back here. */
+const ONWARD = 'onward'
+const OFF = ['rinse', 'wipe', 'rinse_wave', 'stop']
+const endsTheChair = (keys: readonly string[]) =>
+  query.data.value?.step === 'chair' && lanes.value.every((l) => l.phase === 'rinsed' || keys.includes(l.key))
+const all = computed(() =>
+  (board.value?.acts ?? []).map((act) =>
+    OFF.includes(act.code) && endsTheChair(act.zone_keys)
+      ? { ...act, then_key: ONWARD, then: $t('chair.onToTheReview') }
+      : act,
+  ),
+)
 const first = computed(() => all.value[0])
 const isDue = computed(() => Boolean(first.value && minutesUntil(first.value.due_at, clock.now) <= 0))
 const { walls, moments } = useWalls(() => lanes.value)
@@ -137,16 +148,17 @@ const detail = computed(() => {
 })
 const doAct = async (act: Schemas['NextAct']) => {
   const lane = lanes.value.find((l) => l.key === act.zone_key)
-  if (act.code === 'tone')
-    return void (await router.push({ name: query.data.value?.step ?? 'service', params: { id } })) // as the board says, not as the frame knew it
+  if (act.code === 'tone') return goOn()
   if (!lane) return
   if (act.code === 'rinse_wave') {
-    await rinseWave(act.zone_keys)
+    await rinseWave(act.zone_keys, act.then_key === ONWARD)
   } else if (act.code === 'read' || act.code === 'short') opened.value = lane.key
   else if (act.code === 'finish' && act.then_key) await passOn(lane, act.then_key)
   else if (act.code === 'mix') await mixAsPlanned(lane, Boolean(act.then_key))
-  else await doLane(act.code, lane)
+  else if ((await doLane(act.code, lane)) && act.then_key === ONWARD) await goOn()
 }
+/** On to where the service stands: as the board says, not as the frame knew it. */
+const goOn = async () => void (await router.push({ name: query.data.value?.step ?? 'service', params: { id } }))
 /** The last section of one zone and the first of the next, in one act of the hand and with one Undo. */
 const passOn = async (lane: Schemas['Lane'], then: string) => {
   const next = lanes.value.find((l) => l.key === then)
@@ -179,8 +191,9 @@ const doLane = async (code: string, lane: Schemas['Lane']) => {
     if (practice.of(id) && !practice.passUntil(new Date(lane.zero_at).getTime())) return
     await acts.act('ApplicationFinished', { zone_key }, $t('chair.clockStarted', { name: lane.name }))
   } else if (code === 'rinse' || code === 'stop' || code === 'wipe') {
-    await off(lane, code === 'wipe')
+    return off(lane, code === 'wipe')
   }
+  return true
 }
 const read = async (
   lane: Schemas['Lane'],
@@ -232,13 +245,10 @@ const openVisits = computed(() => {
     keys: on.filter((l) => l.visit === visit).map((l) => l.key),
   }))
 })
-const rinseWave = (zone_keys: string[]) => {
+const rinseWave = async (zone_keys: string[], isOnward = false) => {
   const only = zone_keys.length === 1 ? lanes.value.find((l) => l.key === zone_keys[0])?.name : undefined
-  return acts.act(
-    'WaveRinsed',
-    { zone_keys },
-    only ? $t('chair.rinsed', { only }) : $t('chair.zonesRinsed', { count: zone_keys.length }),
-  )
+  const said = only ? $t('chair.rinsed', { only }) : $t('chair.zonesRinsed', { count: zone_keys.length })
+  if ((await acts.act('WaveRinsed', { zone_keys }, said)) && isOnward) await goOn()
 }
 const isLogOpen = ref(false)
 const takeBack = (event_id: string, text: string) => acts.undo({ event_id, text })
@@ -376,7 +386,7 @@ onBeforeUnmount(() => {
             type="button"
             class="btn"
             :disabled="acts.isBusy.value"
-            @click="rinseWave(w.keys)"
+            @click="rinseWave(w.keys, endsTheChair(w.keys))"
           >
             <i18n-t keypath="chair.rinse" scope="global"
               ><template #what>{{
@@ -385,7 +395,9 @@ onBeforeUnmount(() => {
               ><template #part1
                 ><span class="num font-normal text-soft">{{ $t('count.zones', w.keys.length) }}</span></template
               ></i18n-t
-            >
+            ><span v-if="endsTheChair(w.keys)" class="font-normal">{{
+              $t('chairNext.then', { then: $t('chair.onToTheReview') })
+            }}</span>
           </button>
         </div>
       </div>

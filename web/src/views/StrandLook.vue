@@ -7,6 +7,7 @@ import { grabs, undertoneName } from '../lib/words'
 import Choice from '../parts/Choice.vue'
 import HairStrand from '../parts/HairStrand.vue'
 import Sheet from '../parts/Sheet.vue'
+import StrandScale from '../parts/StrandScale.vue'
 
 /** One zone's toner opened: a rinsed strand is matched, the toner pulled back over, or rinsed; before it, the probe. */
 const props = defineProps<{
@@ -63,23 +64,12 @@ const longer = computed(() => [2, 4, 6].map((m) => Math.round(onFor.value + m)).
         />
         <fieldset>
           <legend class="label">{{ $t('strandLook.rinseOneLowStrandDab') }}</legend>
-          <div class="flex gap-1">
-            <button
-              v-for="s in clock.strand_scale"
-              :key="s.deposit_share"
-              type="button"
-              class="swatch h-24 grow rounded-[4px]"
-              :class="{ 'ring-[3px] ring-ink ring-offset-2 ring-offset-panel': s.is_expected }"
-              :style="{ background: s.hex }"
-              :aria-label="
-                s.is_expected
-                  ? $t('strandLook.asExpectedByNow')
-                  : $t('strandLook.dyeAt', { deposit_share: Math.round(s.deposit_share * 100) })
-              "
-              :disabled="isBusy"
-              @click="emit('seen', s.deposit_share)"
-            />
-          </div>
+          <StrandScale
+            class="h-24"
+            :scale="clock.strand_scale"
+            :is-busy="isBusy"
+            @seen="(share) => emit('seen', share)"
+          />
           <p class="mt-1 flex justify-between text-sm text-soft">
             <span>{{ $t('strandLook.paler') }}</span><span>{{ $t('strandLook.ringedAsExpectedByNow') }}</span
             ><span>{{ $t('common.deeper') }}</span>

@@ -66,11 +66,17 @@ const doAct = async (act: Schemas['ToneAct'], ids: string[]) => {
 const read = async (values: Read) => {
   if (readLane.value && (await acts.read(values, readLane.value.name))) reading.value = null
 }
-const seen = async (share: number) => {
-  const lane = opened.value ? openLane.value : null
+const seen = async (id: string | null, share: number) => {
+  const lane = props.step.lanes.find((l) => l.id === id)
   if (lane && (await say('TonerStrandRead', lane, $t('toneBoard.strandNoted'), { deposit_share: share })))
     opened.value = null
 }
+/** What the strand that is next may look like; in practice it has to be opened and looked at first. */
+const scale = computed(() => {
+  const act = props.step.acts[0]
+  if (act?.code !== 'strand' || practice.of(props.serviceId)) return []
+  return props.step.lanes.find((l) => l.id === act.ids[0])?.toner?.strand_scale ?? []
+})
 const note = (values: Noted) =>
   readLane.value &&
   acts.act('HairNoted', { zone_key: readLane.value.key, ...values }, $t('common.noted', { name: readLane.value.name }))
@@ -84,7 +90,9 @@ const note = (values: Noted) =>
       :names="names"
       :now="clock.now"
       :is-busy="acts.isBusy.value"
+      :scale="scale"
       @do="doAct"
+      @seen="seen"
     />
     <slot />
     <div class="flex flex-col gap-2.5">
@@ -111,7 +119,7 @@ const note = (values: Noted) =>
       :is-busy="acts.isBusy.value"
       :looks="practice.of(serviceId)?.toned.find((t) => t.key === openLane?.id) ?? null"
       @close="opened = null"
-      @seen="seen"
+      @seen="(share) => seen(opened, share)"
       @pull="pull"
       @rinse="openLane && rinse([openLane.id])"
       @probe="
