@@ -18,16 +18,11 @@ const act = (code: string, minutes: number, name = 'Crown') => ({
   bowl: 1,
   before_min: [0],
 })
-const next = (...acts: ReturnType<typeof act>[]) =>
+const mounted = (acts: ReturnType<typeof act>[], scale: Schemas['StrandSwatch'][]) =>
   mount(ToneNext, {
-    props: {
-      acts: acts as Schemas['ToneAct'][],
-      names: { top: 'Top', nape: 'Nape' },
-      now: NOW,
-      isBusy: false,
-      scale: [],
-    },
+    props: { acts: acts as Schemas['ToneAct'][], names: { top: 'Top', nape: 'Nape' }, now: NOW, isBusy: false, scale },
   })
+const next = (...acts: ReturnType<typeof act>[]) => mounted(acts, [])
 
 describe('the next act at the basin', () => {
   it('stands alone, with its clock, and the next ones beside it', () => {
