@@ -8,10 +8,25 @@ import pytest
 from conftest import PASSWORD, Actor
 from demo import load_demo
 from django.contrib.auth import get_user_model
-from playwright.sync_api import expect
+from playwright.sync_api import Error, expect
 
 expect.set_options(timeout=15_000)  # a loaded machine is slow, not wrong
 AXE = (Path(__file__).parents[2] / "web" / "node_modules" / "axe-core" / "axe.min.js").read_text()
+
+
+@pytest.hookimpl(wrapper=True)
+def pytest_runtest_makereport(item, call):
+    """A browser test that fails tells what its page said then: a time-out alone tells nothing."""
+    report = yield
+    page = item.funcargs.get("page") if report.when == "call" and report.failed else None
+    if page is not None and not page.is_closed():
+        try:
+            said = page.inner_text("body", timeout=2_000)[:2_000]
+        except Error as error:
+            said = str(error)
+        report.sections.append(("What the page said", f"{page.url}\n{said}"))
+        report.sections.append(("What failed on its way", "\n".join(getattr(page, "failed", []))))
+    return report
 
 
 @pytest.fixture(scope="session")
@@ -33,6 +48,9 @@ def signed_in(address, page):
     load_demo()
     errors: list[str] = []
     page.on("pageerror", lambda e: errors.append(str(e)))
+    page.failed = []
+    page.on("requestfailed", lambda r: page.failed.append(f"{r.method} {r.url}: {r.failure}"))
+    page.on("response", lambda r: r.status >= 400 and page.failed.append(f"{r.request.method} {r.url}: {r.status}"))
     sign_in(page, address, "maren")
     yield page
     assert errors == []
