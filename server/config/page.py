@@ -39,7 +39,22 @@ def _parts_of(path: str, spoken: str) -> tuple[str, ...]:
     """Which parts of the page an address will ask for, by their sources: they need not wait for one another."""
     step = _STEP.match(path)
     views = ("Service", step[1].capitalize()) if step else ("Day",) if not path else ()
-    return (f"src/languages/{spoken}.json", "src/app.ts", *(f"src/views/{view}.vue" for view in views))
+    return (
+        *_faces_of(spoken),
+        f"src/languages/{spoken}.json",
+        "src/app.ts",
+        *(f"src/views/{view}.vue" for view in views),
+    )
+
+
+_FACES = "node_modules/@fontsource-variable/"
+_LATIN = f"{_FACES}archivo/files/archivo-latin-wdth-normal.woff2"
+_ARABIC = f"{_FACES}noto-sans-arabic/files/noto-sans-arabic-arabic-wght-normal.woff2"
+
+
+def _faces_of(spoken: str) -> tuple[str, ...]:
+    """The letters a reader will need: asked for only once there is text, they would draw every page twice."""
+    return (_LATIN, _ARABIC) if spoken == "ar" else (_LATIN,)
 
 
 @lru_cache(maxsize=64)
@@ -51,6 +66,10 @@ def _hints_of(manifest: Path, changed_ns: int, parts: tuple[str, ...]) -> str:
         if name in seen or name not in chunks:
             return
         seen[name] = None
+        if name.endswith(".woff2"):
+            href = f"{settings.STATIC_URL}{chunks[name]['file']}"
+            yield f'<link rel="preload" as="font" type="font/woff2" crossorigin href="{href}">'
+            return
         yield from (
             f'<link rel="stylesheet" crossorigin href="{settings.STATIC_URL}{x}">' for x in chunks[name].get("css", ())
         )

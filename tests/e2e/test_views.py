@@ -91,6 +91,12 @@ def test_no_accessibility_violation_on_any_main_view(signed_in, address):
     assert {k: v for k, v in found.items() if v} == {}
 
 
+def test_the_page_asks_for_its_letters_before_there_is_text(signed_in):
+    faces = signed_in.locator("link[rel=preload][as=font]").evaluate_all("all => all.map((x) => x.href)")
+    assert len(faces) == 1
+    assert signed_in.request.get(faces[0]).ok
+
+
 def test_sign_in_has_no_accessibility_violation(address, page):
     page.goto(address)
     page.get_by_role("button", name="Sign in").wait_for()

@@ -86,6 +86,10 @@ def test_a_long_answer_is_not_cut_off_and_the_line_serves_on(port):
             got += piece
 
 
+LATIN = "node_modules/@fontsource-variable/archivo/files/archivo-latin-wdth-normal.woff2"
+ARABIC = "node_modules/@fontsource-variable/noto-sans-arabic/files/noto-sans-arabic-arabic-wght-normal.woff2"
+
+
 def test_the_page_is_told_at_once_what_its_address_needs(client, settings, tmp_path):
     """Parts come beside one another, in the language that is read; without a manifest the page is served too."""
     (tmp_path / "index.html").write_text('<html lang="en"><head></head></html>')
@@ -99,11 +103,17 @@ def test_the_page_is_told_at_once_what_its_address_needs(client, settings, tmp_p
         "src/views/Service.vue": {"file": "assets/service.js", "imports": ["_shared.js"]},
         "src/views/Chair.vue": {"file": "assets/chair.js"},
         "src/views/Day.vue": {"file": "assets/day.js"},
+        LATIN: {"file": "assets/latin.woff2"},
+        ARABIC: {"file": "assets/arabic.woff2"},
     }
     (tmp_path / ".vite" / "manifest.json").write_text(json.dumps(chunks))
     chair = client.get("/services/x/chair", headers={"accept-language": "de"}).content.decode()
     for name in ("app", "shared", "de", "service", "chair"):
         assert chair.count(f'modulepreload" crossorigin href="/static/assets/{name}.js"') == 1
     assert '<link rel="stylesheet" crossorigin href="/static/assets/app.css">' in chair
+    font = '<link rel="preload" as="font" type="font/woff2" crossorigin href="/static/assets/{}.woff2">'
+    assert font.format("latin") in chair
+    assert "arabic" not in chair
+    assert font.format("arabic") in client.get("/", headers={"accept-language": "ar"}).content.decode()
     assert "day.js" not in chair
     assert "day.js" in client.get("/").content.decode()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useEventListener } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { OUTDATED } from './api/client'
 import { queries, readDemo, signOut, wakeDemo } from './api/queries'
@@ -15,11 +15,11 @@ import { useLine } from './stores/line'
 import { useNotices } from './stores/notices'
 import { useOutbox } from './stores/outbox'
 import { usePrefs } from './stores/prefs'
-import Account from './views/Account.vue'
-import SignIn from './views/SignIn.vue'
 import { $t, changeLanguage } from './lib/i18n'
 import { measureIn } from './lib/units'
 
+const Account = defineAsyncComponent(() => import('./views/Account.vue'))
+const SignIn = defineAsyncComponent(() => import('./views/SignIn.vue'))
 const session = useQuery(queries.session())
 const client = useQueryClient()
 const clock = useClock()
@@ -85,7 +85,7 @@ const lineText = computed(() => {
 watch(
   () => route.meta.title,
   (title) => {
-    document.title = title ? $t('app.fervens', { title: String(title) }) : 'Fervens'
+    document.title = title ? $t('app.fervens', { title: title() }) : 'Fervens'
   },
 )
 const places = [

@@ -5,7 +5,7 @@ import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
 import { isWorthAsking } from './api/client'
-import { KEPT_MS } from './api/queries'
+import { KEPT_MS, queries } from './api/queries'
 import { keepFocus } from './lib/focus'
 import { i18n } from './lib/i18n'
 import { router } from './router'
@@ -34,9 +34,19 @@ const [, restored] = persistQueryClient({
   },
 })
 keepFocus()
-void restored.then(() =>
-  createApp(App).use(i18n).use(createPinia()).use(router).use(VueQueryPlugin, { queryClient: client }).mount('#app'),
-)
+/** What the address needs is asked for while the page is still being made; who is not signed in asks for nothing. */
+const ahead = () => {
+  if (!client.getQueryData<{ member_name: string | null }>(['session'])?.member_name) return
+  const id = /^\/services\/([^/]+)/.exec(location.pathname)?.[1]
+  if (!id) return
+  void client.prefetchQuery(queries.service(id))
+  if (location.pathname.endsWith('/chair')) void client.prefetchQuery({ ...queries.board(id), staleTime: 0 })
+}
+void restored
+  .then(ahead)
+  .then(() =>
+    createApp(App).use(i18n).use(createPinia()).use(router).use(VueQueryPlugin, { queryClient: client }).mount('#app'),
+  )
 if ('serviceWorker' in navigator && import.meta.env.PROD) {
   const keep = () => void navigator.serviceWorker.register('/sw.js', { scope: '/' })
   // the page's words came first: it may have loaded before this ran

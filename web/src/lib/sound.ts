@@ -19,7 +19,9 @@ const tone = (at: number, hertz: number, length: number) => {
 export const isAwake = (): boolean => navigator.userActivation?.hasBeenActive ?? true
 
 const play = (notes: readonly [number, number][]) => {
-  if (!isAwake()) return
+  if (isAwake()) setTimeout(() => sound(notes)) // what is due is shown first: a sound card takes its time to wake
+}
+const sound = (notes: readonly [number, number][]) => {
   try {
     context ??= new AudioContext()
     void context.resume()

@@ -1,6 +1,25 @@
 import { describe, expect, it } from 'vitest'
-import { clock, countdown, inMinutes, isoDay, levelText, minutesUntil } from './time'
+import { clock, countdown, fixed, inMinutes, isoDay, levelText, minutesUntil } from './time'
 
+describe('numbers and times of day', () => {
+  it.each([
+    ['en', 'en-GB'],
+    ['de', 'de-DE'],
+    ['fr', 'fr-FR'],
+    ['es', 'es-ES'],
+    ['ar', 'ar-u-nu-latn'],
+  ] as const)('are written in %s as Intl writes them', (language, locale) => {
+    for (const value of [0, 7, 8.5, -0.5, 12.34, 1234.06, -61])
+      for (const digits of [0, 1, 2, 3] as const) {
+        const exact = { minimumFractionDigits: digits, maximumFractionDigits: digits, useGrouping: false }
+        if (digits === 0 && value % 1) continue // halves are rounded to one side or the other
+        expect(fixed(value, digits, language)).toBe(new Intl.NumberFormat(locale, exact).format(value))
+      }
+    const at = new Date(2026, 0, 5, 7, 4)
+    const hour = { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' } as const
+    expect(clock(at)).toBe(at.toLocaleTimeString(locale, hour))
+  })
+})
 describe('times at the chair', () => {
   it('counts down, then on with a plus', () => {
     expect(countdown(1.6667)).toBe('1:40')

@@ -1,16 +1,15 @@
-import { $t, isRightToLeft, locale } from './i18n'
+import { $t, DECIMAL_POINTS, isRightToLeft, type Language, language, locale } from './i18n'
 
 /** Showing times and numbers as the reader's language writes them; numbers stay at full precision until here. */
-const DIGITS = [0, 1, 2, 3].map(
-  (digits) =>
-    new Intl.NumberFormat(locale, {
-      minimumFractionDigits: digits,
-      maximumFractionDigits: digits,
-      useGrouping: false,
-    }),
-)
+/** A number with a sign begins with a mark where words run to the left: without it the sign would stand behind. */
+const written = (text: string, of: Language) =>
+  (of === 'ar' && text.startsWith('-') ? '\u200e' : '') + text.replace('.', DECIMAL_POINTS[of])
 /** A number with so many digits behind its point. */
-export const fixed = (value: number, digits: 0 | 1 | 2 | 3 = 0): string => DIGITS[digits]!.format(value)
+export const fixed = (value: number, digits: 0 | 1 | 2 | 3 = 0, of = language): string =>
+  written(value.toFixed(digits), of)
+/** A number with at most so many digits behind its point. */
+export const rounded = (value: number, digits: 0 | 1 | 2): string =>
+  written(String(Number(value.toFixed(digits))), language)
 /** Before a number with a sign, where words run to the left: without it the sign would stand behind. */
 const SIGNS = isRightToLeft ? '\u200e' : ''
 /** A day, in so much of it as is asked for. */
@@ -20,14 +19,17 @@ export const dayText = (moment: string | Date, parts: Intl.DateTimeFormatOptions
 export const listed = (things: readonly string[]): string =>
   new Intl.ListFormat(locale, { type: 'conjunction' }).format(things)
 
-export const clock = (moment: string | Date): string =>
-  new Date(moment).toLocaleTimeString(locale, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
+const two = (n: number) => String(n).padStart(2, '0')
+/** "07:04", as each of the languages writes it. */
+export const clock = (moment: string | Date): string => {
+  const at = new Date(moment)
+  return `${two(at.getHours())}:${two(at.getMinutes())}`
+}
 
 export const dayName = (moment: string | Date): string =>
   dayText(moment, { weekday: 'long', day: 'numeric', month: 'long' })
 
 export const isoDay = (moment: Date): string => {
-  const two = (n: number) => String(n).padStart(2, '0')
   return `${moment.getFullYear()}-${two(moment.getMonth() + 1)}-${two(moment.getDate())}`
 }
 

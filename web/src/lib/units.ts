@@ -1,5 +1,6 @@
 /** Weights and lengths as the studio reads them: g and mm, or oz and in. All is kept and sent in g and mm. */
-import { $t, locale } from './i18n'
+import { $t } from './i18n'
+import { rounded } from './time'
 
 export type Units = 'metric' | 'us'
 const G_PER_OZ = 28.349523125
@@ -10,17 +11,13 @@ const KEPT = 'fervens.units'
 export const units: Units = localStorage.getItem(KEPT) === 'us' ? 'us' : 'metric'
 const isUs = units === 'us'
 
-const figure = (digits: number) => new Intl.NumberFormat(locale, { maximumFractionDigits: digits, useGrouping: false })
-const DIGITS = [0, 1, 2].map(figure)
-const shown = (value: number, digits: 0 | 1 | 2) => DIGITS[digits]!.format(value)
-
 /** A mass as a figure alone: from 10 g on whole grams, below tenths; ounces to a hundredth. */
-export const grams = (g: number): string => (isUs ? shown(g / G_PER_OZ, 2) : shown(g, g >= 10 ? 0 : 1))
+export const grams = (g: number): string => (isUs ? rounded(g / G_PER_OZ, 2) : rounded(g, g >= 10 ? 0 : 1))
 /** A mass with its unit. */
 export const weight = (g: number): string => (isUs ? $t('units.oz', { n: grams(g) }) : $t('units.g', { n: grams(g) }))
 /** A length with its unit. */
 export const lengthText = (mm: number): string =>
-  isUs ? $t('units.in', { n: shown(mm / MM_PER_INCH, 2) }) : $t('units.mm', { n: shown(mm, 0) })
+  isUs ? $t('units.in', { n: rounded(mm / MM_PER_INCH, 2) }) : $t('units.mm', { n: rounded(mm, 0) })
 
 /** How a number that is kept in one unit is shown and typed in the studio's. */
 export interface Measure {

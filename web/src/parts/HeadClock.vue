@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
+import { useMeasured } from '../lib/measured'
 import { computed, ref } from 'vue'
 import type { Schemas } from '../api/client'
 import { inPlace, rowsOf } from '../lib/hang'
@@ -18,7 +18,7 @@ const props = defineProps<{
 const emit = defineEmits<{ open: [key: string] }>()
 
 const root = ref<HTMLElement | null>(null)
-const { width } = useElementSize(root)
+const { width } = useMeasured(root)
 const isNarrow = computed(() => width.value < 640)
 /** A strand needs room for a fingertip and for its figures. */
 const rows = computed(() => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
+import { useMeasured } from '../lib/measured'
 import { computed, ref, useId } from 'vue'
 import type { Schemas } from '../api/client'
 import { type Column, fibre, hang, heightAt, strandFibres } from '../lib/hang'
@@ -23,7 +23,7 @@ const FOOT_PX = 104
 const BEAD_PX = 25
 const uid = useId()
 const root = ref<HTMLElement | null>(null)
-const size = useElementSize(root)
+const size = useMeasured(root)
 const height = computed(() => Math.max(size.height.value - FOOT_PX, 120))
 const hung = computed(() =>
   hang(props.lanes, {

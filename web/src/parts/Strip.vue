@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
+import { useMeasured } from '../lib/measured'
 import { computed, ref } from 'vue'
 import { type Axis, clampPercent, gradient, inkOn, type LevelPoint, toPercent } from '../lib/strip'
 import { levelText } from '../lib/time'
@@ -57,7 +57,7 @@ const windowBox = computed(() => {
 /** Ticks of levels that have room for their figure: from the highest down, none over another or under the wall. */
 const TICK_PX = 13
 const root = ref<HTMLElement | null>(null)
-const { width } = useElementSize(root)
+const { width } = useMeasured(root)
 const ticks = computed(() => {
   const kept: { level: number; at: number; minute: number }[] = []
   for (const c of [...(props.crossings ?? [])].sort((a, b) => b.level - a.level)) {

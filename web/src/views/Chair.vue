@@ -16,7 +16,6 @@ import ChairLanes from '../parts/ChairLanes.vue'
 import ChairNews from '../parts/ChairNews.vue'
 import HeadClock from '../parts/HeadClock.vue'
 import Wait from '../parts/Wait.vue'
-import WeighSheet from '../parts/WeighSheet.vue'
 import { useActs } from '../stores/acts'
 import { useAttention } from '../stores/attention'
 import { useChairKeys } from '../stores/chairKeys'
@@ -27,13 +26,15 @@ import { usePractice } from '../stores/practice'
 import { usePrefs } from '../stores/prefs'
 import { useQuickLook } from '../stores/quickLook'
 import { useWalls } from '../stores/walls'
-import LaneSheet from './LaneSheet.vue'
-import ToneBoard from './ToneBoard.vue'
 import { $t, locale } from '../lib/i18n'
+import { behind } from '../lib/later'
 import { phaseNames } from '../lib/words'
 
-/** Who did what comes from the server anyway: it is brought in when it is asked for. */
+/** Who did what comes from the server anyway: it is brought in when it is asked for, and the basin when it is in use. */
 const LogSheet = defineAsyncComponent(() => import('./LogSheet.vue'))
+const ToneBoard = defineAsyncComponent(() => import('./ToneBoard.vue'))
+const LaneSheet = behind(() => import('./LaneSheet.vue'))
+const WeighSheet = behind(() => import('../parts/WeighSheet.vue'))
 const KEPT_BOARD_MS = 1_100
 /** More strands than these hang across the whole page. */
 const MANY_LANES = 14
