@@ -90,7 +90,9 @@ SHOWN = """() => {
   const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
   while (walk.nextNode()) {
     const box = walk.currentNode.parentElement
-    if (['SCRIPT', 'STYLE', 'OPTION'].includes(box.tagName) || !box.checkVisibility()) continue
+    if (['SCRIPT', 'STYLE'].includes(box.tagName)) continue
+    // what a list has to choose from is not drawn until it opens; a language's own name is in that language
+    if (box.tagName === 'OPTION' ? box.lang : !box.checkVisibility()) continue
     found.push(walk.currentNode.textContent.trim())
   }
   for (const e of document.querySelectorAll('[aria-label], [placeholder], [title]'))

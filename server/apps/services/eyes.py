@@ -17,6 +17,7 @@ from apps.services.models import Service
 from apps.studio.actions import audit
 from apps.studio.models import Membership, Studio
 from fervens_core.base import ConflictError, LimitError, say
+from fervens_core.colour import hair_hex
 from fervens_core.followup import learn_eyes
 from fervens_core.head import ReadingMode
 from fervens_core.lift import Eye, EyePair
@@ -28,7 +29,10 @@ SERVICES_MAX = 60
 
 
 class EyeOut(Schema):
-    """A member's eye in one way of reading, levels; `says` in words."""
+    """A member's eye in one way of reading, levels; `says` in words.
+
+    `hexes_lying` is hair from a level below PAINTED_AT to it, `hexes_read` the same hair as this eye reads it.
+    """
 
     name: str
     mode: ReadingMode
@@ -38,6 +42,8 @@ class EyeOut(Schema):
     pairs: int
     is_calibrated: bool
     says: Words
+    hexes_lying: list[str]
+    hexes_read: list[str]
 
 
 def relearn(studio_id: UUID) -> None:
@@ -138,6 +144,8 @@ def eyes_out(studio: Studio) -> list[EyeOut]:
                 pairs=eye.pairs,
                 is_calibrated=eye.is_calibrated,
                 says=says,
+                hexes_lying=hair_hex(PAINTED_FROM, [PAINTED_AT - 1.0, PAINTED_AT]),
+                hexes_read=hair_hex(PAINTED_FROM, [x + eye.bias for x in (PAINTED_AT - 1.0, PAINTED_AT)]),
             )
         )
     return found
@@ -145,3 +153,5 @@ def eyes_out(studio: Studio) -> list[EyeOut]:
 
 TRUE_LEVELS = 0.1
 """Less than this nobody sees."""
+PAINTED_FROM, PAINTED_AT = 4.0, 7.0
+"""An eye is shown on hair lifted from one level to another: where most is read."""

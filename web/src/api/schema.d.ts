@@ -5471,6 +5471,8 @@ export interface components {
         /**
          * EyeOut
          * @description A member's eye in one way of reading, levels; `says` in words.
+         *
+         *     `hexes_lying` is hair from a level below PAINTED_AT to it, `hexes_read` the same hair as this eye reads it.
          */
         EyeOut: {
             /** Name */
@@ -5488,6 +5490,10 @@ export interface components {
             is_calibrated: boolean;
             /** Says */
             says: string;
+            /** Hexes Lying */
+            hexes_lying: string[];
+            /** Hexes Read */
+            hexes_read: string[];
         };
         /**
          * Answer

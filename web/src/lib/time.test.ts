@@ -31,6 +31,7 @@ describe('times at the chair', () => {
     expect(inMinutes(3.4)).toBe('in 3 min')
     expect(inMinutes(0.2)).toBe('now')
     expect(inMinutes(-7)).toBe('7 min ago')
+    expect(inMinutes(-240)).toBe('4 h 00 ago')
   })
   it('measures from moments, not from ticks', () => {
     const now = new Date('2026-03-01T09:00:00Z').getTime()

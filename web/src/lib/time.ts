@@ -42,12 +42,6 @@ export const countdown = (minutes: number): string => {
   return minutes < 0 && seconds > 0 ? `${SIGNS}+${text}` : text
 }
 
-export const inMinutes = (minutes: number): string => {
-  const whole = Math.round(minutes)
-  if (whole === 0) return $t('time.now')
-  return whole > 0 ? $t('time.inMin', { min: whole }) : $t('time.minAgo', { min: -whole })
-}
-
 export const levelText = (level: number): string => (Number.isInteger(level) ? String(level) : fixed(level, 1))
 
 /** "2 h 40" for a stretch of minutes, "45 min" below an hour. */
@@ -56,4 +50,11 @@ export const duration = (minutes: number): string => {
   return whole < 60
     ? $t('time.min', { min: whole })
     : $t('time.hMin', { h: Math.floor(whole / 60), min: String(whole % 60).padStart(2, '0') })
+}
+
+/** "in 5 min", "2 h 10 ago", "now". */
+export const inMinutes = (minutes: number): string => {
+  const whole = Math.round(minutes)
+  if (whole === 0) return $t('time.now')
+  return whole > 0 ? $t('time.inMin', { time: duration(whole) }) : $t('time.minAgo', { time: duration(-whole) })
 }

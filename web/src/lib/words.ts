@@ -252,3 +252,11 @@ export const topics = {
   stretch: { title: $t('words.aWetStrandStretched'), verb: $t('words.test') },
   salts: { title: $t('words.aStrandInTheSalts'), verb: $t('words.test') },
 } as const
+
+/** Who may do what in a studio. */
+export const roleNames = {
+  owner: $t('words.roleOwner'),
+  technician: $t('words.roleTechnician'),
+  assistant: $t('words.roleAssistant'),
+} as const
+export const roleName = (role: string): string => roleNames[role as keyof typeof roleNames] ?? role

@@ -20,7 +20,7 @@ const share = (minute: number) => `${(minute / longest.value) * 100}%`
 const strengths = (a: Schemas['AimOut']) => $t('aimCards.vol', { strengths: a.strengths.map(levelText).join(', ') })
 const facts = (a: Schemas['AimOut']) => [
   $t('aimCards.lastRinseAfterMinTo', {
-    last_rinse_min: a.last_rinse_min.toFixed(0),
+    last_rinse: duration(a.last_rinse_min),
     visit_count: $t('count.trips', a.visit_count),
   }),
   $t('aimCards.loadVolMin', {

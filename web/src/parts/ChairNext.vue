@@ -147,7 +147,7 @@ const isStop = computed(() => first.value?.code === 'stop')
           inMinutes(minutesUntil(second.due_at, now))
         }}</span>
       </button>
-      <ul>
+      <ul class="max-sm:hidden">
         <li v-for="a in rest" :key="a.code + a.zone_key" class="flex items-baseline justify-between gap-3">
           <button
             type="button"

@@ -183,7 +183,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
 <template>
   <section ref="rows" class="panel relative !px-0 !py-1" :aria-label="$t('planLanes.zonesInOrderOfApplication')">
     <div class="plan-row px-4 text-sm text-soft">
-      <span class="hidden md:flex md:items-end md:justify-between print:block">
+      <span class="hidden lg:flex lg:items-end lg:justify-between print:block">
         <span>{{ $t('planLanes.inTheOrderOfHands') }}</span>
         <button
           v-if="!isLocked"
@@ -203,10 +203,10 @@ const atRinse = (lane: Schemas['PlanLane']) => {
           >{{ m }}</span
         >
       </div>
-      <span class="hidden text-end md:block print:block">{{ $t('planLanes.atItsEnd') }}</span>
+      <span class="hidden text-end lg:block print:block">{{ $t('planLanes.atItsEnd') }}</span>
     </div>
     <div class="plan-row border-t border-line px-4">
-      <span class="hidden text-[15px] font-semibold md:block">{{ $t('common.hands') }}</span>
+      <span class="hidden text-[15px] font-semibold lg:block">{{ $t('common.hands') }}</span>
       <div class="relative h-6" role="img" :aria-label="handsSay">
         <span
           v-for="(b, n) in busy"
@@ -233,7 +233,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
           "
         />
       </div>
-      <span class="hidden md:block" />
+      <span class="hidden lg:block" />
     </div>
     <template v-for="(lane, i) in plan.lanes" :key="lane.key">
       <p v-if="beginsRound(lane, i)" class="border-t border-strong bg-sunk px-4 py-0.5 text-[15px]">
@@ -357,12 +357,12 @@ const atRinse = (lane: Schemas['PlanLane']) => {
       </div>
     </template>
     <div class="plan-row pointer-events-none absolute inset-0 !items-stretch px-4 py-1">
-      <span class="hidden md:block print:block" />
+      <span class="hidden lg:block print:block" />
       <div class="relative">
         <div
           v-for="({ visit, left, level, isNear }, v) in handles"
           :key="visit.number"
-          class="group pointer-events-auto absolute top-0 h-12 -translate-x-1/2 touch-none !outline-none md:h-full print:h-full"
+          class="group pointer-events-auto absolute top-0 h-12 -translate-x-1/2 touch-none !outline-none lg:h-full print:h-full"
           :class="[
             isLocked ? 'cursor-default' : 'cursor-ew-resize',
             dragging === v ? 'z-20' : 'z-10',
@@ -387,7 +387,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
           @keydown="(e) => keyVisit(v, e)"
         >
           <span
-            class="absolute inset-y-0 left-1/2 hidden -translate-x-1/2 bg-signal md:block print:block"
+            class="absolute inset-y-0 left-1/2 hidden -translate-x-1/2 bg-signal lg:block print:block"
             :class="dragging === v ? 'w-[5px]' : 'w-[3px]'"
           />
           <span
@@ -397,7 +397,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
           >
         </div>
       </div>
-      <span class="hidden md:block print:block" />
+      <span class="hidden lg:block print:block" />
     </div>
   </section>
 </template>
@@ -409,7 +409,19 @@ const atRinse = (lane: Schemas['PlanLane']) => {
   column-gap: 18px;
   align-items: center;
 }
-@media (min-width: 768px), print {
+/* a tablet upright: the lane has the whole width, under its zone, developer and end */
+@media (min-width: 640px) and (max-width: 1023px) {
+  .plan-row {
+    grid-template-columns: minmax(0, 1fr) 156px;
+  }
+  .plan-row > :nth-child(2) {
+    grid-column: 1 / -1;
+  }
+  .plan-row[data-zone] > :nth-child(2) {
+    grid-row: 2;
+  }
+}
+@media (min-width: 1024px), print {
   .plan-row {
     grid-template-columns: 344px minmax(0, 1fr) 156px;
   }

@@ -2,8 +2,8 @@
 import { computed, useId } from 'vue'
 import { strandFibres } from '../lib/hang'
 
-/** Learnt hair as a swept strand beside the model's: the same minutes, from the scalp on the left to the tips. */
-const props = defineProps<{ model: readonly string[]; learnt: readonly string[] }>()
+/** Two swept strands, one above the other: learnt hair under the model's, or hair as an eye reads it under what lies there. */
+const props = defineProps<{ model: readonly string[]; learnt: readonly string[]; label?: string }>()
 const uid = useId()
 const WIDTH = 260
 const rows = computed(() =>
@@ -27,7 +27,7 @@ const rows = computed(() =>
     preserveAspectRatio="none"
     fill="none"
     role="img"
-    :aria-label="$t('numbers.modelAboveLearntBelow')"
+    :aria-label="label ?? $t('numbers.modelAboveLearntBelow')"
   >
     <defs>
       <linearGradient

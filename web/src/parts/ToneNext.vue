@@ -135,13 +135,13 @@ const shown = computed(() => {
         {{ names[id] ?? id }}
       </button>
     </div>
-    <section v-if="rest.length" class="panel grow basis-[280px] !py-2.5" :aria-label="$t('common.then')">
+    <section v-if="rest.length" class="panel min-w-0 grow basis-[280px] !py-2.5" :aria-label="$t('common.then')">
       <h2 class="text-sm font-semibold text-soft">{{ $t('common.then') }}</h2>
       <ul>
         <li v-for="(a, i) in rest" :key="a.code + a.ids[0]" class="flex items-baseline justify-between gap-3">
           <button
             type="button"
-            class="min-h-12 truncate text-start hover:underline"
+            class="min-h-12 min-w-0 grow truncate text-start hover:underline"
             :class="{ 'text-[19px] font-semibold': i === 0 }"
             @click="emit('do', a, [...a.ids])"
           >

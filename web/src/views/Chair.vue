@@ -480,7 +480,7 @@ onBeforeUnmount(() => {
   grid-template-columns: minmax(0, 1fr);
 }
 .chair-head > .chair-lanes {
-  min-height: clamp(420px, calc(100dvh - 640px), 620px);
+  min-height: clamp(420px, calc(100dvh - 690px), 620px);
 }
 @media (min-width: 1100px) {
   .chair-head {

@@ -442,12 +442,12 @@ const shown = (zone: Zone) =>
       ><button type="button" class="btn" :disabled="!form.canUndo.value" @click="form.undo()">
         {{ $t('common.undo') }}
       </button>
-      <button type="button" class="btn" :disabled="!form.canRedo.value" @click="form.redo()">
+      <button type="button" class="btn max-sm:disabled:hidden" :disabled="!form.canRedo.value" @click="form.redo()">
         {{ $t('common.redo') }}
       </button></template
     >
     <template #says
-      ><span class="text-sm text-soft" role="status">{{
+      ><span class="text-sm text-soft" :class="{ 'max-sm:sr-only': form.state.value !== 'failed' }" role="status">{{
         {
           kept: $t('common.kept2'),
           waiting: $t('common.keeping'),

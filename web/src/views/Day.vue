@@ -109,7 +109,7 @@ const shift = (days: number) => {
       <h1 class="grow text-[34px] leading-tight">
         {{ isWeek ? weekName : isToday ? $t('common.today') : dayName(`${day}T12:00:00`) }}
       </h1>
-      <FindBox class="w-full sm:w-60" />
+      <FindBox class="order-last w-full xl:order-none xl:w-60" />
       <div class="flex items-center gap-1">
         <button
           type="button"
@@ -216,12 +216,12 @@ const shift = (days: number) => {
           <li v-for="s in group.list" :key="s.id">
             <RouterLink
               :to="{ name: 'service', params: { id: s.id } }"
-              class="grid grid-cols-[56px_1fr_auto] items-center gap-x-4 gap-y-2 rounded-[7px] bg-panel px-4 py-2 hover:bg-raised lg:grid-cols-[64px_104px_minmax(0,1fr)_190px_250px]"
+              class="grid grid-cols-[56px_1fr_auto] items-center gap-x-4 gap-y-2 rounded-[7px] bg-panel px-4 py-2 hover:bg-raised sm:grid-cols-[56px_96px_minmax(0,1fr)_232px] lg:grid-cols-[64px_104px_minmax(0,1fr)_190px_250px]"
               :class="[s.step === 'record' ? 'opacity-80' : '', isDue(s) ? 'border-s-[8px] border-signal ps-2' : '']"
             >
               <span class="num text-2xl">{{ clockText(s.starts_at) }}</span>
               <HairBundle
-                class="hidden lg:block"
+                class="hidden sm:block"
                 :now="s.hexes_now"
                 :target="s.hexes_target"
                 :label="$t('day.zonesNowWithTipsIn', { client_name: s.client_name })"
@@ -238,7 +238,7 @@ const shift = (days: number) => {
                   s.tone && toneName(s.tone)
                 }}</span>
               </span>
-              <span class="col-span-3 text-start lg:col-span-1">
+              <span class="col-span-3 min-w-0 text-start sm:col-span-1">
                 <span class="flex items-center gap-2">
                   <span class="flex gap-[3px]" aria-hidden="true">
                     <span

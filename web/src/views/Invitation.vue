@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { accounts, takeUp } from '../api/account'
 import { useAsking } from '../stores/asking'
 import OpenPage from '../parts/OpenPage.vue'
+import { roleName } from '../lib/words'
 import { $t } from '../lib/i18n'
 
 /** A place in a studio, taken up with an account of one's own. */
@@ -39,7 +40,7 @@ const fields = [
   >
     <template v-if="invited">
       <p class="mt-1 mb-8 text-soft">
-        {{ $t('invitation.invitesYouAsThePassword', { by_name: invited.by_name, role: invited.role }) }}
+        {{ $t('invitation.invitesYouAsThePassword', { by_name: invited.by_name, role: roleName(invited.role) }) }}
       </p>
       <form class="grid grid-cols-2 gap-4" @submit.prevent="send">
         <div v-for="f in fields" :key="f.name">

@@ -5,15 +5,17 @@ import { accounts, invite, makeReset, takeInvitationBack } from '../api/account'
 import { afterwards, changeMember } from '../api/afterwards'
 import type { Schemas } from '../api/client'
 import OnceShown from '../parts/OnceShown.vue'
+import SweptStrands from '../parts/SweptStrands.vue'
 import { useNotices } from '../stores/notices'
 import { $t } from '../lib/i18n'
 import { dayText } from '../lib/time'
+import { roleName } from '../lib/words'
 
 /** Who works here and what each may do. */
 const props = defineProps<{ isLocked: boolean }>()
 const query = useQuery(afterwards.members())
 const eyes = useQuery(afterwards.eyes())
-const eyesOf = (name: string) => (eyes.data.value ?? []).filter((e) => e.name === name).map((e) => e.says)
+const eyesOf = (name: string) => (eyes.data.value ?? []).filter((e) => e.name === name)
 const notices = useNotices()
 const invitations = useQuery({ ...accounts.invitations(), enabled: () => !props.isLocked })
 const isAdding = ref(false)
@@ -37,7 +39,7 @@ const made = ref<{ text: string; says: string } | null>(null)
 const add = async () => {
   try {
     const found = await invite({ ...form })
-    const who = found.for_name || $t('members.aNew', { role: found.role })
+    const who = found.for_name || $t('members.aNew', { role: roleName(found.role) })
     made.value = {
       text: `${window.location.origin}${found.path ?? ''}`,
       says: found.is_mailed
@@ -118,7 +120,7 @@ const factorOff = (m: Schemas['MemberOut']) =>
           v-model="form.role"
           class="field capitalize"
         >
-          <option v-for="r in roles" :key="r" :value="r">{{ r }}</option>
+          <option v-for="r in roles" :key="r" :value="r">{{ roleName(r) }}</option>
         </select>
       </div>
       <div class="flex items-end gap-2">
@@ -143,7 +145,7 @@ const factorOff = (m: Schemas['MemberOut']) =>
         <span class="grow basis-44"
           ><strong class="me-2">{{ i.for_name || $t('members.someone') }}</strong
           ><span class="text-soft">{{
-            $t('members.invitedAsUntil', { role: i.role, expires_at: day(i.expires_at) })
+            $t('members.invitedAsUntil', { role: roleName(i.role), expires_at: day(i.expires_at) })
           }}</span></span
         ><button type="button" class="btn !min-h-11 px-3" @click="takeBack(i.id)">{{ $t('common.takeBack') }}</button>
       </li>
@@ -155,9 +157,18 @@ const factorOff = (m: Schemas['MemberOut']) =>
         <span class="grow basis-44" :class="{ 'text-soft line-through': !m.is_active }"
           ><strong class="me-2">{{ m.name }}</strong
           ><span class="text-soft">{{ m.username }}{{ m.is_you ? $t('members.you') : '' }}</span
-          ><span v-if="eyesOf(m.name).length" class="block text-sm text-soft">{{
-            $t('members.eye', { name: eyesOf(m.name).join(' · ') })
-          }}</span
+          ><span v-if="eyesOf(m.name)[0]" class="block text-sm text-soft"
+            >{{
+              $t('members.eye', {
+                name: eyesOf(m.name)
+                  .map((e) => e.says)
+                  .join(' · '),
+              })
+            }}<SweptStrands
+              class="mt-1 !max-w-[180px]"
+              :model="eyesOf(m.name)[0]!.hexes_lying"
+              :learnt="eyesOf(m.name)[0]!.hexes_read"
+              :label="$t('members.eyeLiesAbove')" /></span
           ><RouterLink
             v-if="m.is_you"
             class="block py-1 text-sm underline underline-offset-4"
@@ -172,7 +183,7 @@ const factorOff = (m: Schemas['MemberOut']) =>
             :value="m.role"
             @change="role(m, $event)"
           >
-            <option v-for="r in roles" :key="r" :value="r">{{ r }}</option></select
+            <option v-for="r in roles" :key="r" :value="r">{{ roleName(r) }}</option></select
           ><button
             v-if="!m.is_you"
             type="button"
@@ -193,7 +204,7 @@ const factorOff = (m: Schemas['MemberOut']) =>
             {{ m.is_active ? $t('members.suspend') : $t('members.letInAgain') }}
           </button>
         </template>
-        <span v-else class="text-soft capitalize">{{ m.role }}</span>
+        <span v-else class="text-soft capitalize">{{ roleName(m.role) }}</span>
       </li>
     </ul>
   </section>

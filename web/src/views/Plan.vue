@@ -272,7 +272,7 @@ const print = () => window.print()
                     shown.is_proposed ? $t('plan.asProposed') : $t('plan.withYourChanges')
                   }}</template
                   ><template #name>{{ lightener?.name }}</template
-                  ><template #last_rinse_min>{{ shown.last_rinse_min.toFixed(0) }}</template
+                  ><template #last_rinse>{{ duration(shown.last_rinse_min) }}</template
                   ><template #bowls>{{ $t('count.bowls', shown.bowls.length) }}</template
                   ><template #part1
                     ><template v-if="shown.promised_level !== null && shown.likely_level !== null">
@@ -409,7 +409,7 @@ const print = () => window.print()
                 )
                 .join(', ')
             }}</template
-            ><template #last_rinse_min>{{ shown.last_rinse_min.toFixed(0) }}</template
+            ><template #last_rinse>{{ duration(shown.last_rinse_min) }}</template
             ><template #part1
               ><strong>{{ $t('plan.aSecondRoundTodayWhere') }}</strong></template
             ></i18n-t

@@ -143,7 +143,7 @@ const save = async () => {
       </div>
       <div class="col-span-2">
         <p class="label">{{ $t('studioSettings.weakestDeveloperProposedToLighten') }}</p>
-        <div class="grid grid-cols-3 gap-3">
+        <div class="grid grid-cols-3 items-end gap-3">
           <div v-for="w in weakest" :key="w.field">
             <label class="text-sm text-soft" :for="w.field">{{
               $t('studioSettings.on', { name: w.name })
@@ -202,7 +202,7 @@ const save = async () => {
         <p class="label">
           {{ isShare ? $t('studioSettings.aSectionOfTheTime') : $t('studioSettings.theHandsMinutes') }}
         </p>
-        <div class="grid grid-cols-4 gap-3">
+        <div class="grid grid-cols-4 items-end gap-3">
           <div v-for="h in hands.filter((x) => x.isShare === isShare)" :key="h.field">
             <label class="text-sm text-soft" :for="h.field">{{ h.name }}</label><input
               :id="h.field"
