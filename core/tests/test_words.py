@@ -255,6 +255,20 @@ def test_numbers_are_written_as_the_text_asks():
     )
 
 
+LEVELS = ("level", "target", "start", "read", "best")
+"""Values that are levels wherever a text names them."""
+
+
+@pytest.mark.parametrize("language", languages())
+def test_a_level_is_told_as_a_person_says_it(language):
+    """An expected level has many digits; whoever refuses a number tells the number (limit-…)."""
+    naked = re.compile(rf"\{{ (PLAIN\()?\$({'|'.join(LEVELS)})\)? \}}")
+    lines = [x for x in catalogue(language).splitlines() if not x.startswith(("limit-", "#"))]
+    assert [x for x in lines if naked.search(x)] == []
+    assert functions(language)["LEVEL"](8.224003) == ("8.2" if language in ("en", "ar") else "8,2")
+    assert functions(language)["LEVEL"](8.0) == "8"
+
+
 def test_what_a_language_does_not_have_is_told_in_english():
     assert tell(say("advice-leave"), "xx") == "Leave it"
     assert tell(Message("no-such-code")) == "no-such-code"

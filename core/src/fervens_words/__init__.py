@@ -113,6 +113,7 @@ def functions(spoken: str) -> dict[str, Callable[[Any], str]]:
         "WHOLE": number("0"),
         "TENTHS": number("0.0"),
         "HUNDREDTHS": number("0.00"),
+        "LEVEL": number("0.#"),  # as a person says it: 8, 8.5, 8.2
         "PLAIN": number("0.######"),
         "PERCENT": number("0%"),
         "SPAN": span,

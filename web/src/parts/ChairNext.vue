@@ -89,7 +89,9 @@ const isStop = computed(() => first.value?.code === 'stop')
       :nothing="$t('chairNext.nothingToDo')"
     >
       <div v-if="first" class="ms-auto flex shrink-0 flex-col items-stretch">
+        <!-- another act is another button: a press that began on one never ends as the other -->
         <button
+          :key="first.code + first.zone_key"
           type="button"
           class="min-h-16 rounded-[5px] bg-act-ink px-5 text-lg font-bold text-act"
           :class="{ '!bg-stop-ink !text-stop': isStop }"

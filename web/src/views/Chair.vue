@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, type ComputedRef, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue'
-import { RouterLink, useRoute, useRouter } from 'vue-router'
+import { RouterLink, useRoute } from 'vue-router'
 import type { Schemas } from '../api/client'
-import type { EventData, EventKind, Noted, Read } from '../api/events'
 import { queries } from '../api/queries'
 import { dueAtBasin, isBasinFirst } from '../lib/basin'
-import { levelText, minutesUntil } from '../lib/time'
-import { weight } from '../lib/units'
+import { minutesUntil } from '../lib/time'
 import { type BoardLike, waitingKeys, withWaiting } from '../api/waiting'
 import BowlStrip from '../parts/BowlStrip.vue'
 import FootBar from '../parts/FootBar.vue'
@@ -16,8 +14,8 @@ import ChairLanes from '../parts/ChairLanes.vue'
 import ChairNews from '../parts/ChairNews.vue'
 import HeadClock from '../parts/HeadClock.vue'
 import Wait from '../parts/Wait.vue'
-import { useActs } from '../stores/acts'
 import { useAttention } from '../stores/attention'
+import { useChairActs } from '../stores/chairActs'
 import { useChairKeys } from '../stores/chairKeys'
 import { useClock } from '../stores/clock'
 import { useLine } from '../stores/line'
@@ -26,9 +24,8 @@ import { usePractice } from '../stores/practice'
 import { usePrefs } from '../stores/prefs'
 import { useQuickLook } from '../stores/quickLook'
 import { useWalls } from '../stores/walls'
-import { $t, locale } from '../lib/i18n'
+import { $t } from '../lib/i18n'
 import { behind } from '../lib/later'
-import { phaseNames } from '../lib/words'
 
 /** Who did what comes from the server anyway: it is brought in when it is asked for, and the basin when it is in use. */
 const LogSheet = defineAsyncComponent(() => import('./LogSheet.vue'))
@@ -39,11 +36,9 @@ const KEPT_BOARD_MS = 1_100
 /** More strands than these hang across the whole page. */
 const MANY_LANES = 14
 const route = useRoute()
-const router = useRouter()
 const id = String(route.params.id)
 const clock = useClock()
 const query = useQuery(queries.board(id))
-const acts = useActs(id)
 const practice = usePractice()
 const prefs = usePrefs()
 const outbox = useOutbox()
@@ -72,23 +67,17 @@ watch(
   },
   { immediate: true },
 )
-const opened = ref<string | null>(null)
+const chair = useChairActs(
+  id,
+  () => query.data.value,
+  () => lanes.value,
+)
+const { acts, opened, weighing } = chair
 const openLane = computed(() => lanes.value.find((l) => l.key === opened.value) ?? null)
 
 /** What need not move every second moves every five. */
 const slowNow = computed(() => Math.floor(clock.now / 5_000) * 5_000)
-/** The rinse that ends the chair, told with where it leads; Undo brings back here. */
-const ONWARD = 'onward'
-const OFF = ['rinse', 'wipe', 'rinse_wave', 'stop']
-const endsTheChair = (keys: readonly string[]) =>
-  query.data.value?.step === 'chair' && lanes.value.every((l) => l.phase === 'rinsed' || keys.includes(l.key))
-const all = computed(() =>
-  (board.value?.acts ?? []).map((act) =>
-    OFF.includes(act.code) && endsTheChair(act.zone_keys)
-      ? { ...act, then_key: ONWARD, then: $t('chair.onToTheReview') }
-      : act,
-  ),
-)
+const all = computed(() => chair.told(board.value?.acts ?? []))
 const first = computed(() => all.value[0])
 const isDue = computed(() => Boolean(first.value && minutesUntil(first.value.due_at, clock.now) <= 0))
 const { walls, moments } = useWalls(() => lanes.value)
@@ -112,132 +101,17 @@ watch([isOvertaken, query.dataUpdatedAt], ([is], before) => {
   renewing = window.setTimeout(() => void query.refetch(), before[0] ? KEPT_BOARD_MS : 0)
 })
 
-/** The bowl to mix for a zone: of those still to be mixed the first it is filled from. */
-const bowlFor = (key: string | null) => query.data.value?.bowls.find((b) => b.fills.some((f) => f.lane_key === key))
-const weighing = ref<Schemas['BowlOut'] | null>(null)
-/** A bowl for a lane, and for the lanes that are filled from the same one and wait as well. */
-const mixed = async (
-  bowl: Schemas['BowlOut'],
-  lane: Schemas['Lane'],
-  as: { volume_strength: number; product_g: number; developer_g: number; recipe: string },
-  is_on = false,
-) => {
-  const waiting = new Set(lanes.value.filter((l) => l.phase === 'waiting').map((l) => l.key))
-  const also_for = bowl.fills.map((f) => f.lane_key).filter((k) => k !== lane.key && waiting.has(k))
-  const values = { zone_key: lane.key, ...as, also_for, is_on }
-  const said = is_on
-    ? $t('chair.bowlMixedLabelSTime', { name: lane.name })
-    : $t('chair.bowlForMixed', { name: lane.name })
-  if (await acts.act('BowlMixed', values, said)) weighing.value = null
-}
-const mixedAsWeighed = async (as: Parameters<typeof mixed>[2]) => {
-  const bowl = weighing.value
-  const fills = bowl?.fills.map((f) => f.lane_key) ?? []
-  const lane = lanes.value.find((l) => fills.includes(l.key) && ['waiting', 'applying'].includes(l.phase))
-  if (bowl && lane) await mixed(bowl, lane, as)
-}
-const recipe = (bowl: Schemas['BowlOut']) =>
-  [
-    `${weight(bowl.lightener_g)} ${bowl.lightener_name}`,
-    ...bowl.pours.map((p) => $t('common.gOfVol', { mass_g: weight(p.mass_g), volume_strength: p.volume_strength })),
-  ].join(' + ')
 const detail = computed(() => {
   const act = first.value
   if (!act) return ''
-  const bowl = act.code === 'mix' ? bowlFor(act.zone_key) : undefined
-  return bowl ? recipe(bowl) : act.detail
+  const bowl = act.code === 'mix' ? chair.bowlFor(act.zone_key) : undefined
+  return bowl ? chair.recipe(bowl) : act.detail
 })
-const doAct = async (act: Schemas['NextAct']) => {
-  const lane = lanes.value.find((l) => l.key === act.zone_key)
-  if (act.code === 'tone') return goOn()
-  if (!lane) return
-  if (act.code === 'rinse_wave') {
-    await rinseWave(act.zone_keys, act.then_key === ONWARD)
-  } else if (act.code === 'read' || act.code === 'short') opened.value = lane.key
-  else if (act.code === 'finish' && act.then_key) await passOn(lane, act.then_key)
-  else if (act.code === 'mix') await mixAsPlanned(lane, Boolean(act.then_key))
-  else if ((await doLane(act.code, lane)) && act.then_key === ONWARD) await goOn()
-}
-/** On to where the service stands: as the board says, not as the frame knew it. */
-const goOn = async () => void (await router.push({ name: query.data.value?.step ?? 'service', params: { id } }))
-/** The last section of one zone and the first of the next, in one act of the hand and with one Undo. */
-const passOn = async (lane: Schemas['Lane'], then: string) => {
-  const next = lanes.value.find((l) => l.key === then)
-  if (!next) return
-  if (practice.of(id) && !practice.passUntil(new Date(lane.zero_at).getTime())) return
-  await acts.act(
-    'ApplicationStarted',
-    { zone_key: next.key, volume_strength: next.volume_strength, after_key: lane.key },
-    $t('chair.clockStartedLabelSTime', { name: lane.name, name2: next.name }),
-  )
-}
-const mixAsPlanned = async (lane: Schemas['Lane'], isOn = false) => {
-  const bowl = bowlFor(lane.key)
-  if (!bowl) return
-  const { volume_strength, lightener_g: product_g, developer_g } = bowl
-  await mixed(bowl, lane, { volume_strength, product_g, developer_g, recipe: recipe(bowl) }, isOn)
-}
-const doLane = async (code: string, lane: Schemas['Lane']) => {
-  const zone_key = lane.key
-  if (code === 'mix') {
-    await mixAsPlanned(lane)
-  } else if (code === 'start') {
-    await acts.act(
-      'ApplicationStarted',
-      { zone_key, volume_strength: lane.volume_strength, after_key: null },
-      $t('chair.labelSTimeRuns', { name: lane.name }),
-    )
-  } else if (code === 'finish') {
-    // in practice as well putting product on takes the time it takes
-    if (practice.of(id) && !practice.passUntil(new Date(lane.zero_at).getTime())) return
-    await acts.act('ApplicationFinished', { zone_key }, $t('chair.clockStarted', { name: lane.name }))
-  } else if (code === 'rinse' || code === 'stop' || code === 'wipe') {
-    return off(lane, code === 'wipe')
-  }
-  return true
-}
-const read = async (
-  lane: Schemas['Lane'],
-  level: number,
-  mode: Read['mode'],
-  lab: number[],
-  instrument: string,
-  foils: Schemas['Foils'],
-  levelStd?: number,
-) => {
-  const measured = lab.length ? { lab, instrument, ...(levelStd ? { level_std: levelStd } : {}) } : {}
-  if (await acts.read({ zone_key: lane.key, level, mode, foils, ...measured }, lane.name)) opened.value = null
-}
 const quick = useQuickLook(
   () => (practice.of(id) ? undefined : first.value), // in practice the strand has to be opened and looked at first
   () => lanes.value,
   () => slowNow.value,
 )
-const quickRead = (act: Schemas['NextAct'], level: number) => {
-  const lane = lanes.value.find((l) => l.key === act.zone_key)
-  if (lane) void read(lane, level, 'wiped', [], '', quick.value?.isFirstFoils ? 'first' : 'last')
-}
-const note = (lane: Schemas['Lane'], values: Noted) =>
-  acts.act('HairNoted', { zone_key: lane.key, ...values }, $t('common.noted', { name: lane.name }))
-const doOption = async (lane: Schemas['Lane'], option: Schemas['LaneOption'], isLabelRead: boolean) => {
-  const more =
-    option.kind === 'LightenerRefreshed'
-      ? { volume_strength: option.volume_strength, is_label_read: isLabelRead }
-      : option.kind === 'CoveringChanged'
-        ? { covering: option.covering }
-        : {}
-  const where =
-    option.kind === 'ProductDragged' ? { zone_key: option.to_key, from_key: lane.key } : { zone_key: lane.key }
-  const kind = option.kind as EventKind
-  const values = { ...where, ...more } as EventData<typeof kind> // the option is the core's, and so is its event
-  if (await acts.act(kind, values, `${lane.name}: ${option.title.toLocaleLowerCase(locale)}.`)) opened.value = null
-}
-const takeProposal = (p: Schemas['DeveloperProposal']) =>
-  acts.act(
-    'DeveloperChanged',
-    { zone_key: p.zone_key, volume_strength: p.proposed_volume, reason: p.reason },
-    $t('chair.vol', { zone_name: p.zone_name, proposed_volume: levelText(p.proposed_volume) }),
-  )
 /** Trips with zones on: each can be rinsed in one tap, whatever the advice says. */
 const openVisits = computed(() => {
   const on = lanes.value.filter((l) => l.phase === 'processing')
@@ -246,28 +120,14 @@ const openVisits = computed(() => {
     keys: on.filter((l) => l.visit === visit).map((l) => l.key),
   }))
 })
-const rinseWave = async (zone_keys: string[], isOnward = false) => {
-  const only = zone_keys.length === 1 ? lanes.value.find((l) => l.key === zone_keys[0])?.name : undefined
-  const said = only ? $t('chair.rinsed', { only }) : $t('chair.zonesRinsed', { count: zone_keys.length })
-  if ((await acts.act('WaveRinsed', { zone_keys }, said)) && isOnward) await goOn()
-}
 const isLogOpen = ref(false)
 const takeBack = (event_id: string, text: string) => acts.undo({ event_id, text })
-const off = (lane: Schemas['Lane'], is_wiped: boolean) =>
-  acts.act(
-    'Rinsed',
-    { zone_key: lane.key, is_wiped },
-    `${lane.name} ${is_wiped ? $t('chair.wipedOut') : phaseNames.rinsed}.`,
-  )
-const rinse = async (lane: Schemas['Lane'], isWiped: boolean) => {
-  if (await off(lane, isWiped)) opened.value = null
-}
 const undone = computed(() => acts.undoNow(query.data.value?.undo))
 useChairKeys({
   isOff: () => !prefs.hasKeys || Boolean(opened.value || weighing.value || isLogOpen.value),
   count: () => lanes.value.length,
   open: (number) => (opened.value = lanes.value[number - 1]?.key ?? null),
-  act: () => (first.value && isDue.value && !acts.isBusy.value ? () => void doAct(first.value!) : null),
+  act: () => (first.value && isDue.value && !acts.isBusy.value ? () => void chair.doAct(first.value!) : null),
   undo: () => undone.value && void acts.undo(undone.value),
 })
 onBeforeUnmount(() => {
@@ -328,14 +188,14 @@ onBeforeUnmount(() => {
           :lanes="lanes"
           :now="clock.now"
           :detail="detail"
-          :can-weigh="first?.code === 'mix' && Boolean(bowlFor(first.zone_key))"
+          :can-weigh="first?.code === 'mix' && Boolean(chair.bowlFor(first.zone_key))"
           :is-busy="acts.isBusy.value"
           :is-apart="prefs.isHead"
           :reading="quick"
-          @do="doAct"
-          @only="(act) => doAct({ ...act, then_key: null })"
-          @read="quickRead"
-          @weigh="weighing = bowlFor(first?.zone_key ?? null) ?? null"
+          @do="chair.doAct"
+          @only="(act) => chair.doAct({ ...act, then_key: null })"
+          @read="(act, level) => chair.quickRead(act, level, quick?.isFirstFoils ?? false)"
+          @weigh="weighing = chair.bowlFor(first?.zone_key ?? null) ?? null"
         />
         <div class="chair-aside flex flex-col gap-2">
           <ChairNews
@@ -344,7 +204,7 @@ onBeforeUnmount(() => {
             :conflicts="query.data.value?.conflicts ?? []"
             :is-column="prefs.isHead"
             :is-busy="acts.isBusy.value"
-            @take="takeProposal"
+            @take="chair.takeProposal"
           />
           <div class="flex flex-wrap items-center gap-2">
             <BowlStrip :bowls="board.bowls ?? []" :now="slowNow" />
@@ -387,7 +247,7 @@ onBeforeUnmount(() => {
             type="button"
             class="btn"
             :disabled="acts.isBusy.value"
-            @click="rinseWave(w.keys, endsTheChair(w.keys))"
+            @click="chair.rinseWave(w.keys, chair.endsTheChair(w.keys))"
           >
             <i18n-t keypath="chair.rinse" scope="global"
               ><template #what>{{
@@ -396,7 +256,7 @@ onBeforeUnmount(() => {
               ><template #part1
                 ><span class="num font-normal text-soft">{{ $t('count.zones', w.keys.length) }}</span></template
               ></i18n-t
-            ><span v-if="endsTheChair(w.keys)" class="font-normal">{{
+            ><span v-if="chair.endsTheChair(w.keys)" class="font-normal">{{
               $t('chairNext.then', { then: $t('chair.onToTheReview') })
             }}</span>
           </button>
@@ -448,11 +308,11 @@ onBeforeUnmount(() => {
         :is-busy="acts.isBusy.value"
         :now="clock.now"
         @close="opened = null"
-        @read="(...what) => openLane && read(openLane, ...what)"
-        @note="(values) => openLane && note(openLane, values)"
-        @option="(option, isLabelRead) => openLane && doOption(openLane, option, isLabelRead)"
-        @rinse="(isWiped) => openLane && rinse(openLane, isWiped)"
-        @apply="(code) => openLane && doLane(code, openLane).then(() => (opened = null))"
+        @read="(...what) => openLane && chair.read(openLane, ...what)"
+        @note="(values) => openLane && chair.note(openLane, values)"
+        @option="(option, isLabelRead) => openLane && chair.doOption(openLane, option, isLabelRead)"
+        @rinse="(isWiped) => openLane && chair.rinse(openLane, isWiped)"
+        @apply="(code) => openLane && chair.doLane(code, openLane).then(() => (opened = null))"
       />
       <LogSheet
         v-if="isLogOpen"
@@ -467,7 +327,7 @@ onBeforeUnmount(() => {
         :can-record="true"
         :is-busy="acts.isBusy.value"
         @close="weighing = null"
-        @mixed="mixedAsWeighed"
+        @mixed="chair.mixedAsWeighed"
       />
     </template>
   </main>

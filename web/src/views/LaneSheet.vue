@@ -57,6 +57,7 @@ watch(
     mode.value = lane.phase === 'rinsed' ? 'dry' : 'wiped'
     foils.value = lane.phase === 'processing' && lane.advice?.foils === 'first' ? 'first' : 'last'
   },
+  { immediate: true }, // it may be asked for before it is there
 )
 const start = computed(() => shown.value?.start_level ?? null)
 const palette = useQuery(computed(() => ({ ...queries.palette(start.value), enabled: start.value !== null })))

@@ -31,6 +31,7 @@ watch(
   (lane) => {
     if (lane) shown.value = lane
   },
+  { immediate: true },
 )
 const clock = computed(() => shown.value?.toner ?? null)
 const isOn = computed(() => clock.value !== null && clock.value.rinsed_at === null)

@@ -262,9 +262,9 @@ verdict_title-not_today = Nicht heute
 verdict_title-never = Nicht in sechs Besuchen
 verdict_title-more_time = Mehr Zeit oder zwei Besuche
 verdict_title-visits = In { WHOLE($visits) } Besuchen
-verdict-undertone = { $zone  }: { PLAIN($read) } abgelesen, aber { $seen  } zeigt sich bei { WHOLE($nearest) }: trocken neu ablesen.
-verdict-stays = { $lane  }, { PLAIN($start) } auf { PLAIN($target) }: bleibt nach { WHOLE($visits) } Besuchen bei { TENTHS($level) }. Wunsch senken.
-verdict-more_visits = { $lane  }, { PLAIN($start) } auf { PLAIN($target) }: heute { TENTHS($sure) } versprechen ({ TENTHS($level) } wahrscheinlich), der Wunsch beim { WHOLE($visit) }. Besuch.
+verdict-undertone = { $zone  }: { LEVEL($read) } abgelesen, aber { $seen  } zeigt sich bei { WHOLE($nearest) }: trocken neu ablesen.
+verdict-stays = { $lane  }, { LEVEL($start) } auf { LEVEL($target) }: bleibt nach { WHOLE($visits) } Besuchen bei { TENTHS($level) }. Wunsch senken.
+verdict-more_visits = { $lane  }, { LEVEL($start) } auf { LEVEL($target) }: heute { TENTHS($sure) } versprechen ({ TENTHS($level) } wahrscheinlich), der Wunsch beim { WHOLE($visit) }. Besuch.
 verdict-two_rounds = Heute zwei Runden, wo das Etikett es erlaubt: { $lanes  } nach dem Ausspülen noch einmal, bis etwa { TENTHS($level) }.
 verdict-every_zone = Jede Zone kommt heute auf ihre Tonhöhe, innerhalb der Etikettzeit.
 verdict-unsure = { $lane  }: { TENTHS($sure) } versprechen, auf { TENTHS($likely) } hoffen. Ein Strähnentest grenzt es ein.
@@ -284,7 +284,7 @@ verdict-tone_parts = { $parts ->
         [1] Ein Teil geht
        *[other] { WHOLE($parts) } Teile gehen
     } wie abgelesen ans Becken; nichts wird blondiert.
-verdict-deeper = { $lanes  }: höchstens { PLAIN($levels) } Stufen tiefer, möglichst abseits der Kopfhaut.
+verdict-deeper = { $lanes  }: höchstens { LEVEL($levels) } Stufen tiefer, möglichst abseits der Kopfhaut.
 verdict-nothing_deeper = Nichts ist tiefer gewünscht: für eine Zone oder einen Teil eine tiefere Tonhöhe setzen.
 verdict-strand_test = { $strands ->
         [one] Eine Strähne genannt: sie
@@ -292,9 +292,9 @@ verdict-strand_test = { $strands ->
     } auf der Strähnenbank anlegen, jede mit eigenem Entwickler; sonst wird nichts blondiert.
 verdict-old_dye = Altes Grün oder Blau verblasst über mehrere Besuche: { $lanes  }. Was heute bleibt, wird mit etwas Rot oder Rosa gedreht.
 verdict-nothing_to_lift = Keine Zone hat etwas aufzuhellen: eine hellere Tonhöhe setzen oder weiter zum Ton.
-reach-all = alle auf { PLAIN($level) }
-reach-lanes = { $lanes  } auf { PLAIN($level) }
-reach-many = { WHOLE($count) } Zonen auf { PLAIN($level) }
+reach-all = alle auf { LEVEL($level) }
+reach-lanes = { $lanes  } auf { LEVEL($level) }
+reach-many = { WHOLE($count) } Zonen auf { LEVEL($level) }
 chair_time-consultation = Beratung und Anmischen
 chair_time-applying = Auftragen
 chair_time-between = Gänge zum Becken dazwischen
@@ -313,9 +313,9 @@ order-history = Haar ({ $history  }) widersteht: zuerst
 order-delicate = fein: zuletzt und schwächer
 order-usual = in üblicher Folge, hinten nach vorn
 order-cools = kühlt an der Luft: zuerst
-kept-at_level = bleibt wie es ist, bei { PLAIN($level) }
+kept-at_level = bleibt wie es ist, bei { LEVEL($level) }
 kept-left_out = ausgelassen, kein Produkt
-kept-deeper = wird tiefer, auf { PLAIN($level) }, mit Toner
+kept-deeper = wird tiefer, auf { LEVEL($level) }, mit Toner
 plan-meeting = { $meeting ->
         [soft] Die Grenze ist weich: die Kante darüber auslaufen lassen und dort alle 10 bis 15 min nachsehen.
        *[jagged] Die Grenze ist gezackt: davor bleiben, Haar für Haar folgen und dort alle 10 bis 15 min nachsehen.
@@ -377,10 +377,10 @@ act-start = { $lane  } beginnen
 act-mix = Schale für { $lane  } anmischen
 act-new_bowl = Neue Schale für { $lane  }
 act-should_look = sollte wie { TENTHS($level) } aussehen, { $undertone  }
-act-target = Ziel { PLAIN($target) }
+act-target = Ziel { LEVEL($target) }
 act-read_again = Diese Ablesungen passen nicht: abwischen, trocknen, neu ablesen; { $seen  }
-act-read_at = Bei { PLAIN($level) } abgelesen; Ziel { PLAIN($target) }
-act-read_at_last_foils = Bei { PLAIN($level) } abgelesen; Ziel { PLAIN($target) }; letzte Folien, diese zuerst ansehen
+act-read_at = Bei { LEVEL($level) } abgelesen; Ziel { LEVEL($target) }
+act-read_at_last_foils = Bei { LEVEL($level) } abgelesen; Ziel { LEVEL($target) }; letzte Folien, diese zuerst ansehen
 act-bowl_is_stale = diese Schale ist { WHOLE($age) } min alt, sie hält { WHOLE($life) }: der Rest hellt weniger auf
 act-clock_starts = { PLAIN($volume) } Vol, letzte Passée drauf: ihre Uhr läuft
 act-to_apply = { PLAIN($volume) } Vol, { WHOLE($minutes) } min Auftrag
@@ -460,8 +460,8 @@ way_tone-short = { TENTHS($short) } { $short ->
 way_tone-formula = { $formula }, { WHOLE($minutes) } min, Unterschied { TENTHS($away) } zum Wunsch
 way_again-gain = { TENTHS($level) } → etwa { TENTHS($end) }, bisher { WHOLE($so_far) } min Produkt
 way_again-not_planned = nicht planbar, bisher { WHOLE($so_far) } min Produkt
-way_visit-later = Jetzt bei { PLAIN($level) } tönen; die letzten { TENTHS($short) } Stufen, wenn das Haar geruht hat
-way_lower-even = Den ganzen Kopf auf { PLAIN($level) }: heute gleichmäßig
+way_visit-later = Jetzt bei { LEVEL($level) } tönen; die letzten { TENTHS($short) } Stufen, wenn das Haar geruht hat
+way_lower-even = Den ganzen Kopf auf { LEVEL($level) }: heute gleichmäßig
 review-read_first = { $lane  }{ $more ->
         [0] {""}
        *[other] {" "}und { WHOLE($more) } weitere
@@ -472,8 +472,8 @@ review-on_target = Alles am Ziel: jetzt tönen.
 
 ## The tone
 
-tone-counter = { CAPITAL($undertone) } bei { PLAIN($level) }: { $counter  }; { $instead  } allein ließe es { $left  }
-tone-counter_rest = Ein Rest { $rest  } auf { $undertone  } bei { PLAIN($level) }: { $counter  }; { $instead  } allein ließe es { $left  }
+tone-counter = { CAPITAL($undertone) } bei { LEVEL($level) }: { $counter  }; { $instead  } allein ließe es { $left  }
+tone-counter_rest = Ein Rest { $rest  } auf { $undertone  } bei { LEVEL($level) }: { $counter  }; { $instead  } allein ließe es { $left  }
 tone-empty_shelf = Im Regal ist kein Toner.
 gives_up-nearest = näher kommt dieses Regal nicht
 gives_up-apart = um { TENTHS($apart) } ungleichmäßiger
@@ -492,8 +492,8 @@ tone_act-bowl = { $formula  }, { $parts ->
        *[other] nacheinander; der erste { WHOLE($most) } min drauf, der letzte { WHOLE($least) } min
     }
 tone_act-should_look = sollte so aussehen: { $formula  }
-would_reach-shade = { $family  }, Tiefe { PLAIN($level) }, 1:{ PLAIN($parts) } gemischt, käme hin
-would_reach-lighter = kein Ton käme hin: das Haar muss dafür bei { PLAIN($level) } sein
+would_reach-shade = { $family  }, Tiefe { LEVEL($level) }, 1:{ PLAIN($parts) } gemischt, käme hin
+would_reach-lighter = kein Ton käme hin: das Haar muss dafür bei { LEVEL($level) } sein
 would_reach-drawn_out = erst den Rest ({ $rest  }) herausziehen, dann käme es hin
 would_reach-nothing = kein Ton käme hin: eine andere Farbe wünschen
 tone-much = { WEIGHT($grams) } insgesamt sind mehr als die üblichen 60 bis 120: { WHOLE($parts) } Teile langes oder dichtes Haar
@@ -1098,8 +1098,8 @@ event-bowl_is_on = { $bowl  }; Auftrag begonnen
 event-started_after = { $before  }: fertig aufgetragen; { $then  }
 event-started = { $zone  }: Auftrag begonnen, { PLAIN($volume) } Vol
 event-reading = { $zone }: { $said } ({ $how })
-event-read = { PLAIN($level) } abgelesen
-event-read_first = erste Folien { PLAIN($level) } abgelesen
+event-read = { LEVEL($level) } abgelesen
+event-read_first = erste Folien { LEVEL($level) } abgelesen
 event-not_lightened = nicht blondiert
 event-warmer = wärmer
 event-cooler = kühler
@@ -1121,10 +1121,10 @@ event-scalp_burns = Kopfhaut brennt
 event-developer = { $zone  }: stattdessen { PLAIN($volume) } Vol
 event-again = Noch einmal blondiert: { $zones  }
 event-zone_volume = { $zone  } { PLAIN($volume) } Vol
-event-wish = Gewünscht: { $tone  } bei { PLAIN($level) }
-event-wish_measured = Gewünscht: eine gemessene Farbe bei { PLAIN($level) }
+event-wish = Gewünscht: { $tone  } bei { LEVEL($level) }
+event-wish_measured = Gewünscht: eine gemessene Farbe bei { LEVEL($level) }
 event-no_shadow = Kein Schattenansatz
-event-shadow = Schattenansatz bei { PLAIN($level) }, { LENGTH($length) }, über { LENGTH($blend) } verblendet
+event-shadow = Schattenansatz bei { LEVEL($level) }, { LENGTH($length) }, über { LENGTH($blend) } verblendet
 event-probe = { $zone  }: violettes Shampoo griff { $grab  }
 event-two_shades = { $first } + { $second } { WHOLE($parts) }:{ WHOLE($rest) }
 event-toner_applied = { $zone  }: Toner { $formula  } drauf, { PLAIN($minutes) } min
@@ -1161,7 +1161,7 @@ history-patch_positive = Hauttest: reagiert
 history-strands = { WHOLE($count) } { $count ->
         [1] Strähne
        *[other] Strähnen
-    } getestet, bis Tonhöhe { PLAIN($best) }
+    } getestet, bis Tonhöhe { LEVEL($best) }
 hair_kind = { $history  }, { $thickness  }, Porosität { $porosity  }
 request-form = Anfrageformular
 request-photo = von der Kundin oder dem Kunden geschickt
@@ -1186,8 +1186,8 @@ card-wish = Wunsch: { $wish  } ({ $tone  })
 card-walls = Über die Etikettzeit: { $lanes  }.
 card-lightening = Blondierung
 card-strands = Strähnentests
-card-level = von { PLAIN($level) }
-card-strand_reading = { PLAIN($minute) } min: { PLAIN($level) }
+card-level = von { LEVEL($level) }
+card-strand_reading = { PLAIN($minute) } min: { LEVEL($level) }
 card-bowls = Schalen
 card-toner = Toner
 card-readings = Ablesungen
@@ -1209,7 +1209,7 @@ card_head-grams = Gramm
 card_head-strand = Strähne
 card_head-readings = Ablesungen
 card_head-painted = Im Zeitverlauf
-card-level_alone = { PLAIN($level) }
+card-level_alone = { LEVEL($level) }
 card-numbered = { WHOLE($number) }  { $lane }
 card-clocks = { $on } bis { $rinsed }, { $ran } (geplant { $planned })
 trolley-title = Wagenblatt, { $client }
@@ -1231,14 +1231,14 @@ card-formula = { PLAIN($volume) } Vol{ $applications ->
         [1] {""}
        *[other] , { WHOLE($applications) } Aufträge
     }
-card-levels = { PLAIN($before) } → { TENTHS($level) } ({ PLAIN($target) })
-card-levels_open = { PLAIN($before) } →  ({ PLAIN($target) })
+card-levels = { LEVEL($before) } → { TENTHS($level) } ({ LEVEL($target) })
+card-levels_open = { LEVEL($before) } →  ({ LEVEL($target) })
 card-still_on = noch drauf
 card-toner_grams = { WEIGHT($product) } + { WEIGHT($developer) }
 card-difference = Unterschied zu den Wünschen { TENTHS($difference) } (CIEDE2000, Mittel).
 card-tone_bowl = { $at  }: { $formula  }, { WEIGHT_TENTHS($product) } + { WEIGHT_TENTHS($developer) }, in dieser Reihenfolge drauf: { $zones  }; ausgespült { $rinses  }.
-card-reading = { $lane } { PLAIN($level) } ({ $mode })
-card-reading_at = { $lane  } { PLAIN($level) } bei { WHOLE($minute) } min ({ $mode  })
+card-reading = { $lane } { LEVEL($level) } ({ $mode })
+card-reading_at = { $lane  } { LEVEL($level) } bei { WHOLE($minute) } min ({ $mode  })
 card-readings_listed = { $readings }.
 card-caution = { CAPITAL($caution) }: { $by }, { $at }
 card-worked = Gut war: { $said  }

@@ -288,9 +288,9 @@ verdict_title-never = Not in six visits
 verdict_title-more_time = More time, or two visits
 verdict_title-visits = Go in { WHOLE($visits) } visits
 
-verdict-undertone = { $zone }: read { PLAIN($read) }, but { $seen } is what a { WHOLE($nearest) } shows: read again, dry.
-verdict-stays = { $lane }, { PLAIN($start) } to { PLAIN($target) }: stays near { TENTHS($level) } after { WHOLE($visits) } visits. Lower the wish.
-verdict-more_visits = { $lane }, { PLAIN($start) } to { PLAIN($target) }: promise { TENTHS($sure) } today ({ TENTHS($level) } is likely), the wish on visit { WHOLE($visit) }.
+verdict-undertone = { $zone }: read { LEVEL($read) }, but { $seen } is what a { WHOLE($nearest) } shows: read again, dry.
+verdict-stays = { $lane }, { LEVEL($start) } to { LEVEL($target) }: stays near { TENTHS($level) } after { WHOLE($visits) } visits. Lower the wish.
+verdict-more_visits = { $lane }, { LEVEL($start) } to { LEVEL($target) }: promise { TENTHS($sure) } today ({ TENTHS($level) } is likely), the wish on visit { WHOLE($visit) }.
 verdict-two_rounds = Two rounds today, where the label allows: { $lanes } once more after the rinse, to about { TENTHS($level) }.
 verdict-every_zone = Every zone comes to its level today, inside the label's time.
 verdict-unsure = { $lane }: promise { TENTHS($sure) }, hope for { TENTHS($likely) }. A strand test narrows this.
@@ -310,7 +310,7 @@ verdict-tone_parts = { WHOLE($parts) } { $parts ->
         [1] part goes
        *[other] parts go
     } to the basin as read; nothing is lightened.
-verdict-deeper = { $lanes }: { PLAIN($levels) } levels deeper at most, off the scalp where it can be.
+verdict-deeper = { $lanes }: { LEVEL($levels) } levels deeper at most, off the scalp where it can be.
 verdict-nothing_deeper = Nothing is wanted deeper: set a deeper level for a zone or a part.
 verdict-strand_test = { WHOLE($strands) } { $strands ->
         [one] strand
@@ -319,9 +319,9 @@ verdict-strand_test = { WHOLE($strands) } { $strands ->
 verdict-old_dye = Old green or blue fades out over several visits: { $lanes }. What is left today is turned with a little red or pink.
 verdict-nothing_to_lift = No zone has anything to lift: set a lighter level, or go on to the tone.
 
-reach-all = all to { PLAIN($level) }
-reach-lanes = { $lanes } to { PLAIN($level) }
-reach-many = { WHOLE($count) } zones to { PLAIN($level) }
+reach-all = all to { LEVEL($level) }
+reach-lanes = { $lanes } to { LEVEL($level) }
+reach-many = { WHOLE($count) } zones to { LEVEL($level) }
 
 chair_time-consultation = consultation and mixing
 chair_time-applying = applying
@@ -342,9 +342,9 @@ order-delicate = delicate: last and weaker
 order-usual = in the usual order, back to front
 order-cools = cools in the air: first
 
-kept-at_level = stays as it is, at { PLAIN($level) }
+kept-at_level = stays as it is, at { LEVEL($level) }
 kept-left_out = left out, no product
-kept-deeper = to be made deeper, to { PLAIN($level) }, with toner
+kept-deeper = to be made deeper, to { LEVEL($level) }, with toner
 plan-meeting = { $meeting ->
         [soft] The line it meets is soft: feather the edge over it, and look where they meet every 10 to 15 min.
        *[jagged] The line it meets is jagged: stay short of it, follow it hair by hair, and look there every 10 to 15 min.
@@ -408,10 +408,10 @@ act-start = Start { $lane }
 act-mix = Mix the bowl for { $lane }
 act-new_bowl = New bowl for { $lane }
 act-should_look = should look like { TENTHS($level) }, { $undertone }
-act-target = Target { PLAIN($target) }
+act-target = Target { LEVEL($target) }
 act-read_again = These readings do not fit: wipe, dry it, read again; { $seen }
-act-read_at = Read at { PLAIN($level) }; target { PLAIN($target) }
-act-read_at_last_foils = Read at { PLAIN($level) }; target { PLAIN($target) }; last foils, look at them first
+act-read_at = Read at { LEVEL($level) }; target { LEVEL($target) }
+act-read_at_last_foils = Read at { LEVEL($level) }; target { LEVEL($target) }; last foils, look at them first
 act-bowl_is_stale = this bowl is { WHOLE($age) } min old, its life is { WHOLE($life) }: what is left lifts less
 act-clock_starts = { PLAIN($volume) } vol, last section on: its clock starts
 act-to_apply = { PLAIN($volume) } vol, { WHOLE($minutes) } min to apply
@@ -496,8 +496,8 @@ way_tone-short = { TENTHS($short) } { $short ->
 way_tone-formula = { $formula }, { WHOLE($minutes) } min, difference { TENTHS($away) } from the wish
 way_again-gain = { TENTHS($level) } → about { TENTHS($end) }, { WHOLE($so_far) } min of product so far
 way_again-not_planned = cannot be planned, { WHOLE($so_far) } min of product so far
-way_visit-later = Tone it now at { PLAIN($level) }; the last { TENTHS($short) } levels when the hair has rested
-way_lower-even = The whole head at { PLAIN($level) }: even today
+way_visit-later = Tone it now at { LEVEL($level) }; the last { TENTHS($short) } levels when the hair has rested
+way_lower-even = The whole head at { LEVEL($level) }: even today
 
 review-read_first = Read { $lane }{ $more ->
         [0] {""}
@@ -509,8 +509,8 @@ review-on_target = All on target: tone now.
 
 ## The tone
 
-tone-counter = { CAPITAL($undertone) } at { PLAIN($level) }: { $counter }; { $instead } alone would leave it { $left }
-tone-counter_rest = A { $rest } rest on { $undertone } at { PLAIN($level) }: { $counter }; { $instead } alone would leave it { $left }
+tone-counter = { CAPITAL($undertone) } at { LEVEL($level) }: { $counter }; { $instead } alone would leave it { $left }
+tone-counter_rest = A { $rest } rest on { $undertone } at { LEVEL($level) }: { $counter }; { $instead } alone would leave it { $left }
 tone-empty_shelf = There is no toner on the shelf.
 
 gives_up-nearest = the nearest this shelf comes
@@ -532,8 +532,8 @@ tone_act-bowl = { $formula }, { $parts ->
 }
 tone_act-should_look = should look like this: { $formula }
 
-would_reach-shade = { $family }, depth { PLAIN($level) }, mixed 1:{ PLAIN($parts) }, would reach it
-would_reach-lighter = no shade would: the hair has to be at { PLAIN($level) } for it
+would_reach-shade = { $family }, depth { LEVEL($level) }, mixed 1:{ PLAIN($parts) }, would reach it
+would_reach-lighter = no shade would: the hair has to be at { LEVEL($level) } for it
 would_reach-drawn_out = draw the { $rest } out first, then it would
 would_reach-nothing = no kind of shade would: wish another colour
 tone-much = { WEIGHT($grams) } in all is more than the usual 60 to 120: { WHOLE($parts) } parts of long or dense hair
@@ -1146,8 +1146,8 @@ event-bowl_is_on = { $bowl }; application started
 event-started_after = { $before }: application finished; { $then }
 event-started = { $zone }: application started, { PLAIN($volume) } vol
 event-reading = { $zone }: { $said } ({ $how })
-event-read = read { PLAIN($level) }
-event-read_first = first foils read { PLAIN($level) }
+event-read = read { LEVEL($level) }
+event-read_first = first foils read { LEVEL($level) }
 event-not_lightened = not lightened
 event-warmer = warmer
 event-cooler = cooler
@@ -1169,10 +1169,10 @@ event-scalp_burns = scalp burns
 event-developer = { $zone }: { PLAIN($volume) } vol instead
 event-again = Lightened again: { $zones }
 event-zone_volume = { $zone } { PLAIN($volume) } vol
-event-wish = Wished: { $tone } at { PLAIN($level) }
-event-wish_measured = Wished: a measured colour at { PLAIN($level) }
+event-wish = Wished: { $tone } at { LEVEL($level) }
+event-wish_measured = Wished: a measured colour at { LEVEL($level) }
 event-no_shadow = No root shadow
-event-shadow = Root shadow at { PLAIN($level) }, { LENGTH($length) }, blended over { LENGTH($blend) }
+event-shadow = Root shadow at { LEVEL($level) }, { LENGTH($length) }, blended over { LENGTH($blend) }
 event-probe = { $zone }: violet shampoo took { $grab }
 event-two_shades = { $first } + { $second } { WHOLE($parts) }:{ WHOLE($rest) }
 event-toner_applied = { $zone }: toner { $formula } on, { PLAIN($minutes) } min
@@ -1212,7 +1212,7 @@ history-patch_positive = Patch test: reacted
 history-strands = { WHOLE($count) } { $count ->
         [1] strand
        *[other] strands
-    } tested, up to level { PLAIN($best) }
+    } tested, up to level { LEVEL($best) }
 
 hair_kind = { $history }, { $thickness }, porosity { $porosity }
 
@@ -1241,8 +1241,8 @@ card-wish = Wish: { $wish } ({ $tone })
 card-walls = Past the label's time: { $lanes }.
 card-lightening = Lightening
 card-strands = Strand tests
-card-level = from { PLAIN($level) }
-card-strand_reading = { PLAIN($minute) } min: { PLAIN($level) }
+card-level = from { LEVEL($level) }
+card-strand_reading = { PLAIN($minute) } min: { LEVEL($level) }
 card-bowls = Bowls
 card-toner = Toner
 card-readings = Readings
@@ -1264,7 +1264,7 @@ card_head-grams = Grams
 card_head-strand = Strand
 card_head-readings = Readings
 card_head-painted = In time
-card-level_alone = { PLAIN($level) }
+card-level_alone = { LEVEL($level) }
 card-numbered = { WHOLE($number) }  { $lane }
 card-clocks = { $on } to { $rinsed }, { $ran } (planned { $planned })
 trolley-title = Trolley sheet, { $client }
@@ -1286,14 +1286,14 @@ card-formula = { PLAIN($volume) } vol{ $applications ->
         [1] {""}
        *[other] , { WHOLE($applications) } applications
     }
-card-levels = { PLAIN($before) } → { TENTHS($level) } ({ PLAIN($target) })
-card-levels_open = { PLAIN($before) } →  ({ PLAIN($target) })
+card-levels = { LEVEL($before) } → { TENTHS($level) } ({ LEVEL($target) })
+card-levels_open = { LEVEL($before) } →  ({ LEVEL($target) })
 card-still_on = still on
 card-toner_grams = { WEIGHT($product) } + { WEIGHT($developer) }
 card-difference = Difference from the wishes { TENTHS($difference) } (CIEDE2000, mean).
 card-tone_bowl = { $at }: { $formula }, { WEIGHT_TENTHS($product) } + { WEIGHT_TENTHS($developer) }, on in this order: { $zones }; rinsed { $rinses }.
-card-reading = { $lane } { PLAIN($level) } ({ $mode })
-card-reading_at = { $lane } { PLAIN($level) } at { WHOLE($minute) } min ({ $mode })
+card-reading = { $lane } { LEVEL($level) } ({ $mode })
+card-reading_at = { $lane } { LEVEL($level) } at { WHOLE($minute) } min ({ $mode })
 card-readings_listed = { $readings }.
 card-caution = { CAPITAL($caution) }: { $by }, { $at }
 card-worked = Worked: { $said }

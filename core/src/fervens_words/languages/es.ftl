@@ -262,9 +262,9 @@ verdict_title-not_today = Hoy no
 verdict_title-never = No en seis visitas
 verdict_title-more_time = Más tiempo, o dos visitas
 verdict_title-visits = En { WHOLE($visits) } visitas
-verdict-undertone = { $zone  }: leído { PLAIN($read) }, pero { $seen  } es lo que muestra un { WHOLE($nearest) }: leer otra vez en seco.
-verdict-stays = { $lane  }, { PLAIN($start) } a { PLAIN($target) }: queda cerca de { TENTHS($level) } tras { WHOLE($visits) } visitas. Bajar el deseo.
-verdict-more_visits = { $lane  }, { PLAIN($start) } a { PLAIN($target) }: prometer { TENTHS($sure) } hoy ({ TENTHS($level) } es probable), el deseo en la visita { WHOLE($visit) }.
+verdict-undertone = { $zone  }: leído { LEVEL($read) }, pero { $seen  } es lo que muestra un { WHOLE($nearest) }: leer otra vez en seco.
+verdict-stays = { $lane  }, { LEVEL($start) } a { LEVEL($target) }: queda cerca de { TENTHS($level) } tras { WHOLE($visits) } visitas. Bajar el deseo.
+verdict-more_visits = { $lane  }, { LEVEL($start) } a { LEVEL($target) }: prometer { TENTHS($sure) } hoy ({ TENTHS($level) } es probable), el deseo en la visita { WHOLE($visit) }.
 verdict-two_rounds = Dos rondas hoy, donde la etiqueta lo permita: { $lanes  } otra vez tras el enjuague, hasta cerca de { TENTHS($level) }.
 verdict-every_zone = Cada zona llega hoy a su altura, dentro del tiempo de la etiqueta.
 verdict-unsure = { $lane  }: prometer { TENTHS($sure) }, esperar { TENTHS($likely) }. Una prueba de mechón lo acota.
@@ -284,7 +284,7 @@ verdict-tone_parts = { $parts ->
         [1] Una parte va
        *[other] { WHOLE($parts) } partes van
     } al lavacabezas como se leyeron; nada se decolora.
-verdict-deeper = { $lanes  }: { PLAIN($levels) } alturas más oscuro como mucho, lejos del cuero cabelludo si se puede.
+verdict-deeper = { $lanes  }: { LEVEL($levels) } alturas más oscuro como mucho, lejos del cuero cabelludo si se puede.
 verdict-nothing_deeper = Nada se desea más oscuro: poner una altura más baja a una zona o parte.
 verdict-strand_test = { $strands ->
         [one] Un mechón indicado
@@ -292,9 +292,9 @@ verdict-strand_test = { $strands ->
     }: prepararlos en el banco de mechones, cada uno con su oxidante; nada más se decolora.
 verdict-old_dye = El verde o azul antiguo se va en varias visitas: { $lanes  }. Lo que quede hoy se gira con un poco de rojo o rosa.
 verdict-nothing_to_lift = Ninguna zona tiene que aclarar: poner una altura más clara o pasar al matiz.
-reach-all = todas a { PLAIN($level) }
-reach-lanes = { $lanes  } a { PLAIN($level) }
-reach-many = { WHOLE($count) } zonas a { PLAIN($level) }
+reach-all = todas a { LEVEL($level) }
+reach-lanes = { $lanes  } a { LEVEL($level) }
+reach-many = { WHOLE($count) } zonas a { LEVEL($level) }
 chair_time-consultation = consulta y mezcla
 chair_time-applying = aplicación
 chair_time-between = pases al lavacabezas entre medias
@@ -313,9 +313,9 @@ order-history = el pelo ({ $history  }) resiste: primero
 order-delicate = delicado: al final y más débil
 order-usual = en el orden usual, de atrás a delante
 order-cools = se enfría al aire: primero
-kept-at_level = queda como está, en { PLAIN($level) }
+kept-at_level = queda como está, en { LEVEL($level) }
 kept-left_out = fuera, sin producto
-kept-deeper = se oscurece, a { PLAIN($level) }, con matizador
+kept-deeper = se oscurece, a { LEVEL($level) }, con matizador
 plan-meeting = { $meeting ->
         [soft] La línea es suave: difuminar el borde y mirar la unión cada 10 a 15 min.
        *[jagged] La línea es irregular: quedarse corto, seguirla pelo a pelo y mirar allí cada 10 a 15 min.
@@ -377,10 +377,10 @@ act-start = Empezar { $lane  }
 act-mix = Mezclar el bol para { $lane  }
 act-new_bowl = Bol nuevo para { $lane  }
 act-should_look = debería verse como { TENTHS($level) }, { $undertone  }
-act-target = Objetivo { PLAIN($target) }
+act-target = Objetivo { LEVEL($target) }
 act-read_again = Estas lecturas no cuadran: limpiar, secar, leer otra vez; { $seen  }
-act-read_at = Leído en { PLAIN($level) }; objetivo { PLAIN($target) }
-act-read_at_last_foils = Leído en { PLAIN($level) }; objetivo { PLAIN($target) }; últimos papeles, mirarlos primero
+act-read_at = Leído en { LEVEL($level) }; objetivo { LEVEL($target) }
+act-read_at_last_foils = Leído en { LEVEL($level) }; objetivo { LEVEL($target) }; últimos papeles, mirarlos primero
 act-bowl_is_stale = este bol tiene { WHOLE($age) } min, dura { WHOLE($life) }: lo que queda aclara menos
 act-clock_starts = { PLAIN($volume) } vol, última sección puesta: empieza su reloj
 act-to_apply = { PLAIN($volume) } vol, { WHOLE($minutes) } min de aplicación
@@ -460,8 +460,8 @@ way_tone-short = faltan { TENTHS($short) } { $short ->
 way_tone-formula = { $formula }, { WHOLE($minutes) } min, diferencia { TENTHS($away) } con el deseo
 way_again-gain = { TENTHS($level) } → cerca de { TENTHS($end) }, { WHOLE($so_far) } min de producto hasta ahora
 way_again-not_planned = no se puede planificar, { WHOLE($so_far) } min de producto hasta ahora
-way_visit-later = Matizar ya en { PLAIN($level) }; las últimas { TENTHS($short) } alturas cuando el pelo haya descansado
-way_lower-even = Toda la cabeza a { PLAIN($level) }: parejo hoy
+way_visit-later = Matizar ya en { LEVEL($level) }; las últimas { TENTHS($short) } alturas cuando el pelo haya descansado
+way_lower-even = Toda la cabeza a { LEVEL($level) }: parejo hoy
 review-read_first = Leer { $lane  }{ $more ->
         [0] {""}
        *[other] {" "}y { WHOLE($more) } más
@@ -472,8 +472,8 @@ review-on_target = Todo en el objetivo: matizar ya.
 
 ## The tone
 
-tone-counter = { CAPITAL($undertone) } en { PLAIN($level) }: { $counter  }; solo { $instead  } lo dejaría { $left  }
-tone-counter_rest = Un resto { $rest  } sobre { $undertone  } en { PLAIN($level) }: { $counter  }; solo { $instead  } lo dejaría { $left  }
+tone-counter = { CAPITAL($undertone) } en { LEVEL($level) }: { $counter  }; solo { $instead  } lo dejaría { $left  }
+tone-counter_rest = Un resto { $rest  } sobre { $undertone  } en { LEVEL($level) }: { $counter  }; solo { $instead  } lo dejaría { $left  }
 tone-empty_shelf = No hay matizador en el estante.
 gives_up-nearest = lo más cerca que llega este estante
 gives_up-apart = menos parejo, en { TENTHS($apart) }
@@ -492,8 +492,8 @@ tone_act-bowl = { $formula  }, { $parts ->
        *[other] una tras otra; la primera { WHOLE($most) } min, la última { WHOLE($least) } min
     }
 tone_act-should_look = debería verse así: { $formula  }
-would_reach-shade = { $family  }, profundidad { PLAIN($level) }, mezcla 1:{ PLAIN($parts) }, llegaría
-would_reach-lighter = ningún tono: el pelo tiene que estar en { PLAIN($level) } para eso
+would_reach-shade = { $family  }, profundidad { LEVEL($level) }, mezcla 1:{ PLAIN($parts) }, llegaría
+would_reach-lighter = ningún tono: el pelo tiene que estar en { LEVEL($level) } para eso
 would_reach-drawn_out = extraer primero el resto ({ $rest  }), entonces sí
 would_reach-nothing = ningún tono: desear otro color
 tone-much = { WEIGHT($grams) } en total, más que los 60 a 120 usuales: { WHOLE($parts) } partes de pelo largo o denso
@@ -1097,8 +1097,8 @@ event-bowl_is_on = { $bowl  }; aplicación empezada
 event-started_after = { $before  }: aplicación terminada; { $then  }
 event-started = { $zone  }: aplicación empezada, { PLAIN($volume) } vol
 event-reading = { $zone }: { $said } ({ $how })
-event-read = leído { PLAIN($level) }
-event-read_first = primeros papeles leídos { PLAIN($level) }
+event-read = leído { LEVEL($level) }
+event-read_first = primeros papeles leídos { LEVEL($level) }
 event-not_lightened = sin decolorar
 event-warmer = más cálido
 event-cooler = más frío
@@ -1120,10 +1120,10 @@ event-scalp_burns = cuero cabelludo arde
 event-developer = { $zone  }: { PLAIN($volume) } vol en su lugar
 event-again = Decolorado otra vez: { $zones  }
 event-zone_volume = { $zone  } { PLAIN($volume) } vol
-event-wish = Deseo: { $tone  } en { PLAIN($level) }
-event-wish_measured = Deseo: un color medido en { PLAIN($level) }
+event-wish = Deseo: { $tone  } en { LEVEL($level) }
+event-wish_measured = Deseo: un color medido en { LEVEL($level) }
 event-no_shadow = Sin raíz sombreada
-event-shadow = Raíz sombreada en { PLAIN($level) }, { LENGTH($length) }, difuminada en { LENGTH($blend) }
+event-shadow = Raíz sombreada en { LEVEL($level) }, { LENGTH($length) }, difuminada en { LENGTH($blend) }
 event-probe = { $zone  }: el champú violeta agarró { $grab  }
 event-two_shades = { $first } + { $second } { WHOLE($parts) }:{ WHOLE($rest) }
 event-toner_applied = { $zone  }: matizador { $formula  } puesto, { PLAIN($minutes) } min
@@ -1160,7 +1160,7 @@ history-patch_positive = Prueba de alergia: reacción
 history-strands = { WHOLE($count) } { $count ->
         [1] mechón probado
        *[other] mechones probados
-    }, hasta altura { PLAIN($best) }
+    }, hasta altura { LEVEL($best) }
 hair_kind = { $history  }, { $thickness  }, porosidad { $porosity  }
 request-form = formulario de solicitud
 request-photo = enviado por el cliente
@@ -1185,8 +1185,8 @@ card-wish = Deseo: { $wish  } ({ $tone  })
 card-walls = Pasado el tiempo de la etiqueta: { $lanes  }.
 card-lightening = Decoloración
 card-strands = Pruebas de mechón
-card-level = de { PLAIN($level) }
-card-strand_reading = { PLAIN($minute) } min: { PLAIN($level) }
+card-level = de { LEVEL($level) }
+card-strand_reading = { PLAIN($minute) } min: { LEVEL($level) }
 card-bowls = Boles
 card-toner = Matizador
 card-readings = Lecturas
@@ -1208,7 +1208,7 @@ card_head-grams = Gramos
 card_head-strand = Mechón
 card_head-readings = Lecturas
 card_head-painted = En el tiempo
-card-level_alone = { PLAIN($level) }
+card-level_alone = { LEVEL($level) }
 card-numbered = { WHOLE($number) }  { $lane }
 card-clocks = { $on } a { $rinsed }, { $ran } (previsto { $planned })
 trolley-title = Hoja del carrito, { $client }
@@ -1230,14 +1230,14 @@ card-formula = { PLAIN($volume) } vol{ $applications ->
         [1] {""}
        *[other] , { WHOLE($applications) } aplicaciones
     }
-card-levels = { PLAIN($before) } → { TENTHS($level) } ({ PLAIN($target) })
-card-levels_open = { PLAIN($before) } →  ({ PLAIN($target) })
+card-levels = { LEVEL($before) } → { TENTHS($level) } ({ LEVEL($target) })
+card-levels_open = { LEVEL($before) } →  ({ LEVEL($target) })
 card-still_on = aún puesto
 card-toner_grams = { WEIGHT($product) } + { WEIGHT($developer) }
 card-difference = Diferencia con los deseos { TENTHS($difference) } (CIEDE2000, media).
 card-tone_bowl = { $at  }: { $formula  }, { WEIGHT_TENTHS($product) } + { WEIGHT_TENTHS($developer) }, puesto en este orden: { $zones  }; enjuagado { $rinses  }.
-card-reading = { $lane } { PLAIN($level) } ({ $mode })
-card-reading_at = { $lane  } { PLAIN($level) } a los { WHOLE($minute) } min ({ $mode  })
+card-reading = { $lane } { LEVEL($level) } ({ $mode })
+card-reading_at = { $lane  } { LEVEL($level) } a los { WHOLE($minute) } min ({ $mode  })
 card-readings_listed = { $readings }.
 card-caution = { CAPITAL($caution) }: { $by }, { $at }
 card-worked = Funcionó: { $said  }

@@ -262,9 +262,9 @@ verdict_title-not_today = Pas aujourd'hui
 verdict_title-never = Pas en six visites
 verdict_title-more_time = Plus de temps, ou deux visites
 verdict_title-visits = En { WHOLE($visits) } visites
-verdict-undertone = { $zone  } : lu { PLAIN($read) }, mais { $seen  } est ce que montre un { WHOLE($nearest) } : relire à sec.
-verdict-stays = { $lane  }, { PLAIN($start) } vers { PLAIN($target) } : reste près de { TENTHS($level) } après { WHOLE($visits) } visites. Baisser le souhait.
-verdict-more_visits = { $lane  }, { PLAIN($start) } vers { PLAIN($target) } : promettre { TENTHS($sure) } aujourd'hui ({ TENTHS($level) } probable), le souhait à la visite { WHOLE($visit) }.
+verdict-undertone = { $zone  } : lu { LEVEL($read) }, mais { $seen  } est ce que montre un { WHOLE($nearest) } : relire à sec.
+verdict-stays = { $lane  }, { LEVEL($start) } vers { LEVEL($target) } : reste près de { TENTHS($level) } après { WHOLE($visits) } visites. Baisser le souhait.
+verdict-more_visits = { $lane  }, { LEVEL($start) } vers { LEVEL($target) } : promettre { TENTHS($sure) } aujourd'hui ({ TENTHS($level) } probable), le souhait à la visite { WHOLE($visit) }.
 verdict-two_rounds = Deux tours aujourd'hui, si l'étiquette l'autorise : { $lanes  } encore une fois après rinçage, vers { TENTHS($level) }.
 verdict-every_zone = Chaque zone atteint sa hauteur aujourd'hui, dans le temps de l'étiquette.
 verdict-unsure = { $lane  } : promettre { TENTHS($sure) }, espérer { TENTHS($likely) }. Un test de mèche précise.
@@ -284,7 +284,7 @@ verdict-tone_parts = { $parts ->
         [1] Une partie va
        *[other] { WHOLE($parts) } parties vont
     } au bac telles que lues ; rien n'est décoloré.
-verdict-deeper = { $lanes  } : { PLAIN($levels) } hauteurs plus foncé au plus, loin du cuir chevelu si possible.
+verdict-deeper = { $lanes  } : { LEVEL($levels) } hauteurs plus foncé au plus, loin du cuir chevelu si possible.
 verdict-nothing_deeper = Rien n'est voulu plus foncé : fixer une hauteur plus basse pour une zone ou une partie.
 verdict-strand_test = { $strands ->
         [one] Une mèche indiquée
@@ -292,9 +292,9 @@ verdict-strand_test = { $strands ->
     } : les préparer au banc des mèches, chacune avec son oxydant ; rien d'autre n'est décoloré.
 verdict-old_dye = L'ancien vert ou bleu part en plusieurs visites : { $lanes  }. Ce qui reste aujourd'hui se corrige avec un peu de rouge ou de rose.
 verdict-nothing_to_lift = Aucune zone à éclaircir : fixer une hauteur plus claire ou passer à la patine.
-reach-all = toutes vers { PLAIN($level) }
-reach-lanes = { $lanes  } vers { PLAIN($level) }
-reach-many = { WHOLE($count) } zones vers { PLAIN($level) }
+reach-all = toutes vers { LEVEL($level) }
+reach-lanes = { $lanes  } vers { LEVEL($level) }
+reach-many = { WHOLE($count) } zones vers { LEVEL($level) }
 chair_time-consultation = diagnostic et mélange
 chair_time-applying = application
 chair_time-between = passages au bac entre-temps
@@ -313,9 +313,9 @@ order-history = cheveu ({ $history  }) résistant : d'abord
 order-delicate = délicat : en dernier et plus faible
 order-usual = dans l'ordre usuel, de l'arrière à l'avant
 order-cools = refroidit à l'air : d'abord
-kept-at_level = reste tel quel, à { PLAIN($level) }
+kept-at_level = reste tel quel, à { LEVEL($level) }
 kept-left_out = laissé de côté, sans produit
-kept-deeper = à foncer, vers { PLAIN($level) }, au toner
+kept-deeper = à foncer, vers { LEVEL($level) }, au toner
 plan-meeting = { $meeting ->
         [soft] La ligne est douce : estomper le bord et regarder la jonction toutes les 10 à 15 min.
        *[jagged] La ligne est irrégulière : rester en deçà, la suivre cheveu par cheveu et regarder toutes les 10 à 15 min.
@@ -377,10 +377,10 @@ act-start = Commencer { $lane  }
 act-mix = Mélanger le bol pour { $lane  }
 act-new_bowl = Nouveau bol pour { $lane  }
 act-should_look = devrait paraître à { TENTHS($level) }, { $undertone  }
-act-target = Cible { PLAIN($target) }
+act-target = Cible { LEVEL($target) }
 act-read_again = Ces lectures ne concordent pas : essuyer, sécher, relire ; { $seen  }
-act-read_at = Lu à { PLAIN($level) } ; cible { PLAIN($target) }
-act-read_at_last_foils = Lu à { PLAIN($level) } ; cible { PLAIN($target) } ; derniers papiers, les regarder d'abord
+act-read_at = Lu à { LEVEL($level) } ; cible { LEVEL($target) }
+act-read_at_last_foils = Lu à { LEVEL($level) } ; cible { LEVEL($target) } ; derniers papiers, les regarder d'abord
 act-bowl_is_stale = ce bol a { WHOLE($age) } min, sa durée est { WHOLE($life) } : ce qui reste éclaircit moins
 act-clock_starts = { PLAIN($volume) } vol, dernière section posée : son temps part
 act-to_apply = { PLAIN($volume) } vol, { WHOLE($minutes) } min d'application
@@ -460,8 +460,8 @@ way_tone-short = { TENTHS($short) } { $short ->
 way_tone-formula = { $formula }, { WHOLE($minutes) } min, écart { TENTHS($away) } au souhait
 way_again-gain = { TENTHS($level) } → environ { TENTHS($end) }, { WHOLE($so_far) } min de produit jusqu'ici
 way_again-not_planned = impossible à planifier, { WHOLE($so_far) } min de produit jusqu'ici
-way_visit-later = Patiner à { PLAIN($level) } maintenant ; les { TENTHS($short) } dernières hauteurs quand le cheveu aura reposé
-way_lower-even = Toute la tête à { PLAIN($level) } : uniforme aujourd'hui
+way_visit-later = Patiner à { LEVEL($level) } maintenant ; les { TENTHS($short) } dernières hauteurs quand le cheveu aura reposé
+way_lower-even = Toute la tête à { LEVEL($level) } : uniforme aujourd'hui
 review-read_first = Lire { $lane  }{ $more ->
         [0] {""}
        *[other] {" "}et { WHOLE($more) } de plus
@@ -472,8 +472,8 @@ review-on_target = Tout est sur la cible : patiner maintenant.
 
 ## The tone
 
-tone-counter = { CAPITAL($undertone) } à { PLAIN($level) } : { $counter  } ; { $instead  } seul le laisserait { $left  }
-tone-counter_rest = Un reste { $rest  } sur { $undertone  } à { PLAIN($level) } : { $counter  } ; { $instead  } seul le laisserait { $left  }
+tone-counter = { CAPITAL($undertone) } à { LEVEL($level) } : { $counter  } ; { $instead  } seul le laisserait { $left  }
+tone-counter_rest = Un reste { $rest  } sur { $undertone  } à { LEVEL($level) } : { $counter  } ; { $instead  } seul le laisserait { $left  }
 tone-empty_shelf = Aucun toner sur l'étagère.
 gives_up-nearest = le plus proche avec cette étagère
 gives_up-apart = moins uniforme, de { TENTHS($apart) }
@@ -492,8 +492,8 @@ tone_act-bowl = { $formula  }, { $parts ->
        *[other] l'une après l'autre ; la première { WHOLE($most) } min, la dernière { WHOLE($least) } min
     }
 tone_act-should_look = devrait ressembler à ceci : { $formula  }
-would_reach-shade = { $family  }, profondeur { PLAIN($level) }, mélange 1:{ PLAIN($parts) }, l'atteindrait
-would_reach-lighter = aucune nuance : le cheveu doit être à { PLAIN($level) } pour cela
+would_reach-shade = { $family  }, profondeur { LEVEL($level) }, mélange 1:{ PLAIN($parts) }, l'atteindrait
+would_reach-lighter = aucune nuance : le cheveu doit être à { LEVEL($level) } pour cela
 would_reach-drawn_out = extraire d'abord le reste ({ $rest  }), alors oui
 would_reach-nothing = aucune nuance : souhaiter une autre couleur
 tone-much = { WEIGHT($grams) } en tout, plus que les 60 à 120 habituels : { WHOLE($parts) } parties de cheveux longs ou denses
@@ -1097,8 +1097,8 @@ event-bowl_is_on = { $bowl  } ; application commencée
 event-started_after = { $before  } : application terminée ; { $then  }
 event-started = { $zone  } : application commencée, { PLAIN($volume) } vol
 event-reading = { $zone }: { $said } ({ $how })
-event-read = lu { PLAIN($level) }
-event-read_first = premiers papiers lus { PLAIN($level) }
+event-read = lu { LEVEL($level) }
+event-read_first = premiers papiers lus { LEVEL($level) }
 event-not_lightened = non décoloré
 event-warmer = plus chaud
 event-cooler = plus froid
@@ -1120,10 +1120,10 @@ event-scalp_burns = cuir chevelu brûle
 event-developer = { $zone  } : { PLAIN($volume) } vol à la place
 event-again = Décoloré à nouveau : { $zones  }
 event-zone_volume = { $zone  } { PLAIN($volume) } vol
-event-wish = Souhait : { $tone  } à { PLAIN($level) }
-event-wish_measured = Souhait : une couleur mesurée à { PLAIN($level) }
+event-wish = Souhait : { $tone  } à { LEVEL($level) }
+event-wish_measured = Souhait : une couleur mesurée à { LEVEL($level) }
 event-no_shadow = Pas de racine ombrée
-event-shadow = Racine ombrée à { PLAIN($level) }, { LENGTH($length) }, fondue sur { LENGTH($blend) }
+event-shadow = Racine ombrée à { LEVEL($level) }, { LENGTH($length) }, fondue sur { LENGTH($blend) }
 event-probe = { $zone  } : le shampooing violet a pris { $grab  }
 event-two_shades = { $first } + { $second } { WHOLE($parts) }:{ WHOLE($rest) }
 event-toner_applied = { $zone  } : toner { $formula  } posé, { PLAIN($minutes) } min
@@ -1160,7 +1160,7 @@ history-patch_positive = Test cutané : réaction
 history-strands = { WHOLE($count) } { $count ->
         [1] mèche testée
        *[other] mèches testées
-    }, jusqu'à la hauteur { PLAIN($best) }
+    }, jusqu'à la hauteur { LEVEL($best) }
 hair_kind = { $history  }, { $thickness  }, porosité { $porosity  }
 request-form = formulaire de demande
 request-photo = envoyé par le client
@@ -1185,8 +1185,8 @@ card-wish = Souhait : { $wish  } ({ $tone  })
 card-walls = Au-delà du temps de l'étiquette : { $lanes  }.
 card-lightening = Décoloration
 card-strands = Tests de mèche
-card-level = de { PLAIN($level) }
-card-strand_reading = { PLAIN($minute) } min : { PLAIN($level) }
+card-level = de { LEVEL($level) }
+card-strand_reading = { PLAIN($minute) } min : { LEVEL($level) }
 card-bowls = Bols
 card-toner = Toner
 card-readings = Lectures
@@ -1208,7 +1208,7 @@ card_head-grams = Grammes
 card_head-strand = Mèche
 card_head-readings = Lectures
 card_head-painted = Dans le temps
-card-level_alone = { PLAIN($level) }
+card-level_alone = { LEVEL($level) }
 card-numbered = { WHOLE($number) }  { $lane }
 card-clocks = { $on } à { $rinsed }, { $ran } (prévu { $planned })
 trolley-title = Feuille de chariot, { $client }
@@ -1230,14 +1230,14 @@ card-formula = { PLAIN($volume) } vol{ $applications ->
         [1] {""}
        *[other] , { WHOLE($applications) } applications
     }
-card-levels = { PLAIN($before) } → { TENTHS($level) } ({ PLAIN($target) })
-card-levels_open = { PLAIN($before) } →  ({ PLAIN($target) })
+card-levels = { LEVEL($before) } → { TENTHS($level) } ({ LEVEL($target) })
+card-levels_open = { LEVEL($before) } →  ({ LEVEL($target) })
 card-still_on = encore posé
 card-toner_grams = { WEIGHT($product) } + { WEIGHT($developer) }
 card-difference = Écart aux souhaits { TENTHS($difference) } (CIEDE2000, moyenne).
 card-tone_bowl = { $at  } : { $formula  }, { WEIGHT_TENTHS($product) } + { WEIGHT_TENTHS($developer) }, posé dans cet ordre : { $zones  } ; rincé { $rinses  }.
-card-reading = { $lane } { PLAIN($level) } ({ $mode })
-card-reading_at = { $lane  } { PLAIN($level) } à { WHOLE($minute) } min ({ $mode  })
+card-reading = { $lane } { LEVEL($level) } ({ $mode })
+card-reading_at = { $lane  } { LEVEL($level) } à { WHOLE($minute) } min ({ $mode  })
 card-readings_listed = { $readings }.
 card-caution = { CAPITAL($caution) }: { $by }, { $at }
 card-worked = Réussi : { $said  }
