@@ -55,6 +55,7 @@ def test_the_next_visit_follows_from_how_it_ended(owner):
     today = timezone.localdate()
     assert 20 <= (dt.date.fromisoformat(found["proposal"]["on"]) - today).days <= 30
     assert found["proposal"]["expected_min"] > 60
+    assert found["visits_left"] == 0  # all came to the wish: the roots of next month are not still owed
     assert "no violet" in found["proposal"]["reminder"]
     assert found["booked"] == []
     short = run(owner, levels=(8, 6), client=owner.post("/clients", {"name": "Short"}, 201))

@@ -144,8 +144,17 @@ def expected_min(row: Service, zones: tuple[Zone, ...]) -> float | None:
         return None
 
 
+def _is_short(filed: Filed) -> bool:
+    return any(x.level is not None and x.target - x.level > ON_TARGET_LEVELS for x in filed.lanes)
+
+
 def visits_left(row: Service) -> int | None:
-    """Visits a filed service's head still takes to its wish, from six weeks on; None when six do not do it."""
+    """Visits a filed service's head still takes to its wish, from six weeks on; None when six do not do it.
+
+    None are left where every lane came to its wish: what grows by then is kept up, not still owed.
+    """
+    if not _is_short(summary_of(row)):
+        return 0
     at = row.starts_at + dt.timedelta(days=REST_DAYS)
     try:
         request = _request(row, zones_on(row, summary_of(row), at))
@@ -159,8 +168,7 @@ def propose_next(row: Service) -> NextVisit:
     if row.step != Step.RECORD.value:
         raise ConflictError("not_filed.next")
     summary = summary_of(row)
-    lanes = summary.lanes
-    is_short = any(x.level is not None and x.target - x.level > ON_TARGET_LEVELS for x in lanes)
+    is_short = _is_short(summary)
     rested = zones_on(row, summary, row.starts_at + dt.timedelta(days=REST_DAYS))
     has_roots = has_regrowth(rested) and not row.client.is_hair_piece
     is_strand_test = row.kind == ServiceKind.STRAND_TEST.value
