@@ -2,6 +2,7 @@
 
 from dataclasses import replace
 
+import numpy as np
 import pytest
 from make import POWDER, at, event, zone
 from told import refused
@@ -115,6 +116,19 @@ def test_unread_lane_is_painted_as_the_model_says():
     assert lane.hex_target == hair_hex(3.0, [8.0])[0]
     assert lane.level_now.likely == pytest.approx(float(level_at(20, start_level=3.0, volume_strength=22.0)), abs=0.1)
     assert [c.level for c in lane.crossings][:4] == [4, 5, 6, 7]
+
+
+def test_fibres_of_a_lane_lie_about_what_is_read_there():
+    lane = board(BACK_ON, 29).lanes[0]
+    assert [lane.fibres[0].minute, lane.fibres[-1].minute] == [lane.curve[0].minute, lane.curve[-1].minute]
+    grey = [sum(int(x[i : i + 2], 16) for i in (1, 3, 5)) for x in (p.hex for p in lane.curve)]
+    for fibre in lane.fibres:
+        body = np.interp(fibre.minute, [p.minute for p in lane.curve], grey)
+        told = (fibre.shade, fibre.light, fibre.sheen)
+        shade, light, sheen = (sum(int(x[i : i + 2], 16) for i in (1, 3, 5)) for x in told)
+        assert shade < body < light < sheen
+        # as much darker as lighter: from afar the lane is still the colour to read by
+        assert (shade + light) / 2 == pytest.approx(body, rel=0.06)
 
 
 def test_a_reading_in_one_zone_moves_the_other():

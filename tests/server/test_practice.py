@@ -202,6 +202,7 @@ def test_help_is_taken_out_of_the_board_not_hidden_by_the_page(technician, help)
     assert (lane["advice"] is None) is (help != "full")
     assert (lane["window_min"]["likely"] is None) is (help != "full")
     assert (len({p["hex"] for p in lane["curve"]}) == 1) is (help == "clocks")
+    assert (lane["fibres"] == []) is (help == "clocks")
     assert ("read" in codes) is (help == "full")
     assert "mix" in codes
     assert lane["wall_min"] > 40

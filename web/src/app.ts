@@ -4,7 +4,7 @@ import { QueryClient, VueQueryPlugin } from '@tanstack/vue-query'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
-import { isWorthAsking } from './api/client'
+import { isWorthAsking, ownBuild } from './api/client'
 import { KEPT_MS, queries } from './api/queries'
 import { keepFocus } from './lib/focus'
 import { i18n } from './lib/i18n'
@@ -28,6 +28,7 @@ const [, restored] = persistQueryClient({
   queryClient: client as never,
   persister: createSyncStoragePersister({ storage: window.localStorage, key: 'fervens.kept', throttleTime: 500 }),
   maxAge: KEPT_MS,
+  buster: ownBuild(), // what an older page kept may lack what this one draws
   dehydrateOptions: {
     shouldDehydrateQuery: (query) =>
       KEPT.includes(String(query.queryKey[0])) && query.state.status === 'success' && !isNobody(query.state.data),

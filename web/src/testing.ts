@@ -48,6 +48,10 @@ export const lane = (more: Partial<Schemas['Lane']> = {}): Schemas['Lane'] => ({
   started_at: at(0),
   zero_at: at(6),
   is_forecast: false,
+  fibres: [
+    { minute: 0, shade: '#302010', light: '#604020', sheen: '#706050' },
+    { minute: 44, shade: '#a08050', light: '#e0c090', sheen: '#f0e0c0' },
+  ],
   wall_min: 44,
   end_min: 44,
   window_min: { early: 20, likely: 26, late: 38 },

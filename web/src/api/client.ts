@@ -19,7 +19,7 @@ const PASSING = new Set([0, 502, 503, 504])
 export const isWorthAsking = (error: unknown) => !(error instanceof ApiError) || PASSING.has(error.problem.status)
 
 /** The build of this page, and of the one its server has by now. */
-const ownBuild = () => document.querySelector('meta[name="fervens-build"]')?.getAttribute('content') ?? ''
+export const ownBuild = () => document.querySelector('meta[name="fervens-build"]')?.getAttribute('content') ?? ''
 let serversBuild = ''
 /** Whether the server has a newer page than this one: then it may refuse what this page says. */
 export const isOutdated = () => serversBuild !== '' && ownBuild() !== '' && serversBuild !== ownBuild()

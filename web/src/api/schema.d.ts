@@ -4529,6 +4529,20 @@ export interface components {
          */
         Ending: "rinsed" | "wiped" | "dried";
         /**
+         * FibrePoint
+         * @description How the fibres of a lane look at a minute: those in the shade of others, on top, and where they shine.
+         */
+        FibrePoint: {
+            /** Minute */
+            minute: number;
+            /** Shade */
+            shade: string;
+            /** Light */
+            light: string;
+            /** Sheen */
+            sheen: string;
+        };
+        /**
          * Fill
          * @description A lane that is filled from a bowl.
          *
@@ -4662,6 +4676,8 @@ export interface components {
             note: string;
             /** Curve */
             curve: components["schemas"]["CurvePoint"][];
+            /** Fibres */
+            fibres: components["schemas"]["FibrePoint"][];
             /** Crossings */
             crossings: components["schemas"]["Crossing"][];
         };
@@ -5283,6 +5299,8 @@ export interface components {
             undertone_now: components["schemas"]["Undertone"];
             /** Curve */
             curve: components["schemas"]["CurvePoint"][];
+            /** Fibres */
+            fibres: components["schemas"]["FibrePoint"][];
             /** Crossings */
             crossings: components["schemas"]["Crossing"][];
             /** Readings */
@@ -7957,6 +7975,8 @@ export interface components {
             contact_volume_min: number;
             /** Truth */
             truth: components["schemas"]["CurvePoint"][];
+            /** Fibres */
+            fibres: components["schemas"]["FibrePoint"][];
             /** Expected */
             expected: components["schemas"]["CurvePoint"][];
         };

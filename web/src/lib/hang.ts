@@ -141,6 +141,6 @@ export function strandFibres(seed: number, width: number): StrandFibre[] {
   return Array.from({ length: count }, (_, i) => {
     const aside = ((i + 0.5) / count - 0.5) * 0.96 + (next() - 0.5) * 0.03
     const draw = next()
-    return { aside, short: next() * 11 - 4, tone: draw < 0.3 ? 'shade' : draw > 0.78 ? 'sheen' : 'body' }
+    return { aside, short: next() * 11 - 4, tone: draw < 0.3 ? 'shade' : draw > 0.74 ? 'sheen' : 'body' }
   })
 }

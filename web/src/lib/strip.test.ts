@@ -1,5 +1,16 @@
 import { describe, expect, it } from 'vitest'
-import { strandAxes, clampPercent, gradient, inkOn, likelyAt, pointAt, ticks, toMinute, toPercent } from './strip'
+import {
+  strandAxes,
+  clampPercent,
+  gradient,
+  inkOn,
+  laidFibres,
+  likelyAt,
+  pointAt,
+  ticks,
+  toMinute,
+  toPercent,
+} from './strip'
 
 const point = (minute: number, level: number, hex: string) => ({
   minute,
@@ -15,6 +26,13 @@ describe('painting a strip', () => {
     expect(gradient(curve)).toBe('linear-gradient(to right, #402010 0.00%, #704020 33.33%, #a08050 100.00%)')
     expect(gradient([])).toBe('none')
     expect(gradient(curve.slice(0, 1))).toBe('linear-gradient(#402010, #402010)')
+  })
+  it('lays as many fibres in the shade as in the light, the same for the same seed', () => {
+    const laid = laidFibres(3, 8)
+    expect(laid.filter((f) => f.kind === 'shade')).toHaveLength(4)
+    expect(laid.flatMap((f) => f.y).every((y) => y > 0 && y < 1)).toBe(true)
+    expect(laidFibres(3, 8)).toEqual(laid)
+    expect(laidFibres(4, 8)).not.toEqual(laid)
   })
   it('interpolates the level between the points it was given, and holds the ends', () => {
     expect(likelyAt(curve, 0.5)).toBeCloseTo(4.5)

@@ -1,4 +1,6 @@
 /** Painting a strip from a curve the server computed; here is only interpolation between its points. */
+import { chance } from './fibres'
+
 export interface PaintPoint {
   minute: number
   hex: string
@@ -19,6 +21,28 @@ export function gradient(points: readonly PaintPoint[]): string {
   if (span <= 0) return `linear-gradient(${first.hex}, ${first.hex})`
   const stops = points.map((p) => `${p.hex} ${(((p.minute - first.minute) / span) * 100).toFixed(2)}%`)
   return `linear-gradient(to right, ${stops.join(', ')})`
+}
+
+/** How fibres look along a lane, where the core says so. */
+export interface FibrePoint {
+  minute: number
+  shade: string
+  light: string
+  sheen: string
+}
+export interface LaidFibre {
+  /** Across the lane, 0 to 1, at its scalp end, twice along it, and at its tip. */
+  y: readonly [number, number, number, number]
+  kind: 'shade' | 'light'
+}
+/** The fibres that show on a lane, as many in the shade as in the light: in all it looks like its body. */
+export function laidFibres(seed: number, count: number): LaidFibre[] {
+  const next = chance(seed)
+  return Array.from({ length: count }, (_, i) => {
+    const y = (i + 0.5) / count
+    const off = () => Math.min(Math.max(y + (next() - 0.5) * 0.06, 0.02), 0.98)
+    return { y: [off(), off(), off(), off()], kind: i % 2 ? 'light' : 'shade' }
+  })
 }
 
 /** The point at a minute: levels interpolated, colour of the nearest point; ends held. */

@@ -79,6 +79,7 @@ const check = computed(() =>
       :axis="axis"
       :zero="zero"
       :points="lane.curve"
+      :fibres="lane.fibres"
       :apply-from="applyFrom"
       :end="zero + lane.end_min"
       :now="now"

@@ -36,6 +36,15 @@ const hung = computed(() =>
 const fibres = computed(
   () => new Map(props.lanes.map((l) => [l.key, strandFibres(props.numbers.get(l.key) ?? 0, hung.value.strandWidth)])),
 )
+const gradientId = (key: string) => `hang-${uid}-${key.replace(/[^\w-]/g, '_')}`
+/** What fibres in the shade and on top are drawn with: as they change along the strand, or as they are once rinsed. */
+const fibreStroke = (lane: Schemas['Lane'], isRinsed: boolean) => {
+  const last = lane.fibres[lane.fibres.length - 1]
+  if (!last) return { shade: 'none', sheen: 'none' }
+  if (isRinsed) return last
+  const id = gradientId(lane.key)
+  return { shade: `url(#${id}-shade)`, sheen: `url(#${id}-sheen)` }
+}
 /** A strand as it hangs now: heights on the page of its moments. */
 const strandOf = ({ lane, x, width }: Column<Schemas['Lane']>) => {
   const h = hung.value
@@ -77,10 +86,13 @@ const strandOf = ({ lane, x, width }: Column<Schemas['Lane']>) => {
     isRinsed,
     isDue: props.urgentKey === lane.key,
     isOver: isOn && !isRinsed && since > lane.wall_min,
+    first: first?.minute ?? 0,
+    span,
     from: at(first?.minute ?? 0),
     to: at(last?.minute ?? 1),
     stops,
     beads,
+    fibre: fibreStroke(lane, isRinsed),
     window:
       isRinsed || early === null || early > lane.wall_min
         ? null
@@ -125,7 +137,6 @@ const scale = computed(() =>
     .map((minute) => ({ minute, y: heightAt(hung.value, minute, 0) }))
     .filter((s) => s.y > hung.value.fall - 2),
 )
-const gradientId = (key: string) => `hang-${uid}-${key.replace(/[^\w-]/g, '_')}`
 const isTight = computed(() => (hung.value.columns[0]?.width ?? 0) < 68)
 </script>
 
@@ -153,6 +164,25 @@ const isTight = computed(() => (hung.value.columns[0]?.width ?? 0) < 68)
         >
           <stop v-for="(stop, i) in s.stops" :key="i" :offset="stop.at" :stop-color="stop.hex" />
         </linearGradient>
+        <template v-for="s in strands" :key="s.lane.key">
+          <linearGradient
+            v-for="kind in s.isRinsed ? [] : (['shade', 'sheen'] as const)"
+            :id="`${gradientId(s.lane.key)}-${kind}`"
+            :key="kind"
+            gradientUnits="userSpaceOnUse"
+            x1="0"
+            x2="0"
+            :y1="s.from"
+            :y2="s.to"
+          >
+            <stop
+              v-for="f in s.lane.fibres"
+              :key="f.minute"
+              :offset="(f.minute - s.first) / Math.max(s.span, 0.01)"
+              :stop-color="f[kind]"
+            />
+          </linearGradient>
+        </template>
       </defs>
       <!-- the line on which all are to be ready, and the minutes before it -->
       <g v-if="!isNarrow" class="num fill-soft text-[13px]" aria-hidden="true">
@@ -203,8 +233,8 @@ const isTight = computed(() => (hung.value.columns[0]?.width ?? 0) < 68)
             <path
               v-if="f.tone !== 'body'"
               :d="fibre(hung, s.x, f.aside, s.isRinsed ? s.tip : s.tip - f.short - 2)"
-              :stroke="f.tone === 'shade' ? '#000' : '#fff'"
-              :opacity="f.tone === 'shade' ? 0.22 : 0.16"
+              :stroke="s.fibre[f.tone]"
+              opacity="0.6"
             />
           </template>
         </g>

@@ -317,6 +317,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
           :axis="axis"
           :zero="lane.end_min"
           :points="lane.curve"
+          :fibres="lane.fibres"
           :apply-from="lane.start_min"
           :end="lane.wall_min"
           :now="lane.rinse_min"

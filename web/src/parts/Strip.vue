@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useMeasured } from '../lib/measured'
 import { computed, ref } from 'vue'
-import { type Axis, clampPercent, gradient, inkOn, type LevelPoint, toPercent } from '../lib/strip'
+import { type Axis, clampPercent, type FibrePoint, gradient, inkOn, type LevelPoint, toPercent } from '../lib/strip'
+import StripFibres from './StripFibres.vue'
 import { levelText } from '../lib/time'
 
 /**
@@ -24,6 +25,8 @@ const props = defineProps<{
   hasNowLine?: boolean
   isRinsed?: boolean
   label: string
+  /** How its fibres look: with them it is hair, without a colour. */
+  fibres?: readonly FibrePoint[]
 }>()
 
 const x = (minute: number) => clampPercent(toPercent(props.axis, minute))
@@ -44,6 +47,11 @@ const paint = (from: number, to: number) => {
     backgroundPosition: span - width < 0.01 ? '0 0' : `${((a - props.zero) / (span - width)) * 100}% 0`,
   }
 }
+/** Which of the curve's own minutes a part shows. */
+const stretch = (to: number) => ({
+  from: Math.max(props.axis.from - props.zero, 0),
+  to: Math.min(to, props.axis.to) - props.zero,
+})
 const livedTo = computed(() =>
   props.now === null || props.isForecast ? props.zero : Math.min(props.now, shownEnd.value),
 )
@@ -81,8 +89,12 @@ const isOn = (minute: number) => minute >= props.axis.from && minute <= props.ax
       class="absolute top-[36%] bottom-[38%] rounded-e-[2px]"
       :class="{ 'opacity-75': isForecast }"
       :style="paint(zero, shownEnd)"
-    />
-    <div v-if="livedTo > zero" class="absolute top-[11px] bottom-[13px] rounded-[2px]" :style="paint(zero, livedTo)" />
+    >
+      <StripFibres v-if="fibres?.length" :fibres="fibres" :count="4" :seed="points.length" v-bind="stretch(shownEnd)" />
+    </div>
+    <div v-if="livedTo > zero" class="absolute top-[11px] bottom-[13px] rounded-[2px]" :style="paint(zero, livedTo)">
+      <StripFibres v-if="fibres?.length" :fibres="fibres" :count="8" :seed="points.length" v-bind="stretch(livedTo)" />
+    </div>
 
     <template v-if="windowBox && !isRinsed">
       <div

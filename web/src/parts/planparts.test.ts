@@ -40,6 +40,7 @@ const aim = (name: Schemas['Aim'], more: Partial<Schemas['AimOut']> = {}): Schem
 })
 const lane = (key: string, visit: number, more: Partial<Schemas['PlanLane']> = {}): Schemas['PlanLane'] => ({
   key,
+  fibres: [],
   zone_key: key.split('.')[0] ?? key,
   part: 'whole',
   name: key,

@@ -187,6 +187,7 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
               :axis="axis"
               :zero="lane.zero_min"
               :points="lane.truth"
+              :fibres="lane.fibres"
               :apply-from="lane.start_min"
               :end="lane.zero_min + (lane.minutes ?? lane.wall_min)"
               :now="lane.zero_min + (lane.minutes ?? lane.wall_min)"

@@ -11,6 +11,7 @@ import LadderField from '../parts/LadderField.vue'
 import AimCards from '../parts/AimCards.vue'
 import MixingList from '../parts/MixingList.vue'
 import PlanLanes from '../parts/PlanLanes.vue'
+import PlanSays from '../parts/PlanSays.vue'
 import PlanSettings from '../parts/PlanSettings.vue'
 import PlanTools from '../parts/PlanTools.vue'
 import PlanVersions from '../parts/PlanVersions.vue'
@@ -42,41 +43,6 @@ watch(saved.data, (p) => p && plan.accept(p), { immediate: true })
 const lanes = computed(() => shown.value?.lanes ?? [])
 const lightener = computed(() => shelf.data.value?.lighteners.find((l) => l.key === choice.value.lightener_key))
 const short = computed(() => lanes.value.filter((l) => l.reason))
-/** What is said of several lanes alike, once, with their names. */
-const grouped = (said: readonly { text: string; name: string }[]) => {
-  const by = new Map<string, string[]>()
-  for (const x of said) if (x.text) by.set(x.text, [...(by.get(x.text) ?? []), x.name])
-  const few = (names: string[]) =>
-    names.length > 4
-      ? $t('plan.andMore', { names: names.slice(0, 3).join(', '), count: names.length - 3 })
-      : names.join(', ')
-  return [...by].map(([text, names]) => ({ text, names: few(names) }))
-}
-const shorts = computed(() =>
-  grouped(
-    short.value.map((l) => ({
-      text: $t('plan.of', {
-        level_at_rinse: fixed(l.level_at_rinse, 1),
-        target_level: levelText(l.target_level),
-        reason: l.reason,
-      }),
-      name: l.name,
-    })),
-  ),
-)
-const notes = computed(() => grouped(lanes.value.map((l) => ({ text: l.note, name: l.name }))))
-/** What no product goes on, and why: said, so that it is a choice and not an oversight. */
-const kept = computed(() => grouped((shown.value?.kept ?? []).map((k) => ({ text: k.reason, name: k.name }))))
-const isUsualOrder = computed(() => {
-  const wanted = shown.value?.proposed_order.map((p) => p.key) ?? []
-  return wanted.join() === choice.value.order?.join()
-})
-const orderReasons = computed(() =>
-  (shown.value?.proposed_order ?? [])
-    .filter((p) => !p.is_usual && lanes.value.some((l) => l.zone_key === p.key))
-    .map((p) => `${shown.value?.zone_names[p.key]}: ${p.reason}`),
-)
-
 const LEFT_ASIDE = new Set(['volumes', 'minutes', 'visits', 'visit_mins', 'aim', 'toner_key'])
 /** The aims, asked for anew whenever what they rest on has changed. */
 const aimKey = computed(() => {
@@ -175,7 +141,7 @@ const printZoom = computed(() => {
     p.lanes.length * 50 +
     p.visits.length * 6 +
     p.bowls.length * 27 +
-    (short.value.length + notes.value.length) * 46
+    (short.value.length + new Set(p.lanes.map((l) => l.note).filter(Boolean)).size) * 46
   return Math.min(0.76, 1020 / height)
 })
 watch(printZoom, (zoom) => document.documentElement.style.setProperty('--print-zoom', fixed(zoom, 3)), {
@@ -380,77 +346,7 @@ const print = () => window.print()
         />
       </template>
 
-      <ul
-        v-if="
-          short.length ||
-          shown.again.length ||
-          shown.left_out.length ||
-          kept.length ||
-          notes.length ||
-          orderReasons.length
-        "
-        class="mt-3 flex flex-col gap-1.5 text-[15px]"
-      >
-        <li
-          v-if="shown.again.length"
-          class="rounded-[5px] border-s-[8px] border-ink bg-panel px-4 py-1.5"
-          data-testid="again"
-        >
-          <i18n-t keypath="plan.lastRinseAfterMinThe" scope="global"
-            ><template #again>{{
-              shown.again
-                .map((l) =>
-                  $t('plan.withVol', {
-                    name: l.name,
-                    start_level: fixed(l.start_level, 1),
-                    level_at_rinse: fixed(l.level_at_rinse, 1),
-                    volume_strength: levelText(l.volume_strength),
-                  }),
-                )
-                .join(', ')
-            }}</template
-            ><template #last_rinse>{{ duration(shown.last_rinse_min) }}</template
-            ><template #part1
-              ><strong>{{ $t('plan.aSecondRoundTodayWhere') }}</strong></template
-            ></i18n-t
-          >
-        </li>
-        <li v-for="s in shorts" :key="s.text" class="rounded-[5px] border-s-[8px] border-ink bg-panel px-4 py-1.5">
-          <i18n-t keypath="plan.to" scope="global"
-            ><template #text>{{ s.text }}</template
-            ><template #names
-              ><strong>{{ s.names }}</strong></template
-            ></i18n-t
-          >
-        </li>
-        <li
-          v-for="lane in shown.left_out"
-          :key="lane.key"
-          class="rounded-[5px] border-s-[8px] border-stop bg-panel px-4 py-1.5"
-        >
-          <i18n-t keypath="plan.isLeftOut" scope="global"
-            ><template #reason>{{ lane.reason }}</template
-            ><template #name
-              ><strong>{{ lane.name }}</strong></template
-            ></i18n-t
-          >
-        </li>
-        <li
-          v-for="k in kept"
-          :key="k.text"
-          class="rounded-[5px] border-s-[8px] border-line bg-panel px-4 py-1.5"
-          data-testid="kept"
-        >
-          <strong>{{ k.names }}</strong>: {{ k.text }}
-        </li>
-        <li v-if="orderReasons.length" class="rounded-[5px] border-s-[8px] border-line bg-panel px-4 py-1.5">
-          <strong>{{ isUsualOrder ? $t('plan.orderAsProposed') : $t('plan.notTheOrderProposed') }}</strong>
-          {{ orderReasons.join('; ') }}.
-        </li>
-        <li v-for="n in notes" :key="n.text" class="rounded-[5px] border-s-[8px] border-line bg-panel px-4 py-1.5">
-          <strong>{{ n.names }}.</strong> {{ n.text }}
-        </li>
-      </ul>
+      <PlanSays class="mt-3" :plan="shown" :order="choice.order ?? []" />
 
       <MixingList class="mt-4" :plan="shown" :zero="zero" :is-running="Boolean(started?.length)">
         <button type="button" class="btn no-print" @click="print">{{ $t('plan.printForTheTrolley') }}</button>

@@ -238,6 +238,7 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
               :axis="axis"
               :zero="zeroOf(lane.zero_at)"
               :points="lane.curve"
+              :fibres="lane.fibres"
               :apply-from="zeroOf(lane.started_at)"
               :end="zeroOf(lane.zero_at) + lane.end_min"
               :now="axis.to"

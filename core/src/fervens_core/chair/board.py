@@ -31,10 +31,12 @@ from fervens_core.chair.lanes import (
 from fervens_core.chair.paint import (
     Crossing,
     CurvePoint,
+    FibrePoint,
     LevelBand,
     Window,
     crossings,
     curve_points,
+    fibre_points,
     minute_grid,
     window_of,
 )
@@ -110,6 +112,7 @@ class Lane:
     hex_target: str
     undertone_now: Undertone
     curve: tuple[CurvePoint, ...]
+    fibres: tuple[FibrePoint, ...]
     crossings: tuple[Crossing, ...]
     readings: tuple[BoardReading, ...]
     rinsed_min: float | None
@@ -301,6 +304,7 @@ def _board_lane(chair: Chair, index: int, times: LaneTimes, belief: Belief, *, i
         hex_target=colours[n + 2],
         undertone_now=undertone(level_now),
         curve=curve_points(grid, bands[:, :n], colours[:n]),
+        fibres=fibre_points(zone.hair.colour_start, grid, likely[:n]),
         crossings=crossings(zone.hair.start_level, grid, likely[:n]),
         readings=tuple(_board_reading(r, times.zero, h) for r, h in zip(shown, colours[n + 3 :], strict=True)),
         rinsed_min=rinsed,

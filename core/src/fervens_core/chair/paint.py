@@ -8,7 +8,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from fervens_core.base import Floats
-from fervens_core.colour import hair_lab, seen_hexes
+from fervens_core.colour import fibre_hexes, hair_lab, seen_hexes
 from fervens_core.planning import Plan
 
 
@@ -21,6 +21,16 @@ class CurvePoint:
     level_likely: float
     level_fast: float
     hex: str
+
+
+@dataclass(frozen=True, slots=True)
+class FibrePoint:
+    """How the fibres of a lane look at a minute: those in the shade of others, on top, and where they shine."""
+
+    minute: float
+    shade: str
+    light: str
+    sheen: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -74,6 +84,21 @@ def curve_points(minutes: Floats, bands: Floats, colours: list[str]) -> tuple[Cu
     )
 
 
+FIBRE_POINTS = 7
+"""So many places along a lane's minutes tell how its fibres look; between them they are painted over."""
+
+
+def fibre_points(start_level: float, minutes: Floats, likely: Floats) -> tuple[FibrePoint, ...]:
+    """Fibres of a lane along its minutes (m,), the first and the last among them.
+
+    Args:
+        start_level: what the hair's colour begins from. likely: levels (m,).
+    """
+    at = np.linspace(minutes[0], minutes[-1], FIBRE_POINTS)
+    colours = fibre_hexes(start_level, np.interp(at, minutes, likely))
+    return tuple(FibrePoint(*told) for told in zip(np.round(at, 3).tolist(), *colours, strict=True))
+
+
 def crossings(start_level: float, minutes: Floats, likely: Floats) -> tuple[Crossing, ...]:
     """Whole levels above the start that the likely curve passes, with their minute."""
     found = []
@@ -84,13 +109,20 @@ def crossings(start_level: float, minutes: Floats, likely: Floats) -> tuple[Cros
     return tuple(found)
 
 
-def paint_plan(plan: Plan) -> tuple[tuple[tuple[CurvePoint, ...], tuple[Crossing, ...]], ...]:
-    """For each lane of a plan its curve from the end of its application to its wall, and its crossings."""
+def paint_plan(plan: Plan) -> tuple[tuple[tuple[CurvePoint, ...], tuple[FibrePoint, ...], tuple[Crossing, ...]], ...]:
+    """For each lane of a plan its curve from the end of its application to its wall, its fibres and its crossings."""
     painted = []
     for index, lane in enumerate(plan.lanes):
         minutes = minute_grid(lane.wall_min - lane.end_min)
         bands = plan.belief.outlook(index).level_bands(minutes)
         start = lane.zone.hair.start_level
-        colours = seen_hexes(hair_lab(lane.zone.hair.colour_start, bands[1]))
-        painted.append((curve_points(minutes, bands, colours), crossings(start, minutes, bands[1])))
+        from_level = lane.zone.hair.colour_start
+        colours = seen_hexes(hair_lab(from_level, bands[1]))
+        painted.append(
+            (
+                curve_points(minutes, bands, colours),
+                fibre_points(from_level, minutes, bands[1]),
+                crossings(start, minutes, bands[1]),
+            )
+        )
     return tuple(painted)

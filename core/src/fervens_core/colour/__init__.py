@@ -2,6 +2,7 @@
 
 from fervens_core.colour.chart import Undertone
 from fervens_core.colour.eye import measured_to_eye, seen_hex, seen_hexes
+from fervens_core.colour.fibres import fibre_hexes, fibre_reflectances
 from fervens_core.colour.pigment import (
     ALBEDO_FACTOR,
     SURFACE_REFLECTION,
@@ -35,6 +36,8 @@ __all__ = [
     "brighten",
     "chroma",
     "delta_e_2000",
+    "fibre_hexes",
+    "fibre_reflectances",
     "hair_absorption",
     "hair_hex",
     "hair_lab",

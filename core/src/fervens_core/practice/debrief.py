@@ -19,6 +19,7 @@ from fervens_core.chair import (
     Chair,
     CurvePoint,
     curve_points,
+    fibre_points,
     head_belief,
     lane_contact,
     lane_times,
@@ -233,6 +234,7 @@ def _lane(
         is_passed_wall=minutes > wall + 0.5,
         contact_volume_min=lane_contact(chair, lane).volume_minutes,
         truth=_painted(from_level, grid, levels),
+        fibres=fibre_points(from_level, grid, levels),
         expected=_painted(zone.hair.colour_start, np.array([m for m, _ in told]), np.array([x for _, x in told])),
     )
 

@@ -39,6 +39,7 @@ def _bare(lane: Lane) -> Lane:
         hex_now=BARE,
         hex_first=BARE,
         curve=tuple(CurvePoint(minute, start, start, start, BARE) for minute in ends),
+        fibres=(),
         crossings=(),
         notes=(),
     )

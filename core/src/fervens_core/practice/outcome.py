@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from fervens_core.base import Message
-from fervens_core.chair import CurvePoint, LevelBand
+from fervens_core.chair import CurvePoint, FibrePoint, LevelBand
 from fervens_core.head import Foils, ReadingMode
 from fervens_core.practice.mishaps import Mishaps
 
@@ -71,6 +71,7 @@ class LaneTold:
     is_passed_wall: bool
     contact_volume_min: float
     truth: tuple[CurvePoint, ...]
+    fibres: tuple[FibrePoint, ...]
     expected: tuple[CurvePoint, ...]
 
 

@@ -14,9 +14,8 @@ import numpy as np
 from fervens_core.base import Floats
 from fervens_core.chair import minutes_between, span_min
 from fervens_core.colour import (
-    ALBEDO_FACTOR,
-    SURFACE_REFLECTION,
     WAVELENGTHS_NM,
+    fibre_reflectances,
     hair_absorption,
     reflectance_to_lab,
     seen_hexes,
@@ -28,11 +27,6 @@ from fervens_core.practice.setup import Difficulty, Setup, hair_truly
 from fervens_core.practice.truth import VIOLET_REST, Truth, strand_hair, strand_level
 from fervens_core.toning import Result
 
-SHADE, LIGHT = 0.66, 1.26
-"""[MODEL] of the light a fibre sends back, what is left between fibres, and what a fibre on top has more: with as
-many of the one as of the other a strand looks like its body, which is what is read."""
-SHEEN = {False: 0.07, True: 0.20}
-"""[MODEL] light that goes back white from a fibre's surface, dry and wet."""
 YELLOW_EXPONENT = 0.8
 """[MODEL] how much warmer than daylight a yellow lamp still looks to an eye that is used to it."""
 STEP_MIN = 2.0
@@ -85,13 +79,7 @@ def strand_colours(
 
 def absorbing(absorption: Floats, *, is_wet: bool, light: Light) -> tuple[StrandColours, ...]:
     """How strands with these absorption spectra look, shape (n, 81), one each."""
-    body = (1.0 - SURFACE_REFLECTION) * np.exp(-ALBEDO_FACTOR * np.sqrt(absorption))
-    kinds = [
-        SURFACE_REFLECTION + body * SHADE,
-        SURFACE_REFLECTION + body,
-        SURFACE_REFLECTION + np.minimum(body * LIGHT, 1.0 - SURFACE_REFLECTION),
-        np.minimum(SURFACE_REFLECTION + body * LIGHT + SHEEN[is_wet], 1.0),
-    ]
+    kinds = fibre_reflectances(absorption, is_wet=is_wet)
     hexes = [seen_hexes(reflectance_to_lab(_in(light, kind))) for kind in kinds]
     return tuple(StrandColours(*each) for each in zip(*hexes, strict=True))
 

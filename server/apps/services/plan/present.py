@@ -134,9 +134,10 @@ def _plan_lanes(plan: Plan, request: PlanRequest) -> list[PlanLane]:
             reason=z.reason,
             note=z.note or "",
             curve=list(curve),
+            fibres=list(fibres),
             crossings=list(crossed),
         )
-        for i, (z, (curve, crossed)) in enumerate(zip(plan.lanes, painted, strict=True))
+        for i, (z, (curve, fibres, crossed)) in enumerate(zip(plan.lanes, painted, strict=True))
     ]
 
 

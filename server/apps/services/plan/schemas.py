@@ -11,7 +11,7 @@ from pydantic import Field
 
 from apps.common.schemas import In
 from apps.common.words import Words
-from fervens_core.chair import Crossing, CurvePoint, Window
+from fervens_core.chair import Crossing, CurvePoint, FibrePoint, Window
 from fervens_core.head import Covering, Part
 from fervens_core.planning import (
     Aim,
@@ -122,6 +122,7 @@ class PlanLane(Schema):
     reason: Words | None
     note: Words
     curve: list[CurvePoint]
+    fibres: list[FibrePoint]
     crossings: list[Crossing]
 
 
