@@ -49,12 +49,13 @@ def _parts_of(path: str, spoken: str) -> tuple[str, ...]:
 
 _FACES = "node_modules/@fontsource-variable/"
 _LATIN = f"{_FACES}archivo/files/archivo-latin-wdth-normal.woff2"
+_ARROWS = f"{_FACES}noto-sans-arabic/files/noto-sans-arabic-math-wght-normal.woff2"
 _ARABIC = f"{_FACES}noto-sans-arabic/files/noto-sans-arabic-arabic-wght-normal.woff2"
 
 
 def _faces_of(spoken: str) -> tuple[str, ...]:
     """The letters a reader will need: asked for only once there is text, they would draw every page twice."""
-    return (_LATIN, _ARABIC) if spoken == "ar" else (_LATIN,)
+    return (_LATIN, _ARROWS, _ARABIC) if spoken == "ar" else (_LATIN, _ARROWS)
 
 
 @lru_cache(maxsize=64)

@@ -87,6 +87,7 @@ def test_a_long_answer_is_not_cut_off_and_the_line_serves_on(port):
 
 
 LATIN = "node_modules/@fontsource-variable/archivo/files/archivo-latin-wdth-normal.woff2"
+ARROWS = "node_modules/@fontsource-variable/noto-sans-arabic/files/noto-sans-arabic-math-wght-normal.woff2"
 ARABIC = "node_modules/@fontsource-variable/noto-sans-arabic/files/noto-sans-arabic-arabic-wght-normal.woff2"
 
 
@@ -104,6 +105,7 @@ def test_the_page_is_told_at_once_what_its_address_needs(client, settings, tmp_p
         "src/views/Chair.vue": {"file": "assets/chair.js"},
         "src/views/Day.vue": {"file": "assets/day.js"},
         LATIN: {"file": "assets/latin.woff2"},
+        ARROWS: {"file": "assets/arrows.woff2"},
         ARABIC: {"file": "assets/arabic.woff2"},
     }
     (tmp_path / ".vite" / "manifest.json").write_text(json.dumps(chunks))
@@ -113,6 +115,7 @@ def test_the_page_is_told_at_once_what_its_address_needs(client, settings, tmp_p
     assert '<link rel="stylesheet" crossorigin href="/static/assets/app.css">' in chair
     font = '<link rel="preload" as="font" type="font/woff2" crossorigin href="/static/assets/{}.woff2">'
     assert font.format("latin") in chair
+    assert font.format("arrows") in chair  # "4 → 8": else it comes when the chair is drawn, and draws it again
     assert "arabic" not in chair
     assert font.format("arabic") in client.get("/", headers={"accept-language": "ar"}).content.decode()
     assert "day.js" not in chair

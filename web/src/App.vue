@@ -8,6 +8,7 @@ import { queries, readDemo, signOut, wakeDemo } from './api/queries'
 import Logo from './parts/Logo.vue'
 import Notices from './parts/Notices.vue'
 import Wait from './parts/Wait.vue'
+import { serviceAt } from './lib/address'
 import { clock as clockText, duration } from './lib/time'
 import { useHere } from './stores/here'
 import { useClock } from './stores/clock'
@@ -49,8 +50,10 @@ watch(
   () => session.data.value?.member_name ?? null,
   (name) => {
     outbox.signIn(name)
-    if (name) line.open()
-    else line.close()
+    if (!name) return line.close()
+    // the page may be opened on a service: one line from the start, not one of all first
+    line.follow(serviceAt(location.pathname))
+    line.open()
   },
   { immediate: true },
 )

@@ -6,6 +6,7 @@ import { createApp } from 'vue'
 import App from './App.vue'
 import { isWorthAsking, ownBuild } from './api/client'
 import { KEPT_MS, queries } from './api/queries'
+import { serviceAt } from './lib/address'
 import { keepFocus } from './lib/focus'
 import { i18n } from './lib/i18n'
 import { router } from './router'
@@ -38,7 +39,7 @@ keepFocus()
 /** What the address needs is asked for while the page is still being made; who is not signed in asks for nothing. */
 const ahead = () => {
   if (!client.getQueryData<{ member_name: string | null }>(['session'])?.member_name) return
-  const id = /^\/services\/([^/]+)/.exec(location.pathname)?.[1]
+  const id = serviceAt(location.pathname)
   if (!id) return
   void client.prefetchQuery(queries.service(id))
   if (location.pathname.endsWith('/chair')) void client.prefetchQuery({ ...queries.board(id), staleTime: 0 })
