@@ -124,7 +124,7 @@ const leave = async () => {
     <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-raised focus:p-3">{{
       $t('app.toTheContent')
     }}</a>
-    <header class="no-print flex flex-wrap items-center gap-x-3 px-4 pt-2 sm:px-6 lg:flex-nowrap">
+    <header class="no-print flex flex-wrap items-center gap-x-1.5 px-4 pt-2 sm:px-6 lg:flex-nowrap xl:gap-x-3">
       <RouterLink
         to="/"
         class="flex min-h-12 items-center gap-2.5 text-lg font-bold"
@@ -133,7 +133,7 @@ const leave = async () => {
         <Logo /><span class="hidden lg:inline" style="font-stretch: 118%">{{ $t('common.fervens') }}</span>
       </RouterLink>
       <nav
-        class="order-last -mx-2 w-full flex-wrap items-center md:order-none md:mx-0 md:flex md:w-auto"
+        class="order-last -mx-2 w-full flex-wrap items-center md:order-none md:mx-0 md:flex md:w-auto md:shrink-0 md:flex-nowrap"
         :class="route.path.startsWith('/services') ? 'hidden' : 'flex'"
         :aria-label="$t('app.theStudio')"
       >
@@ -141,17 +141,19 @@ const leave = async () => {
           v-for="to in places"
           :key="to.name"
           :to="{ name: to.name }"
-          class="flex min-h-12 items-center px-2 text-sm font-semibold hover:underline sm:px-3"
+          class="flex min-h-12 items-center px-2 text-sm font-semibold hover:underline max-md:sm:px-3 xl:px-3"
           :class="route.name === to.name ? 'underline decoration-[3px] underline-offset-[6px]' : 'text-soft'"
           :aria-current="route.name === to.name ? 'page' : undefined"
           >{{ to.text }}</RouterLink
         >
       </nav>
-      <span class="hidden grow truncate text-end text-sm text-soft lg:block">{{ session.data.value.studio_name }}</span>
+      <span class="hidden min-w-0 grow truncate text-end text-sm text-soft lg:block">{{
+        session.data.value.studio_name
+      }}</span>
       <span class="grow lg:hidden" />
       <button
         type="button"
-        class="btn btn-quiet px-1.5 text-sm whitespace-nowrap sm:px-2 lg:px-3"
+        class="btn btn-quiet px-1.5 text-sm whitespace-nowrap xl:px-3"
         :aria-pressed="prefs.isMuted"
         @click="prefs.isMuted = !prefs.isMuted"
       >
@@ -159,20 +161,20 @@ const leave = async () => {
       </button>
       <button
         type="button"
-        class="btn btn-quiet px-1.5 text-sm whitespace-nowrap sm:px-2 lg:px-3"
+        class="btn btn-quiet px-1.5 text-sm whitespace-nowrap xl:px-3"
         @click="prefs.theme = prefs.theme === 'dark' ? 'light' : 'dark'"
       >
         {{ prefs.theme === 'dark' ? $t('app.light') : $t('app.dark') }}
       </button>
       <RouterLink
         :to="{ name: 'account' }"
-        class="btn btn-quiet px-1.5 text-sm whitespace-nowrap sm:px-2 lg:px-3"
+        class="btn btn-quiet px-1.5 text-sm whitespace-nowrap xl:px-3"
         :class="{ underline: route.name === 'account' }"
         :aria-label="$t('app.yourAccount', { member_name: session.data.value.member_name })"
         ><span class="hidden sm:inline">{{ session.data.value.member_name }}</span
         ><span class="sm:hidden">{{ $t('common.you') }}</span></RouterLink
       >
-      <button type="button" class="btn btn-quiet px-1.5 text-sm whitespace-nowrap sm:px-2 lg:px-3" @click="leave">
+      <button type="button" class="btn btn-quiet px-1.5 text-sm whitespace-nowrap xl:px-3" @click="leave">
         {{ $t('app.signOut') }}
       </button>
     </header>

@@ -58,25 +58,31 @@ const sessions = (a: Schemas['AimOut']) => {
 
 <template>
   <div>
-    <div class="flex flex-wrap items-center gap-2" role="group" :aria-label="$t('aimCards.aims')">
+    <div
+      class="grid grid-cols-2 items-stretch gap-2 sm:flex sm:flex-wrap sm:items-center"
+      role="group"
+      :aria-label="$t('aimCards.aims')"
+    >
       <button
         v-for="a in shown"
         :key="a.aim"
         type="button"
-        class="min-h-12 rounded-[7px] border-2 bg-panel px-3 text-start transition-colors"
+        class="min-h-12 rounded-[7px] border-2 bg-panel px-3 py-1 text-start transition-colors sm:py-0"
         :class="isTaken(a) ? 'border-act' : 'border-transparent hover:border-strong'"
         :aria-pressed="isTaken(a)"
         :disabled="isLocked"
         @click="emit('take', a.aim)"
       >
         <strong>{{ words[a.aim].name }}</strong>
-        <span class="num ms-2 text-lg">{{ duration(a.chair_min) }}</span>
-        <span class="ms-2 text-sm text-soft">{{ strengths(a) }}, {{ $t('count.trips', a.visit_count) }}</span>
+        <span class="num ms-2 text-lg whitespace-nowrap">{{ duration(a.chair_min) }}</span>
+        <span class="text-sm text-soft max-sm:block sm:ms-2"
+          >{{ strengths(a) }}, {{ $t('count.trips', a.visit_count) }}</span
+        >
         <span v-if="alike(a).length" class="ms-2 text-sm text-soft">{{
           $t('aimCards.theSame', { a: listed(alike(a)) })
         }}</span>
       </button>
-      <p v-if="why && !isOpen" class="min-w-0 grow text-sm text-soft">{{ why }}</p>
+      <p v-if="why && !isOpen" class="min-w-0 grow self-center text-sm text-soft">{{ why }}</p>
       <button type="button" class="btn" :aria-expanded="isOpen" @click="isOpen = !isOpen">
         {{ isOpen ? $t('aimCards.fold') : $t('aimCards.compare') }}
       </button>

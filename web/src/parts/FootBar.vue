@@ -17,10 +17,16 @@ const isSaying = computed(() => notices.list.length > 0 && notices.sheets.length
   <div
     class="no-print fixed inset-x-0 bottom-0 z-20 border-t border-line bg-ground px-4 py-3 sm:px-6 [@media(max-height:520px)]:py-1"
   >
-    <div class="mx-auto flex max-w-[1500px] flex-wrap items-center gap-3">
+    <div class="foot mx-auto flex max-w-[1500px] flex-wrap items-center gap-3 max-sm:gap-2">
       <div class="flex min-w-0 items-center gap-3" :class="{ 'max-sm:hidden': isSaying }"><slot name="undo" /></div>
       <Notices v-if="notices.sheets.length === 0" is-in-bar :class="{ grow: isSaying }" />
-      <div v-if="!isSaying" class="flex min-w-0 grow items-center gap-3"><slot name="says" /></div>
+      <div
+        v-if="!isSaying"
+        class="flex min-w-0 grow basis-0 items-center gap-3"
+        :class="{ 'sm:basis-32': $slots.says }"
+      >
+        <slot name="says" />
+      </div>
       <slot />
     </div>
   </div>

@@ -42,10 +42,10 @@ const lastReady = computed(() => {
 <template>
   <section ref="root" class="relative flex flex-col" :aria-label="$t('headClock.zonesOnTheHead')">
     <div
-      class="pointer-events-none relative z-10 mb-1 flex items-baseline gap-3 sm:absolute sm:start-0 sm:top-0 sm:block"
+      class="pointer-events-none relative z-10 mb-1 flex items-baseline gap-3 sm:absolute sm:top-0 sm:left-0 sm:block"
     >
-      <p class="num text-[34px] leading-none sm:text-[44px]">{{ clockText(new Date(slowNow)) }}</p>
-      <p v-if="lastReady" class="text-[15px] text-soft sm:mt-1 sm:w-24 sm:leading-tight">
+      <p class="num text-[34px] leading-none sm:text-left sm:text-[44px]">{{ clockText(new Date(slowNow)) }}</p>
+      <p v-if="lastReady" class="text-[15px] text-soft sm:mt-1 sm:w-20 sm:text-left sm:leading-tight">
         {{ $t('headClock.allReady', { at: clockText(new Date(lastReady)) }) }}
       </p>
     </div>

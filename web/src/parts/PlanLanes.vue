@@ -349,7 +349,7 @@ const atRinse = (lane: Schemas['PlanLane']) => {
           />
           <p class="leading-tight">
             <span class="num text-[21px]">{{ fixed(lane.level_at_rinse, 1) }}</span><span
-              class="block text-[13px] whitespace-nowrap"
+              class="block text-[13px]"
               :class="lane.reason ? 'font-bold' : 'text-soft'"
               >{{ atRinse(lane) }}</span
             >

@@ -462,7 +462,7 @@ const shown = (zone: Zone) =>
         <button
           v-else-if="open.length && !isByCautions && !blocks.length && service.verdict?.kind !== 'unread'"
           type="button"
-          class="min-h-12 px-2 underline underline-offset-4"
+          class="min-h-12 px-2 underline underline-offset-4 max-sm:text-[15px] max-sm:leading-tight"
           @click="toCautions"
         >
           {{ next }}

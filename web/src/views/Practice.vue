@@ -8,6 +8,7 @@ import { offText } from '../lib/eye'
 import { FileError, readText } from '../lib/files'
 import { difficulties, helps, modeName } from '../lib/words'
 import Choice from '../parts/Choice.vue'
+import MiniHair from '../parts/MiniHair.vue'
 import Tick from '../parts/Tick.vue'
 import Wait from '../parts/Wait.vue'
 import { useNotices } from '../stores/notices'
@@ -149,9 +150,12 @@ const percent = (part: number, of: number) => (of ? `${Math.round((part / of) * 
               <span
                 class="flex h-full min-h-28 gap-3 rounded-[7px] border-2 border-transparent bg-panel p-3 peer-checked:border-ink peer-checked:bg-raised peer-focus-visible:outline-3 peer-focus-visible:outline-signal"
               >
-                <span
-                  class="swatch w-4 shrink-0 rounded-[3px]"
-                  :style="{ background: `linear-gradient(to bottom, ${h.from_hex}, ${h.to_hex})` }"
+                <MiniHair
+                  class="-ms-1 self-center"
+                  :strands="Array.from({ length: h.zones }, () => [h.from_hex, h.to_hex])"
+                  :width="72"
+                  :height="60"
+                  label=""
                   aria-hidden="true"
                 />
                 <span class="min-w-0">

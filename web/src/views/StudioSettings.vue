@@ -63,6 +63,12 @@ const told = (h: (typeof hands)[number], text: string) => {
   const value = Number(text)
   if (text !== '') form.hands[h.field] = h.isShare ? value / 100 : value
 }
+/** How long it is, beside what is told with it: as hands stand on a lane, hatched. */
+const lengthOf = (h: (typeof hands)[number]) => {
+  const alike = hands.filter((x) => x.isShare === h.isShare)
+  const longest = Math.max(...alike.map((x) => form.hands[x.field]), h.isShare ? 1 : 0)
+  return `${Math.max((100 * form.hands[h.field]) / longest, 1)}%`
+}
 const schools = [
   { field: 'step' as const, name: $t('common.developers'), ways: steps },
   { field: 'bowl_style' as const, name: $t('common.bowls'), ways: bowlStyles },
@@ -107,43 +113,71 @@ const save = async () => {
 
 <template>
   <form class="panel" aria-labelledby="settings" @submit.prevent="save">
-    <h2 id="settings" class="mb-3 text-xl">{{ $t('studioSettings.settings') }}</h2>
+    <h2 id="settings" class="mb-1 text-xl">{{ $t('studioSettings.settings') }}</h2>
     <p v-if="isLocked" class="mb-3 text-soft">{{ $t('studioSettings.onlyAnOwnerChangesThese') }}</p>
-    <fieldset class="grid grid-cols-2 gap-3" :class="{ 'read-only': isLocked }" :disabled="isLocked">
-      <div class="col-span-2">
-        <label class="label" for="s-name">{{ $t('common.name') }}</label><input
-          id="s-name"
-          v-model="form.name"
-          class="field"
-          required
-          maxlength="80"
-        />
-      </div>
-      <div>
-        <label class="label" for="s-pace">{{ $t('common.paceMinutesASection') }}</label><input
-          id="s-pace"
-          v-model="form.pace_min_per_foil"
-          class="field"
-          type="number"
-          min="0.1"
-          max="6"
-          step="0.1"
-        />
-      </div>
-      <div>
-        <label class="label" for="s-growth">{{ $t('common.growthMmAMonth', { unit: measures.mm.unit }) }}</label><input
-          id="s-growth"
-          v-model="form.growth_mm_per_month"
-          class="field"
-          type="number"
-          :min="inUnit(4, 'mm')"
-          :max="inUnit(25, 'mm')"
-          step="any"
-        />
-      </div>
-      <div class="col-span-2">
+    <fieldset :class="{ 'read-only': isLocked }" :disabled="isLocked">
+      <section class="grid grid-cols-2 gap-3 pb-5">
+        <div class="col-span-2">
+          <label class="label" for="s-name">{{ $t('common.name') }}</label><input
+            id="s-name"
+            v-model="form.name"
+            class="field"
+            required
+            maxlength="80"
+          />
+        </div>
+        <div>
+          <label class="label" for="s-currency">{{ $t('studioSettings.currency') }}</label><input
+            id="s-currency"
+            v-model="form.currency"
+            class="field"
+            maxlength="8"
+          />
+        </div>
+        <div>
+          <label class="label" for="s-units">{{ $t('studioSettings.units') }}</label><select
+            id="s-units"
+            v-model="form.units"
+            class="field"
+          >
+            <option value="metric">{{ $t('studioSettings.unitsMetric') }}</option>
+            <option value="us">{{ $t('studioSettings.unitsUs') }}</option>
+          </select>
+        </div>
+        <div>
+          <label class="label" for="s-growth">{{
+            $t('common.growthMmAMonth', { unit: measures.mm.unit })
+          }}</label><input
+            id="s-growth"
+            v-model="form.growth_mm_per_month"
+            class="field"
+            type="number"
+            :min="inUnit(4, 'mm')"
+            :max="inUnit(25, 'mm')"
+            step="any"
+          />
+        </div>
+        <div>
+          <label class="label" for="s-idle">{{ $t('studioSettings.signedOutElsewhereAfterMin') }}</label><input
+            id="s-idle"
+            v-model="form.idle_min"
+            class="field"
+            type="number"
+            min="15"
+            max="720"
+            step="15"
+          />
+        </div>
+        <label class="col-span-2 flex min-h-12 items-center gap-3"
+          ><input v-model="form.demands_second_factor" type="checkbox" class="size-6 shrink-0" /><span>{{
+            $t('studioSettings.everyoneHereNeedsASecond')
+          }}</span></label
+        >
+      </section>
+      <section class="border-t border-line pt-3 pb-5" aria-labelledby="s-begin">
+        <h3 id="s-begin" class="mb-2 text-lg">{{ $t('studioSettings.withWhatYourPlansBegin') }}</h3>
         <p class="label">{{ $t('studioSettings.weakestDeveloperProposedToLighten') }}</p>
-        <div class="grid grid-cols-3 items-end gap-3">
+        <div class="mb-3 grid grid-cols-3 items-end gap-3">
           <div v-for="w in weakest" :key="w.field">
             <label class="text-sm text-soft" :for="w.field">{{
               $t('studioSettings.on', { name: w.name })
@@ -158,12 +192,9 @@ const save = async () => {
             />
           </div>
         </div>
-      </div>
-      <div class="col-span-2">
-        <p class="label">{{ $t('studioSettings.withWhatYourPlansBegin') }}</p>
         <div class="grid grid-cols-2 gap-3">
           <div v-for="s in schools" :key="s.field">
-            <label class="text-sm text-soft" :for="`school-${s.field}`">{{ s.name }}</label><select
+            <label class="label" :for="`school-${s.field}`">{{ s.name }}</label><select
               :id="`school-${s.field}`"
               v-model="form.school[s.field]"
               class="field"
@@ -172,7 +203,7 @@ const save = async () => {
             </select>
           </div>
           <div>
-            <label class="text-sm text-soft" for="school-order">{{ $t('common.order') }}</label><select
+            <label class="label" for="school-order">{{ $t('common.order') }}</label><select
               id="school-order"
               v-model="form.school.order_way"
               class="field"
@@ -181,8 +212,18 @@ const save = async () => {
               <option v-for="(name, way) in orderWays" :key="way" :value="way">{{ name }}</option>
             </select>
           </div>
+          <label class="col-span-2 flex min-h-12 items-center gap-3"
+            ><input v-model="form.school.has_additive" type="checkbox" class="size-6" />{{
+              $t('common.bondAdditive')
+            }}</label
+          >
+        </div>
+      </section>
+      <section class="border-t border-line pt-3 pb-5" aria-labelledby="s-hands">
+        <h3 id="s-hands" class="mb-2 text-lg">{{ $t('common.hands') }}</h3>
+        <div class="mb-3 grid grid-cols-2 gap-3">
           <div>
-            <label class="text-sm text-soft" for="school-hands">{{ $t('common.hands') }}</label><select
+            <label class="label" for="school-hands">{{ $t('studioSettings.whoWorks') }}</label><select
               id="school-hands"
               v-model.number="form.school.hands"
               class="field"
@@ -191,69 +232,48 @@ const save = async () => {
               <option :value="2">{{ $t('common.withAnAssistant') }}</option>
             </select>
           </div>
-          <label class="flex min-h-12 items-center gap-3 self-end"
-            ><input v-model="form.school.has_additive" type="checkbox" class="size-6" />{{
-              $t('common.bondAdditive')
-            }}</label
-          >
-        </div>
-      </div>
-      <div v-for="isShare in [true, false]" :key="String(isShare)" class="col-span-2">
-        <p class="label">
-          {{ isShare ? $t('studioSettings.aSectionOfTheTime') : $t('studioSettings.theHandsMinutes') }}
-        </p>
-        <div class="grid grid-cols-4 items-end gap-3">
-          <div v-for="h in hands.filter((x) => x.isShare === isShare)" :key="h.field">
-            <label class="text-sm text-soft" :for="h.field">{{ h.name }}</label><input
-              :id="h.field"
+          <div>
+            <label class="label" for="s-pace">{{ $t('common.paceMinutesASection') }}</label><input
+              id="s-pace"
+              v-model="form.pace_min_per_foil"
               class="field"
               type="number"
-              :value="shown(h)"
-              :min="h.least"
-              :max="h.most"
-              :step="isShare ? 5 : 0.1"
-              @input="told(h, ($event.target as HTMLInputElement).value)"
+              min="0.1"
+              max="6"
+              step="0.1"
             />
           </div>
         </div>
-      </div>
-      <div>
-        <label class="label" for="s-currency">{{ $t('studioSettings.currency') }}</label><input
-          id="s-currency"
-          v-model="form.currency"
-          class="field"
-          maxlength="8"
-        />
-      </div>
-      <div>
-        <label class="label" for="s-units">{{ $t('studioSettings.units') }}</label><select
-          id="s-units"
-          v-model="form.units"
-          class="field"
-        >
-          <option value="metric">{{ $t('studioSettings.unitsMetric') }}</option>
-          <option value="us">{{ $t('studioSettings.unitsUs') }}</option>
-        </select>
-      </div>
-      <div>
-        <label class="label" for="s-idle">{{ $t('studioSettings.signedOutElsewhereAfterMin') }}</label><input
-          id="s-idle"
-          v-model="form.idle_min"
-          class="field"
-          type="number"
-          min="15"
-          max="720"
-          step="15"
-        />
-      </div>
-      <label class="col-span-2 flex min-h-12 items-center gap-3"
-        ><input v-model="form.demands_second_factor" type="checkbox" class="size-6 shrink-0" /><span>{{
-          $t('studioSettings.everyoneHereNeedsASecond')
-        }}</span></label
-      >
-      <div class="col-span-2 flex items-end">
-        <button v-if="!isLocked" class="btn btn-act w-full">{{ $t('common.keep') }}</button>
-      </div>
+        <div v-for="isShare in [true, false]" :key="String(isShare)" class="mb-3">
+          <p class="label">
+            {{ isShare ? $t('studioSettings.aSectionOfTheTime') : $t('studioSettings.theHandsMinutes') }}
+          </p>
+          <ul>
+            <li
+              v-for="h in hands.filter((x) => x.isShare === isShare)"
+              :key="h.field"
+              class="grid grid-cols-[minmax(7rem,11rem)_5.5rem_1fr] items-center gap-3 py-1"
+            >
+              <label class="leading-tight" :for="h.field">{{ h.name }}</label><input
+                :id="h.field"
+                class="field num"
+                type="number"
+                :value="shown(h)"
+                :min="h.least"
+                :max="h.most"
+                :step="isShare ? 5 : 0.1"
+                @input="told(h, ($event.target as HTMLInputElement).value)"
+              />
+              <span
+                class="hatch block h-5 rounded-s-[3px] opacity-70"
+                :style="{ width: lengthOf(h) }"
+                aria-hidden="true"
+              />
+            </li>
+          </ul>
+        </div>
+      </section>
+      <button v-if="!isLocked" class="btn btn-act w-full">{{ $t('common.keep') }}</button>
     </fieldset>
   </form>
 </template>
