@@ -157,7 +157,8 @@ RUNS_OFF = """() => {
   for (const element of document.querySelectorAll('main *, header *')) {
     if (element.children.length || !element.textContent.trim() || element.closest('.sr-only, svg')) continue
     const { left, right, width, height } = element.getBoundingClientRect()
-    if (width && height && (right > window.innerWidth + 1 || left < -1)) off.push(element.textContent.trim())
+    if (!element.checkVisibility() || !width || !height) continue
+    if (right > window.innerWidth + 1 || left < -1) off.push(element.textContent.trim())
   }
   if (document.documentElement.scrollWidth > window.innerWidth) off.push('the page itself')
   return off

@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { afterwards, cancelVisit, startAgain } from '../api/afterwards'
 import type { Schemas } from '../api/client'
-import { clock as clockText, dayName } from '../lib/time'
+import { clock as clockText, dayName, duration } from '../lib/time'
 import { useNotices } from '../stores/notices'
 import TakeItsPlace from './TakeItsPlace.vue'
 import { lengthText } from '../lib/units'
@@ -27,7 +27,6 @@ watch(
   },
   { immediate: true },
 )
-const hours = (minutes: number) => `${Math.floor(minutes / 60)} h ${String(Math.round(minutes % 60)).padStart(2, '0')}`
 const book = async () => {
   isBusy.value = true
   try {
@@ -84,7 +83,7 @@ const open = (id: string) => void router.push({ name: 'consultation', params: { 
         <p v-if="proposal.expected_min" class="text-soft">
           <i18n-t keypath="nextVisit.expectInTheChair" scope="global"
             ><template #expected_min
-              ><span class="num text-ink">{{ hours(proposal.expected_min) }}</span></template
+              ><span class="num text-ink">{{ duration(proposal.expected_min) }}</span></template
             ></i18n-t
           >
         </p>

@@ -21,34 +21,30 @@ const results = [
   { value: 'positive', name: $t('common.reacted') },
 ] as const
 type Result = (typeof results)[number]['value']
-const form = reactive({
-  name: '',
-  birth_date: '',
-  notes: '',
-  reacts: 'unasked' as 'unasked' | 'no' | 'yes',
-  placed: '',
-  result: 'not_done' as Result,
-  growth: '',
-  isPiece: false,
-  language: '',
-})
+const told = (c: Schemas['ClientCard']) => {
+  const placed = c.patch_test_placed_at ? new Date(c.patch_test_placed_at) : null
+  return {
+    name: c.name,
+    birth_date: c.birth_date ?? '',
+    notes: c.notes,
+    reacts: (c.reacts_to_oxidative === null ? 'unasked' : c.reacts_to_oxidative ? 'yes' : 'no') as
+      'unasked' | 'no' | 'yes',
+    placed: placed ? new Date(placed.getTime() - placed.getTimezoneOffset() * 60_000).toISOString().slice(0, 16) : '',
+    result: c.patch_test_result as Result,
+    growth: c.growth_mm_per_month === null ? '' : inUnit(c.growth_mm_per_month, 'mm'),
+    isPiece: c.is_hair_piece,
+    language: c.language,
+  }
+}
+const form = reactive(told(props.card))
+/** What was corrected elsewhere meanwhile comes in; what is being written here stays. */
 watch(
   () => props.card,
-  (c) => {
-    const placed = c.patch_test_placed_at ? new Date(c.patch_test_placed_at) : null
-    Object.assign(form, {
-      name: c.name,
-      birth_date: c.birth_date ?? '',
-      notes: c.notes,
-      reacts: c.reacts_to_oxidative === null ? 'unasked' : c.reacts_to_oxidative ? 'yes' : 'no',
-      placed: placed ? new Date(placed.getTime() - placed.getTimezoneOffset() * 60_000).toISOString().slice(0, 16) : '',
-      result: c.patch_test_result,
-      growth: c.growth_mm_per_month === null ? '' : inUnit(c.growth_mm_per_month, 'mm'),
-      isPiece: c.is_hair_piece,
-      language: c.language,
-    })
+  (c, before) => {
+    const [now, old] = [told(c), told(before)]
+    const changed = Object.entries(now).filter(([field, value]) => value !== old[field as keyof typeof old])
+    Object.assign(form, Object.fromEntries(changed))
   },
-  { immediate: true },
 )
 const save = async () => {
   try {

@@ -46,9 +46,10 @@ const rest = ref<'' | 'green' | 'blue' | 'violet' | 'red'>('')
 const amount = ref<'0.25' | '0.5' | '1'>('0.5')
 watch(
   () => props.zone,
-  (zone) => {
+  (zone, before) => {
     if (!zone) return
     shown.value = zone
+    if (zone.key === before?.key) return // the same part, told anew: what was chosen stays
     warmth.value = '0'
     rest.value = ''
     alike.value = []
@@ -86,7 +87,7 @@ const dampOrDry = [
 const send = (level: number, lab: readonly number[] = [], instrument = '', levelStd?: number) =>
   emit('read', {
     zone_key: shown.value?.key ?? '',
-    also_for: [...alike.value],
+    also_for: alike.value.filter((key) => props.others?.some((z) => z.key === key)),
     level,
     mode: mode.value,
     lab: [...lab],

@@ -123,7 +123,9 @@ const note = (values: Noted) =>
       @pull="pull"
       @rinse="openLane && rinse([openLane.id])"
       @probe="
-        (grab) => openLane && acts.act('ProbeRead', { zone_key: openLane.key, grab }, `${openLane.name}: probe noted.`)
+        (grab) =>
+          openLane &&
+          acts.act('ProbeRead', { zone_key: openLane.key, grab }, $t('common.noted', { name: openLane.name }))
       "
       @read="((reading = openLane?.key ?? null), (opened = null))"
     />
