@@ -119,9 +119,10 @@ def test_bad_requests_name_their_field(more, field):
 def test_painted_plan_follows_the_likely_level():
     wanted = request(zone("a", 3, 8), zone("b", 5, 8))
     plan = make_plan(wanted)
-    for z, (curve, crossed) in zip(plan.lanes, paint_plan(plan), strict=True):
+    for z, (curve, fibres, crossed) in zip(plan.lanes, paint_plan(plan), strict=True):
         assert curve[0].level_likely == z.zone.hair.start_level
         assert curve[-1].minute == pytest.approx(z.wall_min - z.end_min)
+        assert [fibres[0].minute, fibres[-1].minute] == [0.0, curve[-1].minute]
         assert all(p.level_slow <= p.level_likely <= p.level_fast for p in curve)
         assert [c.level for c in crossed] == list(range(crossed[0].level, crossed[-1].level + 1))
         for c in crossed:
