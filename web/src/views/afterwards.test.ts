@@ -154,6 +154,7 @@ describe('the next visit', () => {
   })
   it('is taken back from the notice, or from the list', async () => {
     answers.next = { proposal, formulas: [], booked: [{ service_id: 'b', starts_at: '2026-03-29T09:00:00Z' }] }
+    vi.mocked(calls.cancelVisit).mockResolvedValue({ could_come: [] } as never)
     vi.mocked(calls.startAgain).mockResolvedValue({ service_id: 'n', starts_at: '2026-03-29T09:00:00Z' })
     const wrapper = await show(NextVisit, { serviceId: 's', clientId: 'c' })
     await wrapper.get('form').trigger('submit')
