@@ -93,8 +93,8 @@ def test_no_accessibility_violation_on_any_main_view(signed_in, address):
 
 def test_the_page_asks_for_its_letters_before_there_is_text(signed_in):
     faces = signed_in.locator("link[rel=preload][as=font]").evaluate_all("all => all.map((x) => x.href)")
-    assert len(faces) == 1
-    assert signed_in.request.get(faces[0]).ok
+    assert len(faces) == 2  # letters, and the arrow of "4 → 8"
+    assert all(signed_in.request.get(face).ok for face in faces)
 
 
 def test_sign_in_has_no_accessibility_violation(address, page):
