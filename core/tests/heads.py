@@ -98,6 +98,12 @@ def long_regrowth(**more) -> PlanRequest:
     return head(*(place(k, 9, 9, history=History.LIGHTENED, parts=root) for k in BACK_TO_FRONT), **more)
 
 
+def dark_under_light(**more) -> PlanRequest:
+    """Six zones of 30 mm at 6 under lengths at 8, all to 9.5."""
+    root = (StrandPart(Hair(6.0), 0.0, 30.0, 9.5),)
+    return head(*(place(k, 8, 9.5, history=History.LIGHTENED, parts=root) for k in BACK_TO_FRONT[:6]), **more)
+
+
 def fine_hairline(**more) -> PlanRequest:
     """Case 8: fine delicate hairline on a medium 5 to 9."""
     line = (place(f"line{i}", 5, 9, 4, thickness=Thickness.FINE, is_delicate=True) for i in range(3))

@@ -98,6 +98,22 @@ def test_7_a_long_regrowth():
             assert abs(one.rinse_min - other.rinse_min) <= 10
 
 
+def test_a_long_dark_regrowth_under_lengths_that_lift_as_well():
+    plan, chair = planned(heads.dark_under_light())
+    # three zones take 46 min of hands with what joins, four less than the label: two is what can share a visit
+    assert len(plan.visits) <= 3
+    assert chair <= 210
+    assert plan.strengths == (20.0,)
+    assert min(likely(plan)) >= 9.5 - 0.5
+    for zone in heads.BACK_TO_FRONT[:6]:
+        own = {x.zone.part: x for x in plan.lanes if x.zone.zone_key == zone}
+        # what is dark goes on first, beyond the scalp, then at it; light lengths last, and all are rinsed together
+        on = [own[p].start_min for p in (Part.REGROWTH, Part.ROOT, Part.LENGTHS)]
+        assert on == sorted(on)
+        assert len({x.rinse_min for x in own.values()}) == 1
+        assert own[Part.ROOT].volume_strength <= 20
+
+
 @pytest.mark.parametrize("way", list(DelicateWay))
 def test_8_a_fine_hairline(way):
     plan, _ = planned(heads.fine_hairline(delicate_way=way))

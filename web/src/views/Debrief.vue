@@ -228,7 +228,7 @@ const wrongs = computed(() => told.value?.outcome.mishaps ?? [])
             />
             <p class="min-w-0 leading-tight">
               <span class="num text-[24px]">{{ fixed(now(lane).truth, 1) }}</span>
-              <span class="num text-lg text-soft"> {{ $t('arrow.on') }} {{ levelText(lane.target_level) }}</span>
+              <span class="num ms-1.5 text-lg text-soft">{{ $t('arrow.on') }} {{ levelText(lane.target_level) }}</span>
               <span class="narrow block text-[15px] text-soft">
                 <template v-if="isOn(lane)"
                   ><i18n-t keypath="debrief.rinsedNow" scope="global"

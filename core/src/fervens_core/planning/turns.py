@@ -11,6 +11,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
+from fervens_core.base import Floats
 from fervens_core.head import Part, Zone, row_of
 from fervens_core.planning.entry import Entry, LaneTable
 from fervens_core.planning.hands import JOIN_LEAST_MIN, JOIN_MOST_MIN, NO_BLOCK, Task, Turns
@@ -124,7 +125,7 @@ def block_minutes(entries: Sequence[Entry], table: LaneTable, units: Sequence[Un
     for u in units:
         total += sum(entries[r].application_min for m in u.mains for r in m) + pace.change_min * len(u.mains)
         total += sum(entries[r].application_min + pace.join_change_min for r in u.joins)
-    return total + _join_need(table, [r for u in units for r in u.joins])
+    return total + JOIN_LEAST_MIN
 
 
 def _join_need(table: LaneTable, rows: Sequence[int]) -> float:
@@ -148,10 +149,21 @@ def pairs_of(entries: Sequence[Entry], units: Sequence[Unit]) -> list[list[Unit]
     return found
 
 
+def _usual_needs(table: LaneTable) -> Floats:
+    """Minutes to each lane's target with the usual strength, as far as its label."""
+    usual = np.clip(np.full_like(table.strongest, USUAL_VOLUME), table.weakest, table.strongest)
+    return np.asarray(np.minimum(table.minutes_to(usual), table.label))
+
+
+def _longest_join_first(entries: Sequence[Entry], table: LaneTable, rows: Sequence[int]) -> list[int]:
+    """Dark roots before light lengths, ends last: else the last root of a block has hardly begun when it is rinsed."""
+    needs = _usual_needs(table)
+    return sorted(rows, key=lambda r: (entries[r].zone.part is Part.ENDS, -round(needs[r] / NEED_STEP_MIN)))
+
+
 def longest_first(table: LaneTable, units: Sequence[Unit]) -> list[Unit]:
     """What needs clearly longer goes on first, else as told."""
-    usual = np.clip(np.full_like(table.strongest, USUAL_VOLUME), table.weakest, table.strongest)
-    needs = np.minimum(table.minutes_to(usual), table.label)
+    needs = _usual_needs(table)
     longest = {id(u): max(float(needs[r]) for m in u.mains for r in m) for u in units}
     return sorted(units, key=lambda u: -round(longest[id(u)] / NEED_STEP_MIN))
 
@@ -190,7 +202,7 @@ def in_blocks(
             held = is_held and u.is_delicate and not u.joins
             tasks += [_main_task(entries, table, m, pace, of, is_held=held) for m in u.mains]
         tasks[begun:] = [replace(t, is_first=number > 0 and i == 0) for i, t in enumerate(tasks[begun:])]
-        joins = [r for u in block for r in u.joins]
+        joins = _longest_join_first(entries, table, [r for u in block for r in u.joins])
         minutes = [entries[r].application_min + pace.join_change_min for r in joins]
         waiting = waiting_for(entries)
         tasks += [
