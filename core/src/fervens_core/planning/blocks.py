@@ -60,10 +60,15 @@ def turns_of(request: PlanRequest, entries: Sequence[Entry], table: LaneTable) -
             found.setdefault(tuple(t.rows for t in turns.tasks), turns)
             continue
         for blocks in chain.from_iterable(
-            _partings(request, entries, table, units, costs, is_held=held, waits=w) for w in (False, True)
+            _partings(request, entries, table, units, costs, is_held=held, waits=w, is_full=f)
+            for w in (False, True)
+            for f in (True, False)
         ):
-            turns = in_blocks(entries, table, request.pace, blocks, is_held=held, is_told=units is told)
-            found.setdefault(tuple((t.rows, t.block) for t in turns.tasks), turns)
+            for is_sorted in (False, True):
+                turns = in_blocks(
+                    entries, table, request.pace, blocks, is_held=held, is_told=units is told, is_sorted=is_sorted
+                )
+                found.setdefault(tuple((t.rows, t.block) for t in turns.tasks), turns)
     return tuple(found.values())
 
 
@@ -76,11 +81,13 @@ def _partings(
     *,
     is_held: bool,
     waits: bool,
+    is_full: bool,
 ) -> list[list[list[Unit]]]:
     """The cheapest ways to part zones into blocks, in their order; left and right stay together unless that is dear.
 
     Args:
         waits: hands wait for a block's visit before they begin the next, instead of going on meanwhile.
+        is_full: the last that joins has what it needs; else blocks may be larger, and its price says what that costs.
         costs: of blocks that are known, by what they are made of; more are put there.
     """
     # what it costs to end a block before each zone: the other of a pair then waits
@@ -93,7 +100,7 @@ def _partings(
         ways: list[tuple[float, tuple[int, ...]]] = []
         for begin in range(end - 1, max(end - BLOCK_MOST, 0) - 1, -1):
             block = list(units[begin:end])
-            if begin < end - 1 and block_minutes(entries, table, block, request.pace) > label:
+            if begin < end - 1 and block_minutes(entries, table, block, request.pace, is_full=is_full) > label:
                 break
             on, last = _priced(request, entries, block, costs, is_held=is_held)
             price = ends[begin] + (last if waits or end == len(units) else on)

@@ -119,13 +119,15 @@ def one_after_the_other(
     return Turns(tuple(tasks), 0, (), is_told)
 
 
-def block_minutes(entries: Sequence[Entry], table: LaneTable, units: Sequence[Unit], pace: Paces) -> float:
-    """From a block's first section until its last join has worked the least it must."""
+def block_minutes(
+    entries: Sequence[Entry], table: LaneTable, units: Sequence[Unit], pace: Paces, *, is_full: bool
+) -> float:
+    """From a block's first section until its last join has worked the least it must, or (is_full) what it needs."""
     total = 0.0
     for u in units:
         total += sum(entries[r].application_min for m in u.mains for r in m) + pace.change_min * len(u.mains)
         total += sum(entries[r].application_min + pace.join_change_min for r in u.joins)
-    return total + JOIN_LEAST_MIN
+    return total + (_join_need(table, [r for u in units for r in u.joins]) if is_full else JOIN_LEAST_MIN)
 
 
 def _join_need(table: LaneTable, rows: Sequence[int]) -> float:
@@ -158,7 +160,7 @@ def _usual_needs(table: LaneTable) -> Floats:
 def _longest_join_first(entries: Sequence[Entry], table: LaneTable, rows: Sequence[int]) -> list[int]:
     """Dark roots before light lengths, ends last: else the last root of a block has hardly begun when it is rinsed."""
     needs = _usual_needs(table)
-    return sorted(rows, key=lambda r: (entries[r].zone.part is Part.ENDS, -round(needs[r] / NEED_STEP_MIN)))
+    return sorted(rows, key=lambda r: (entries[r].zone.part is Part.ENDS, -round(float(needs[r]) / NEED_STEP_MIN)))
 
 
 def longest_first(table: LaneTable, units: Sequence[Unit]) -> list[Unit]:
@@ -190,8 +192,13 @@ def in_blocks(
     *,
     is_held: bool,
     is_told: bool,
+    is_sorted: bool = False,
 ) -> Turns:
-    """Zones block by block: what goes on first of each, then what joins it."""
+    """Zones block by block: what goes on first of each, then what joins it.
+
+    Args:
+        is_sorted: what needs longest joins first; so it is wherever lengths join.
+    """
     tasks: list[Task] = []
     firsts = []
     for number, block in enumerate(blocks):
@@ -202,7 +209,9 @@ def in_blocks(
             held = is_held and u.is_delicate and not u.joins
             tasks += [_main_task(entries, table, m, pace, of, is_held=held) for m in u.mains]
         tasks[begun:] = [replace(t, is_first=number > 0 and i == 0) for i, t in enumerate(tasks[begun:])]
-        joins = _longest_join_first(entries, table, [r for u in block for r in u.joins])
+        joins = [r for u in block for r in u.joins]
+        if is_sorted or any(entries[r].zone.part is Part.LENGTHS for r in joins):
+            joins = _longest_join_first(entries, table, joins)
         minutes = [entries[r].application_min + pace.join_change_min for r in joins]
         waiting = waiting_for(entries)
         tasks += [
