@@ -8,7 +8,7 @@ import pytest
 from fervens_cli.__main__ import main
 
 from fervens_core.formats import ServiceFile, write_service_file
-from fervens_core.head import Part
+from fervens_core.head import History, Part, Porosity, Thickness
 from fervens_core.planning import Aim, DelicateWay, chair_time, head_sessions, make_plan, sessions_needed, total_min
 
 
@@ -96,6 +96,29 @@ def test_7_a_long_regrowth():
             one, other = by_key[f"{left}.{part}"], by_key[f"{right}.{part}"]
             assert one.volume_strength == other.volume_strength
             assert abs(one.rinse_min - other.rinse_min) <= 10
+
+
+@pytest.mark.parametrize(
+    ("start", "target", "more"),
+    [
+        (9.0, 10.0, {}),
+        (8.0, 10.0, {"thickness": Thickness.FINE}),
+        (8.5, 9.5, {"history": History.LIGHTENED}),
+        (7.0, 8.5, {"porosity": Porosity.HIGH}),
+    ],
+)
+def test_hair_that_is_light_fine_or_porous_gets_10_vol_where_that_does(start, target, more):
+    """10 vol for hair already light, fine or porous (common practice, no source); 20 would save it minutes only."""
+    plan, _ = planned(heads.head(*(heads.place(k, start, target, **more) for k in heads.BACK_TO_FRONT[:6])))
+    strong, _ = planned(
+        heads.head(
+            *(heads.place(k, start, target, **more) for k in heads.BACK_TO_FRONT[:6]),
+            volumes=dict.fromkeys(heads.BACK_TO_FRONT[:6], 20.0),
+        )
+    )
+    assert plan.strengths == (10.0,)
+    assert min(likely(plan)) >= target - 0.3
+    assert plan.finish_min <= strong.finish_min + 15
 
 
 def test_a_long_dark_regrowth_under_lengths_that_lift_as_well():

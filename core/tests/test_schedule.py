@@ -36,6 +36,7 @@ from fervens_core.planning.bowls import Serving
 from fervens_core.planning.entry import entries_of
 from fervens_core.planning.price import looks_of, missed_min, strain_min, tenderness
 from fervens_core.planning.search import search
+from fervens_core.safety import usual_volume
 
 RINSE = 7.0
 small_heads = st.lists(
@@ -119,7 +120,12 @@ def price_by_hand(zones, volumes, visits):
             gained = float(effort_gained(t - end, volume, factors.extent, factors.rate)) * (1.0 - share)
             level = effort_to_level(level_to_effort(z.hair.start_level) + gained)
             strain = strain_min(
-                prices, np.array(volume), np.array(t - start), np.array(tenderness(z.hair)), np.array(0.0)
+                prices,
+                np.array(volume),
+                np.array(t - start),
+                np.array(tenderness(z.hair)),
+                np.array(0.0),
+                np.array(usual_volume(z)),
             )
             cost = float(missed_min(prices, np.array(z.target_level), level)) + float(strain)
             cost += prices.look * float(looks_of(np.array(t - start))) + (0.0 if volume in bottles else 1.0)

@@ -21,6 +21,7 @@ SHORT_LEVELS = 0.5
 """[MODEL] a lane that reads short may take a session of its own: that weighs as much as half a level more."""
 DARK_LEVEL, TENDER_PER_LEVEL, COARSE_TENDER_SHARE = 4.0, 0.75, 0.6
 """[MODEL]"""
+USUAL_VOLUME = 20.0
 HARSHER_VOLUME = 10.0
 """[MODEL] 30 vol weighs two, 40 vol six times what 25 vol would if it were even."""
 CLOSE_VISITS_MIN = 15.0
@@ -37,7 +38,8 @@ class Prices:
         minute: a minute until the last rinse. visit: a trip to the basin. wipe: a lane wiped out or left to dry alone.
         strength: one more in use; bowl: one mixed.
         level: missing a target by a level on one lane (and as much again for its square). over: passing it by one.
-        harsh: each vol above 20 on a lane. load: 1000 vol min on a lane. look: one lane opened and read.
+        harsh: each vol above 20 on a lane. mild: each up to 20 above what is usual on its hair.
+        load: 1000 vol min on a lane. look: one lane opened and read.
         delicate: 1000 vol min on delicate hair, on top.
     """
 
@@ -49,6 +51,7 @@ class Prices:
     level: float = 40.0
     over: float = 20.0
     harsh: float = 0.15
+    mild: float = 0.4
     load: float = 0.5
     look: float = 0.5
     delicate: float = 2.0
@@ -59,7 +62,7 @@ _PRICES = {
     Aim.SIMPLE: _USUAL,
     Aim.GENTLE: replace(_USUAL, minute=0.6, load=6.0, delicate=8.0, harsh=1.0, strength=8.0),
     Aim.EVEN: replace(_USUAL, minute=0.5, level=120.0, over=60.0, strength=5.0, bowl=3.0, visit=10.0),
-    Aim.QUICK: replace(_USUAL, minute=2.5, harsh=0.0, load=0.0, strength=5.0, bowl=3.0, visit=10.0),
+    Aim.QUICK: replace(_USUAL, minute=2.5, harsh=0.0, mild=0.0, load=0.0, strength=5.0, bowl=3.0, visit=10.0),
 }
 
 
@@ -90,15 +93,20 @@ def tenderness(hair: Hair) -> float:
     return found * (COARSE_TENDER_SHARE if hair.thickness is Thickness.COARSE else 1.0)
 
 
-def strain_min(prices: Prices, volume: Floats, minutes_on: Floats, tender: Floats, is_delicate: Floats) -> Floats:
+def strain_min(
+    prices: Prices, volume: Floats, minutes_on: Floats, tender: Floats, is_delicate: Floats, usual: Floats
+) -> Floats:
     """Price of strong developer and of contact, minutes counted from a lane's first section; broadcasts.
 
     Args:
-        tender: as `tenderness` has it. is_delicate: 1 for delicate hair.
+        tender: as `tenderness` has it. is_delicate: 1 for delicate hair. usual: vol a lane is usually
+            lightened with: 20 is no more than that on natural hair, but more than light, fine or porous hair needs.
     """
     load = prices.load + prices.delicate * is_delicate
-    over = np.maximum(volume - 20.0, 0.0)
-    result: Floats = prices.harsh * tender * over * (1.0 + over / HARSHER_VOLUME) + load * volume * minutes_on / 1000.0
+    over = np.maximum(volume - USUAL_VOLUME, 0.0)
+    more = np.maximum(np.minimum(volume, USUAL_VOLUME) - usual, 0.0)
+    strong = prices.harsh * tender * over * (1.0 + over / HARSHER_VOLUME) + prices.mild * more
+    result: Floats = strong + load * volume * minutes_on / 1000.0
     return result
 
 

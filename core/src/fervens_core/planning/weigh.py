@@ -41,6 +41,7 @@ from fervens_core.planning.price import (
     tenderness,
 )
 from fervens_core.planning.request import PlanRequest
+from fervens_core.safety import usual_volume
 
 NEVER = 1e6
 """Price of what cannot be done."""
@@ -137,6 +138,7 @@ class Scales:
         is_blend = (np.abs(self.strengths[:, None] - bottles) > 1e-6).all(axis=1)
         self.blended = np.where(is_blend, BLENDED_MIN, 0.0)
         self.tender = np.array([tenderness(e.zone.hair) for e in entries])
+        self.usual = np.maximum([usual_volume(e.zone) for e in entries], table.weakest)
         self.barred = np.where(self.table.allowed(self.strengths), 0.0, NEVER)
         place = {e.zone.key: i for i, e in enumerate(entries)}
         self.joined = [
@@ -166,7 +168,7 @@ class Scales:
         ready = np.where(self.is_delicate[:, None], np.minimum(ready, spared[:, None]), ready)
         ready = np.maximum(ready, WIPED_LEAST_MIN)
         on = np.where(np.isfinite(ready), ready, 0.0) + table.application[:, None]
-        price = strain_min(prices, strengths, on, self.tender[:, None], self.is_delicate[:, None])
+        price = strain_min(prices, strengths, on, self.tender[:, None], self.is_delicate[:, None], self.usual[:, None])
         price = price + prices.look * looks_of(on) + self.blended + self.barred
         sections = np.array([e.zone.foil_count for e in self.entries])
         cannot = np.array([e.zone.touches_scalp for e in self.entries]) | (self.block != NO_BLOCK) | self.is_join
@@ -233,7 +235,14 @@ class Scales:
         minutes, on = at[j, v] - timelines.ends[i, j], at[j, v] - timelines.starts[i, j]
         gained = self.capacities[i] * self.table.shares_of(i, minutes)[:, None]
         levels = self.table.levels_of(i[:, None], gained)
-        rest = strain_min(self.prices, self.strengths, on[:, None], self.tender[i, None], self.is_delicate[i, None])
+        rest = strain_min(
+            self.prices,
+            self.strengths,
+            on[:, None],
+            self.tender[i, None],
+            self.is_delicate[i, None],
+            self.usual[i, None],
+        )
         rest += (self.prices.look * looks_of(on))[:, None] + self.blended + self.barred[i]
         missed = missed_min(self.prices, self.aimed[i, None], levels)
         costs = np.empty((n, count, m, k + 1))
@@ -427,6 +436,7 @@ class Scales:
             (rinses - starts)[:, None],
             self.tender[:, None],
             self.is_delicate[:, None],
+            self.usual[:, None],
         )
         lanes = self.weight[:, None] * missed_min(self.prices, aimed, levels) + strain + self.blended[strength]
         used = np.zeros((self.strengths.size, strength.shape[1]), dtype=bool)
@@ -463,5 +473,5 @@ class Scales:
             strengths=prices.strength * (len(used) - 1) + BLENDED_MIN * blends,
             looks=float((prices.look * looks_of(on)).sum()),
             missed=float((self.weight * missed_min(prices, aimed, levels)).sum()),
-            strain=float(strain_min(prices, volumes, on, self.tender, self.is_delicate).sum()),
+            strain=float(strain_min(prices, volumes, on, self.tender, self.is_delicate, self.usual).sum()),
         )

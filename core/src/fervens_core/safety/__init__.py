@@ -13,6 +13,7 @@ from fervens_core.safety.cautions import (
     strongest_volume,
     toner_block,
     toning_cautions,
+    usual_volume,
 )
 from fervens_core.safety.today import CONTACT_MAX_MIN, again_block, heat_block, refresh_block, stop_reason
 
@@ -34,4 +35,5 @@ __all__ = [
     "strongest_volume",
     "toner_block",
     "toning_cautions",
+    "usual_volume",
 ]

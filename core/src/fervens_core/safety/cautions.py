@@ -37,6 +37,8 @@ DELICATE_MAX_VOLUME = 20.0
 """[MODEL] strongest developer proposed for hairline, temples, nape, fine baby hair; and for hair that is not sound."""
 WORN_MAX_VOLUME = 20.0
 """[MODEL] strongest on hair that was lightened before, and on porous hair: it needs no more and breaks with it."""
+LIGHT_LEVEL = 8.5
+"""[MODEL] hair of this level is light already: 10 vol may be proposed on it (common practice, no source)."""
 FINE_MAX_VOLUME = 30.0
 """[MODEL] strongest on fine hair."""
 OLD_VIVID_DYE_MAX_VOLUME = 5.0
@@ -286,6 +288,21 @@ def toner_block(findings: Findings, shade: TonerShade) -> Caution | None:
     return None if state is PatchState.CLEAR else _no_toner("patch_test_early", wait=wait)
 
 
+def _asks_for_little(zone: Zone) -> bool:
+    """Whether a lane is light, fine, porous or delicate hair."""
+    hair = zone.hair
+    is_worn = hair.history is History.LIGHTENED or hair.porosity is Porosity.HIGH or hair.start_level >= LIGHT_LEVEL
+    return is_worn or hair.thickness is Thickness.FINE or zone.is_delicate
+
+
+def usual_volume(zone: Zone) -> float:
+    """What a lane is usually lightened with, vol: 10 where it is light, fine, porous or delicate, else 20.
+
+    Common practice, no source.
+    """
+    return 10.0 if _asks_for_little(zone) else 20.0
+
+
 @dataclass(frozen=True, slots=True)
 @contract
 class WeakestVolumes:
@@ -301,12 +318,9 @@ class WeakestVolumes:
 
     def on(self, zone: Zone) -> float:
         """The weakest for a lane."""
-        hair = zone.hair
-        if hair.history is History.DIRECT_DYE:
+        if zone.hair.history is History.DIRECT_DYE:
             return self.old_dye
-        is_worn = hair.history is History.LIGHTENED or hair.porosity is Porosity.HIGH
-        is_tender = hair.thickness is Thickness.FINE or zone.is_delicate
-        return self.worn if is_worn or is_tender else self.natural
+        return self.worn if _asks_for_little(zone) else self.natural
 
 
 def strongest_volume(
