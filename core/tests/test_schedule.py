@@ -125,7 +125,7 @@ def price_by_hand(zones, volumes, visits):
                 np.array(t - start),
                 np.array(tenderness(z.hair)),
                 np.array(0.0),
-                np.array(usual_volume(z)),
+                np.array(usual_volume(z.hair)),
             )
             cost = float(missed_min(prices, np.array(z.target_level), level)) + float(strain)
             cost += prices.look * float(looks_of(np.array(t - start))) + (0.0 if volume in bottles else 1.0)

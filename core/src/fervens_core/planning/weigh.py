@@ -138,7 +138,7 @@ class Scales:
         is_blend = (np.abs(self.strengths[:, None] - bottles) > 1e-6).all(axis=1)
         self.blended = np.where(is_blend, BLENDED_MIN, 0.0)
         self.tender = np.array([tenderness(e.zone.hair) for e in entries])
-        self.usual = np.maximum([usual_volume(e.zone) for e in entries], table.weakest)
+        self.usual = np.maximum([usual_volume(e.zone.hair) for e in entries], table.weakest)
         self.barred = np.where(self.table.allowed(self.strengths), 0.0, NEVER)
         place = {e.zone.key: i for i, e in enumerate(entries)}
         self.joined = [

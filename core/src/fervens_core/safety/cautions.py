@@ -288,19 +288,18 @@ def toner_block(findings: Findings, shade: TonerShade) -> Caution | None:
     return None if state is PatchState.CLEAR else _no_toner("patch_test_early", wait=wait)
 
 
-def _asks_for_little(zone: Zone) -> bool:
-    """Whether a lane is light, fine, porous or delicate hair."""
-    hair = zone.hair
-    is_worn = hair.history is History.LIGHTENED or hair.porosity is Porosity.HIGH or hair.start_level >= LIGHT_LEVEL
-    return is_worn or hair.thickness is Thickness.FINE or zone.is_delicate
+def _asks_for_little(hair: Hair) -> bool:
+    """Whether hair is light, fine or porous."""
+    is_worn = hair.history is History.LIGHTENED or hair.porosity is Porosity.HIGH
+    return is_worn or hair.start_level >= LIGHT_LEVEL or hair.thickness is Thickness.FINE
 
 
-def usual_volume(zone: Zone) -> float:
-    """What a lane is usually lightened with, vol: 10 where it is light, fine, porous or delicate, else 20.
+def usual_volume(hair: Hair) -> float:
+    """What hair is usually lightened with, vol: 10 where it is light, fine or porous, else 20.
 
-    Common practice, no source.
+    Common practice, no source. Delicate places are spared by their minutes.
     """
-    return 10.0 if _asks_for_little(zone) else 20.0
+    return 10.0 if _asks_for_little(hair) else 20.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -320,7 +319,7 @@ class WeakestVolumes:
         """The weakest for a lane."""
         if zone.hair.history is History.DIRECT_DYE:
             return self.old_dye
-        return self.worn if _asks_for_little(zone) else self.natural
+        return self.worn if _asks_for_little(zone.hair) or zone.is_delicate else self.natural
 
 
 def strongest_volume(
