@@ -42,7 +42,8 @@ watch(
   () => props.card,
   (c, before) => {
     const [now, old] = [told(c), told(before)]
-    const changed = Object.entries(now).filter(([field, value]) => value !== old[field as keyof typeof old])
+    const isSame = c.id === before.id
+    const changed = Object.entries(now).filter(([field, value]) => !isSame || value !== old[field as keyof typeof old])
     Object.assign(form, Object.fromEntries(changed))
   },
 )

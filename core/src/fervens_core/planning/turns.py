@@ -15,13 +15,14 @@ from fervens_core.base import Floats
 from fervens_core.head import Part, Zone, row_of
 from fervens_core.planning.entry import Entry, LaneTable
 from fervens_core.planning.hands import JOIN_LEAST_MIN, JOIN_MOST_MIN, NO_BLOCK, Task, Turns
+from fervens_core.planning.price import USUAL_VOLUME
 from fervens_core.planning.request import Paces
 
 LIGHTER_BY = 1.0
 """Lengths lighter than a long regrowth by so many levels wait for it."""
 HELD_SHORT_LEVELS, HELD_NEED_MOST_MIN = 0.75, 20.0
 """[MODEL] a visit that would leave delicate hair shorter than this of its target is not the one it is meant for."""
-USUAL_VOLUME, NEED_STEP_MIN = 20.0, 8.0
+NEED_STEP_MIN = 8.0
 """[MODEL] lanes that need less than 8 min more or less with the usual strength stay in the order they were told."""
 RETOUCHED = (Part.ROOT, Part.REGROWTH, Part.BAND, Part.ENDS)
 """Parts of sections that are made or left in place, as rows of a zone are: between two there is little to do."""
