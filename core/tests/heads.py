@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from fervens_core.head import (
+    USUAL_HEAD,
     Covering,
     Developer,
     DeveloperUse,
@@ -76,6 +77,29 @@ def retouch(**more) -> PlanRequest:
 def whole_head(**more) -> PlanRequest:
     """Case 4: ten zones of virgin 7, root to ends, to 9.5."""
     return head(*(place(k, 7, 9.5, parts=(StrandPart(Hair(7.0), 0.0, 12.0, 9.5),)) for k in BACK_TO_FRONT), **more)
+
+
+def with_hairline(**more) -> PlanRequest:
+    """Twelve zones of virgin 7, root to ends, to 9.5; nape, fringe and temples delicate."""
+    zones = (
+        place(
+            z.key,
+            7,
+            9.5,
+            3 if z.is_delicate else 5,
+            is_delicate=z.is_delicate,
+            parts=(StrandPart(Hair(7.0), 0.0, 12.0),),
+        )
+        for z in USUAL_HEAD
+    )
+    return head(*zones, **more)
+
+
+def all_but_the_temples(**more) -> PlanRequest:
+    """Ten zones as the desk's short-hand reads them: virgin 7 root to ends to 9.5; nape and fringe delicate."""
+    parts = (StrandPart(Hair(7.0), 0.0, 12.0, 9.5),)
+    told = (z for z in USUAL_HEAD if not z.key.endswith("temple"))
+    return head(*(place(z.key, 7, 9.5, 6, is_delicate=z.is_delicate, parts=parts) for z in told), **more)
 
 
 def open_pieces(**more) -> PlanRequest:

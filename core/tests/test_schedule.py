@@ -12,7 +12,7 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from fervens_core.base import say
-from fervens_core.head import Hair, Part, StrandPart, Zone
+from fervens_core.head import USUAL_HEAD, Hair, Part, StrandPart, Zone
 from fervens_core.lift import effort_gained, effort_to_level, level_to_effort, zone_factors
 from fervens_core.planning import (
     Aim,
@@ -34,8 +34,9 @@ from fervens_core.planning import (
 from fervens_core.planning.bowlcost import BowlCounter
 from fervens_core.planning.bowls import Serving
 from fervens_core.planning.entry import entries_of
-from fervens_core.planning.price import looks_of, missed_min, strain_min, tenderness
+from fervens_core.planning.price import LONG_MIN, looks_of, missed_min, sitting_min, strain_min, tenderness
 from fervens_core.planning.search import search
+from fervens_core.planning.weigh import NEVER
 from fervens_core.safety import usual_volume
 
 RINSE = 7.0
@@ -194,6 +195,14 @@ def sensible(request):
     yield replace(request, choice=replace(request.choice, volumes=ladder))
 
 
+def test_minutes_of_a_long_day_weigh_more_and_never_by_a_leap():
+    prices = prices_for(Aim.SIMPLE)
+    last = np.arange(0.0, 2.0 * LONG_MIN)
+    each = np.diff(sitting_min(prices, last))
+    assert each[last[1:] <= LONG_MIN] == pytest.approx(prices.minute)
+    assert each[last[1:] > LONG_MIN] == pytest.approx(1.3 * prices.minute)
+
+
 def seeded_heads(count, seed):
     dice = random.Random(seed)
     for _ in range(count):
@@ -221,6 +230,28 @@ def test_hardly_ever_worse_than_sensible_ways_and_never_by_much():
     assert all(ours <= 1.1 * other for ours, other in pairs)
 
 
+def grown_heads(count, seed):
+    """Heads of eight to twelve zones, root to ends, with the odd delicate one."""
+    dice = random.Random(seed)
+    for _ in range(count):
+        start, zones = dice.choice([4.0, 5.0, 6.0, 7.0]), []
+        for spot in dice.sample(USUAL_HEAD, dice.randint(8, 12)):
+            level = start + dice.choice([0.0, 0.0, 0.5, -0.5])
+            target, sections = min(start + dice.choice([2.0, 2.5, 3.0]), 10.0), dice.randint(3, 8)
+            parts = (StrandPart(Hair(level), 0.0, 12.0),)
+            zones.append(place(spot.key, level, target, sections, is_delicate=spot.is_delicate, parts=parts))
+        yield head(*zones)
+
+
+def test_choosing_any_strength_is_hardly_dearer_than_20_told_for_all():
+    for request in grown_heads(3, seed=5):
+        told = replace(request.choice, volumes={z.key: 20.0 for z in request.zones})
+        ours, other = plan_from(request), plan_from(replace(request, choice=told))
+        assert ours.price.total <= other.price.total + 6.0
+        # nothing of it is something that cannot be, and is priced as such
+        assert ours.price.total < 0.01 * NEVER
+
+
 def test_hardly_any_single_move_of_a_line_is_better_than_the_proposal_and_never_by_much():
     gained = []
     for request in seeded_heads(14, seed=2):
@@ -238,7 +269,8 @@ def test_hardly_any_single_move_of_a_line_is_better_than_the_proposal_and_never_
 def test_the_proposals_own_lines_lay_it_out_again(named):
     plan = plan_from(named())
     again = plan_from(named(visit_mins=tuple(v.asked_min for v in plan.visits)))
-    assert again.price.total == pytest.approx(plan.price.total, abs=8.0)
+    # a line moved for older bowls has other bowls: a root a hair over half a level short, or under it, is 10 min apart
+    assert again.price.total == pytest.approx(plan.price.total, abs=12.0)
     assert [v.at_min for v in again.visits] == pytest.approx([v.at_min for v in plan.visits], abs=1.0)
 
 

@@ -6,14 +6,16 @@ priced by itself, at its best visit, and the cheapest partings are gone on with.
 
 from __future__ import annotations
 
+import itertools
 import math
 from collections.abc import Hashable, Sequence
 from itertools import chain
 
 import numpy as np
 
+from fervens_core.base import Floats
 from fervens_core.planning.entry import Entry, LaneTable
-from fervens_core.planning.hands import Turns, VisitSets
+from fervens_core.planning.hands import JOIN_LEAST_MIN, Turns, VisitSets
 from fervens_core.planning.request import DelicateWay, PlanRequest
 from fervens_core.planning.turns import (
     Unit,
@@ -28,11 +30,25 @@ from fervens_core.planning.turns import (
 )
 from fervens_core.planning.weigh import APART_MIN, NEVER, Scales
 
-PARTINGS = (2, 1)
-"""So many of the cheapest partings are gone on with, where hands go on meanwhile and where they wait."""
+TRIP_MIN = (0.0, 12.0, 25.0, 45.0)
+"""A block priced by itself is rinsed while hands go on, which they seldom quite can: so the cheapest parting is looked
+for with each of these on top of a trip, which gives fewer and larger blocks [MODEL]."""
 BLOCK_MOST = 8
-EARLY_MIN = (1.0, 4.0, 8.0, 13.0, 20.0, 28.0)
-"""A block's visit is tried so long before its first label ends."""
+LONGEST_FIRST_MIN, BY_TWO_MIN = 10.0, 2.0
+"""What another order than was told has to buy: one that goes to and fro over the head; the crown and the top together
+before the sides [MODEL]."""
+EARLY_MIN, JOINED_MIN = (0.0, 2.0, 6.0, 12.0), (JOIN_LEAST_MIN, 13.0, 17.0, 22.0)
+"""A block's visit is tried so long before its first label ends, and so long after the last of it has joined."""
+
+
+def visits_of(ended: Floats, wall: Floats) -> Floats:
+    """Visits tried for a block; shape (m, c).
+
+    Args:
+        ended: when its last part has joined, were there no visit. wall: when its first label ends; shape (m,).
+    """
+    soon = np.ceil(ended)[:, None] + JOINED_MIN
+    return np.column_stack([np.floor(wall)[:, None] - EARLY_MIN, np.minimum(soon, np.floor(wall - 1.0)[:, None])])
 
 
 def turns_of(request: PlanRequest, entries: Sequence[Entry], table: LaneTable) -> tuple[Turns, ...]:
@@ -47,28 +63,37 @@ def turns_of(request: PlanRequest, entries: Sequence[Entry], table: LaneTable) -
     has_sound = any(not u.is_delicate for u in told)
     is_first = choice.delicate_way is DelicateWay.WEAKEST_FIRST
     held = has_sound and not is_first
-    orders = [told]
+    orders = [(told, 0.0)]
     if not choice.keeps_order:
-        orders.append(by_two(entries, told) if waiting else longest_first(table, told))
+        other = (by_two(entries, told), BY_TWO_MIN) if waiting else (longest_first(table, told), LONGEST_FIRST_MIN)
+        orders.append(other)
     found: dict[object, Turns] = {}
     costs: dict[Hashable, tuple[float, float]] = {}
-    for units in orders:
+    for units, moved_min in orders:
         if has_sound and not choice.keeps_order:
             units.sort(key=lambda u: u.is_delicate != is_first)
         if not waiting:
-            turns = one_after_the_other(entries, table, request.pace, units, is_held=held, is_told=units is told)
+            turns = one_after_the_other(entries, table, request.pace, units, is_held=held, moved_min=moved_min)
             found.setdefault(tuple(t.rows for t in turns.tasks), turns)
             continue
-        for blocks in chain.from_iterable(
-            _partings(request, entries, table, units, costs, is_held=held, waits=w, is_full=f)
-            for w in (False, True)
-            for f in (True, False)
-        ):
-            for is_sorted in (False, True):
-                turns = in_blocks(
-                    entries, table, request.pace, blocks, is_held=held, is_told=units is told, is_sorted=is_sorted
-                )
-                found.setdefault(tuple((t.rows, t.block) for t in turns.tasks), turns)
+        for is_usual in (False, True):
+            for blocks in chain.from_iterable(
+                _partings(request, entries, table, units, costs, is_held=held, waits=w, is_full=f, is_usual=is_usual)
+                for w in (False, True)
+                for f in (True, False)
+            ):
+                for is_sorted in (False, True):
+                    turns = in_blocks(
+                        entries,
+                        table,
+                        request.pace,
+                        blocks,
+                        is_held=held,
+                        moved_min=moved_min,
+                        is_sorted=is_sorted,
+                        is_usual=is_usual,
+                    )
+                    found.setdefault(tuple((t.rows, t.block, t.most_min) for t in turns.tasks), turns)
     return tuple(found.values())
 
 
@@ -82,12 +107,14 @@ def _partings(
     is_held: bool,
     waits: bool,
     is_full: bool,
+    is_usual: bool,
 ) -> list[list[list[Unit]]]:
     """The cheapest ways to part zones into blocks, in their order; left and right stay together unless that is dear.
 
     Args:
         waits: hands wait for a block's visit before they begin the next, instead of going on meanwhile.
         is_full: the last that joins has what it needs; else blocks may be larger, and its price says what that costs.
+        is_usual: with each lane's usual strength, else with any: those of the blocks may be too many for one head.
         costs: of blocks that are known, by what they are made of; more are put there.
     """
     # what it costs to end a block before each zone: the other of a pair then waits
@@ -95,22 +122,28 @@ def _partings(
     for pair in pairs_of(entries, units):
         ends += [0.0, *([APART_MIN * len(_lanes(pair[-1]))] if len(pair) > 1 else [])]
     label = min(e.label_max_min for e in entries)
-    best: list[list[tuple[float, tuple[int, ...]]]] = [[(0.0, ())]]
+    ways: list[list[tuple[int, int, float]]] = []
     for end in range(1, len(units) + 1):
-        ways: list[tuple[float, tuple[int, ...]]] = []
+        ways.append([])
         for begin in range(end - 1, max(end - BLOCK_MOST, 0) - 1, -1):
             block = list(units[begin:end])
             if begin < end - 1 and block_minutes(entries, table, block, request.pace, is_full=is_full) > label:
                 break
-            on, last = _priced(request, entries, block, costs, is_held=is_held)
-            price = ends[begin] + (last if waits or end == len(units) else on)
-            ways += [(so_far + price, (*cuts, end)) for so_far, cuts in best[begin]]
-        best.append(sorted(ways)[: PARTINGS[waits]])
-    found = []
-    for _, cuts in best[-1]:
-        begins = (0, *cuts[:-1])
-        found.append([list(units[b:e]) for b, e in zip(begins, cuts, strict=True)])
-    return found
+            on, last = _priced(request, entries, block, costs, is_held=is_held, is_usual=is_usual)
+            ways[-1].append((begin, end, ends[begin] + (last if waits or end == len(units) else on)))
+    found = {
+        cuts for more in (TRIP_MIN[:1] if waits else TRIP_MIN) for cuts in _cheapest(ways, more)[: 1 if more else 2]
+    }
+    return [[list(units[b:e]) for b, e in itertools.pairwise((0, *cuts))] for cuts in sorted(found)]
+
+
+def _cheapest(ways: Sequence[Sequence[tuple[int, int, float]]], more: float) -> list[tuple[int, ...]]:
+    """Where the blocks end of the two cheapest rows of them, each with so much on top; ways to end at each zone."""
+    best: list[list[tuple[float, tuple[int, ...]]]] = [[(0.0, ())]]
+    for to_here in ways:
+        rows = [(before + price + more, (*cuts, e)) for b, e, price in to_here for before, cuts in best[b]]
+        best.append(sorted(rows)[:2])
+    return [cuts for _, cuts in best[-1]]
 
 
 def _priced(
@@ -120,22 +153,24 @@ def _priced(
     costs: dict[Hashable, tuple[float, float]],
     *,
     is_held: bool,
+    is_usual: bool,
 ) -> tuple[float, float]:
     """Price of a block by itself, min: when hands go on to the next meanwhile, and when it is the last."""
     rows = [r for u in units for r in _lanes(u)]
-    name = tuple(_likeness(entries[r]) for r in rows)
+    name = is_usual, tuple(_likeness(entries[r]) for r in rows)
     if name in costs:
         return costs[name]
     own = [entries[r] for r in rows]
     table = LaneTable(own, has_additive=request.choice.has_additive)
-    turns = in_blocks(own, table, request.pace, [units_of(own, waiting_for(own))], is_held=is_held, is_told=True)
+    turns = in_blocks(own, table, request.pace, [units_of(own, waiting_for(own))], is_held=is_held)
     is_part = any(not e.zone.is_delicate for e in entries)
     scales = Scales(request, own, table, turns, is_part=is_part)
     holds = [h for h in (0.0, -4.0) if h >= 0.0 or any(t.is_held for t in turns.tasks)]
-    hold, early = np.repeat(holds, len(EARLY_MIN)), np.tile(EARLY_MIN, len(holds))
-    columns = np.zeros((hold.size, 1), dtype=int)
-    wall = scales.walls(scales.lay_out(VisitSets(np.full((hold.size, 1), np.inf), hold, columns)))[turns.firsts[0]]
-    tried = scales.weigh(VisitSets((np.floor(wall) - early)[:, None], hold, columns), bowls=0)
+    count = len(holds)
+    alone = scales.lay_out(VisitSets(np.full((count, 1), np.inf), np.array(holds), np.zeros((count, 1), dtype=int)))
+    at = visits_of(alone.ends.max(axis=0), scales.walls(alone)[turns.firsts[0]])
+    sets = VisitSets(at.reshape(-1, 1), np.repeat(holds, at.shape[1]), np.zeros((at.size, 1), dtype=int))
+    tried = scales.weigh(sets, bowls=0, barred=scales.but_usual() if is_usual else None)
     last = tried.prices - scales.prices.bowl * scales.counter.least
     change = turns.tasks[-1].change_min + request.pace.rinse_min
     free = tried.timelines.ends.max(axis=0) + change

@@ -13,6 +13,7 @@ from dataclasses import dataclass, replace
 import numpy as np
 
 from fervens_core.base import Floats
+from fervens_core.planning.hands import VisitSets
 from fervens_core.planning.price import NOTHING, Price
 from fervens_core.planning.weigh import NEVER, Scales, Weighed
 
@@ -27,6 +28,7 @@ class Found:
         visit: of each lane, by index; -1 for one that is wiped out before. columns: the visit of each block.
         asked: the visits as they were asked for: a trip waits for the section under the brush, and roots that join a
             visit go on by when it is asked for. What is laid out again begins from these.
+        waits: whether hands wait before each block.
         price: of all; parts: what it is made of without bowls and their age, once it is chosen.
     """
 
@@ -40,6 +42,7 @@ class Found:
     asked: tuple[float, ...]
     hold: float
     columns: tuple[int, ...]
+    waits: tuple[bool, ...]
     price: float
     parts: Price
 
@@ -99,9 +102,24 @@ class Finder(Scales):
             asked=asked,
             hold=float(tried.sets.hold_min[i]),
             columns=tuple(int(c) for c in tried.sets.columns[i]),
+            waits=() if tried.sets.waits is None else tuple(tried.sets.waits[i].tolist()),
             price=float(tried.prices[i]),
             parts=NOTHING,
         )
+
+    def near(self, found: Found, at: Floats) -> VisitSets:
+        """A schedule with other visits, as many as it has."""
+        count = len(at)
+        columns = np.repeat(np.array([found.columns], dtype=int), count, axis=0)
+        return VisitSets(at, np.full(count, found.hold), columns, self.waits_of(found, count))
+
+    def waits_of(self, found: Found, count: int) -> np.ndarray | None:
+        """Before which blocks hands wait, so many times."""
+        return np.repeat(np.array([found.waits]), count, axis=0) if found.waits else None
+
+    def set_of(self, found: Found) -> VisitSets:
+        """Its visits by themselves."""
+        return self.near(found, np.array([found.asked]))
 
     def each(self, tried: Weighed) -> list[Found]:
         """The first of some sets with each of the strengths weighed for it, polished."""
@@ -142,5 +160,12 @@ class Finder(Scales):
             together = self._together_moved(strength, tried, prices)
             price = self.weigh_strengths(together[:, None], found.starts, found.ends, found.rinses)
             strength = together if price[0] < prices[best] else tried[best]
+        if self.joined:
+            return self._exactly(found, strength)
         told = np.clip(self.strengths[strength], self.table.weakest_ever, self.table.strongest)
         return replace(found, volumes=told, price=found.price - before + float(prices[0]))
+
+    def _exactly(self, found: Found, strength: np.ndarray) -> Found:
+        """With these strengths and no others: what joins aims at what its own lengths reach with theirs."""
+        barred = np.where(np.arange(self.strengths.size) == strength[:, None], 0.0, NEVER)
+        return self.found(self.weigh(self.set_of(found), bowls=None, barred=barred), 0)

@@ -23,8 +23,6 @@ HEAD_LABEL_SHARE = 0.9
 DELICATE_SHARE = 0.6
 """[MODEL] delicate hair is never on for more of the head's minutes, unless the technician says so."""
 NO_BLOCK = -1
-BETWEEN_MIN = 30.0
-"""Longer holds are for hands that wait between blocks."""
 SETTLING = 4
 """Two pairs of hands are laid out so often at most, each time with the trips as they had to wait before."""
 
@@ -40,7 +38,7 @@ class Task:
         is_join: goes on once others of its strand work. most_min: longest it may be on.
         is_held: delicate, held back from the visit it is meant for. need_min: processing it needs at least.
         after: the lane it joins: it begins when that one is on; -1 for none.
-        is_first: of its block: it may wait for the trip to the basin that is due before it, however long it takes.
+        opens: the block that begins with it; -1 for none. Hands may wait until the one before it was rinsed.
     """
 
     rows: tuple[int, ...]
@@ -53,7 +51,7 @@ class Task:
     is_held: bool = False
     need_min: float = 0.0
     after: int = -1
-    is_first: bool = False
+    opens: int = NO_BLOCK
 
 
 @dataclass(frozen=True, slots=True)
@@ -62,13 +60,13 @@ class Turns:
 
     Args:
         blocks: how many visits they ask for (0: any number); firsts: the first lane of each block.
-        is_told: whether zones go on as they were told.
+        moved_min: what this order has to buy, being another than was told.
     """
 
     tasks: tuple[Task, ...]
     blocks: int
     firsts: tuple[int, ...] = ()
-    is_told: bool = True
+    moved_min: float = 0.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -87,14 +85,15 @@ class VisitSets:
     Args:
         at: when, min, shape (m, k), rising, infinity for none.
         hold_min: a lane that would be broken off within so many minutes of its first section waits for the visit
-            instead, shape (m,); from 30 min on the first of a block waits for any visit within what is more than that.
-            Negative: the same, and delicate hair goes on in its turn and is not held back.
+            instead, shape (m,). Negative: the same, and delicate hair goes on in its turn and is not held back.
         columns: which visit each block is rinsed in, shape (m, blocks).
+        waits: whether hands wait before each block until the one before it was rinsed, shape (m, blocks); None: never.
     """
 
     at: Floats
     hold_min: Floats
     columns: np.ndarray
+    waits: np.ndarray | None = None
 
 
 def lay_out(
@@ -149,8 +148,10 @@ def _laid_out(
             held = visit - DELICATE_SHARE * usual
             begin = np.where(np.isfinite(held) & is_held_back, np.maximum(begin, held), begin)
         waits = np.minimum(hold, task.minutes - 1e-6) + 1e-9
-        if task.is_first:
-            waits = np.where(hold >= BETWEEN_MIN, hold - BETWEEN_MIN, waits)
+        if task.opens > 0 and sets.waits is not None:
+            own, other = sets.columns[:, task.opens], sets.columns[:, task.opens - 1]
+            before = np.where(sets.waits[:, task.opens] & (own != other), at[every, other] + rinse, -np.inf)
+            begin = np.where(np.isfinite(before), np.maximum(begin, before), begin)
         due = at[every, number]
         while (is_due := due <= begin + waits).any():
             begin = np.where(is_due, np.maximum(begin, due + rinse), begin)

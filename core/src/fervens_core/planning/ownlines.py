@@ -20,8 +20,9 @@ from fervens_core.planning.price import CLOSE_VISITS_MIN
 
 KEPT_ROWS, FINISHED_ROWS = 4, 3
 """So many rows of lines go on from one block to the next, and so many have their bowls counted in the end."""
-TOLD_ORDERS = 2
-"""Of all orders of hands so many are gone through in full: those that come out cheapest without bowls."""
+ROUGH_ORDERS, TOLD_ORDERS = 6, 2
+"""Of all orders of hands so many have the bowls of one row counted, those that come out cheapest without; and so many
+are gone through in full."""
 
 
 Order = TypeVar("Order", bound=Finder)
@@ -33,28 +34,31 @@ class _Row:
 
     Args:
         hold: as a set of visits has it. of_block: the moment each block so far is rinsed at, min.
+        waits: whether hands wait before each block so far.
         alone: moments of their own, beside her lines, and the lanes they are for.
     """
 
     hold: float
     of_block: tuple[float, ...] = ()
+    waits: tuple[bool, ...] = ()
     alone: tuple[tuple[float, frozenset[int]], ...] = ()
 
-    def with_line(self, at: float) -> _Row:
-        return replace(self, of_block=(*self.of_block, at))
+    def with_line(self, at: float, *, waits: bool = False) -> _Row:
+        return replace(self, of_block=(*self.of_block, at), waits=(*self.waits, waits))
 
 
 def promising(searches: Sequence[Order], visits: Sequence[float], hold: float) -> list[Order]:
-    """The orders of hands worth going through with her lines: as they come out cheapest without bowls."""
+    """The orders of hands worth going through with her lines: as they come out cheapest."""
     if len(searches) <= TOLD_ORDERS:
         return list(searches)
     own = sorted(set(visits))
 
-    def rough(search: Finder) -> float:
-        rows = _rows(search, own, [_Row(hold)], most=1)
-        return float(search.weigh(_sets(search, own, rows), bowls=0).prices.min())
+    def worth(row: tuple[VisitSets, Order], bowls: int | None) -> float:
+        return float(row[1].weigh(row[0], bowls=bowls).prices.min()) + row[1].turns.moved_min
 
-    return sorted(searches, key=rough)[:TOLD_ORDERS]
+    rows = [(_sets(s, own, _rows(s, own, [_Row(hold)], most=1)), s) for s in searches]
+    rows = sorted(rows, key=lambda row: worth(row, 0))[:ROUGH_ORDERS]
+    return [s for _, s in sorted(rows, key=lambda row: worth(row, None))[:TOLD_ORDERS]]
 
 
 def on_own_lines(search: Finder, visits: Sequence[float], holds: Sequence[float]) -> Found:
@@ -88,10 +92,16 @@ def _rows(search: Finder, own: list[float], rows: list[_Row], *, most: int) -> l
         if not (search.block == block).any():  # of zones in which nothing joins
             rows = [row.with_line(max(row.of_block, default=own[0])) for row in rows]
             continue
-        tried = [row.with_line(t) for row in rows for t in own if t >= max(row.of_block, default=0.0)]
+        tried = [
+            row.with_line(t, waits=waits)
+            for row in rows
+            for t in own
+            if t >= max(row.of_block, default=0.0)
+            for waits in ((False, True) if block else (False,))
+        ]
         good = [tried[i] for i in np.flatnonzero(_suits(search, own, tried, block))]
-        served = {(row.hold, row.of_block[:-1], row.alone) for row in good}
-        good += [_alone(search, own, r, block) for r in rows if (r.hold, r.of_block, r.alone) not in served]
+        served = {(row.hold, row.of_block[:-1], row.waits[:-1], row.alone) for row in good}
+        good += [_alone(search, own, r, block) for r in rows if (r.hold, r.of_block, r.waits, r.alone) not in served]
         rows = _best(search, own, good, most)
     return rows
 
@@ -115,10 +125,12 @@ def _sets(search: Finder, own: list[float], rows: Sequence[_Row]) -> VisitSets:
     is_whole = all(len(row.of_block) == search.turns.blocks for row in rows)
     at = np.full((len(rows), count + (not is_whole)), np.inf)
     columns = np.full((len(rows), search.turns.blocks), at.shape[1] - 1)
+    waits = np.zeros(columns.shape, dtype=bool)
     for i, (row, told) in enumerate(zip(rows, lines, strict=True)):
+        waits[i, : len(row.waits)] = row.waits
         at[i, : told.size] = told
         columns[i, : len(row.of_block)] = np.searchsorted(told, row.of_block)
-    return VisitSets(at, np.array([row.hold for row in rows]), columns)
+    return VisitSets(at, np.array([row.hold for row in rows]), columns, waits)
 
 
 def _best(search: Finder, own: list[float], rows: list[_Row], most: int) -> list[_Row]:

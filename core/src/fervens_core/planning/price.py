@@ -26,6 +26,9 @@ HARSHER_VOLUME = 10.0
 """[MODEL] 30 vol weighs two, 40 vol six times what 25 vol would if it were even."""
 CLOSE_VISITS_MIN = 15.0
 """[MODEL] who was at the basin is not fetched again sooner: each minute less costs one."""
+LONG_MIN, LONGER_SHARE = 165.0, 0.3
+"""A last rinse after so long makes more than 4 h in the chair, which is what a whole head takes (common practice, no
+source); each minute past it weighs so much more [MODEL]."""
 BLENDED_MIN = 1.0
 """[MODEL] weighing a strength from two bottles, beside pouring one."""
 
@@ -71,6 +74,12 @@ def prices_for(aim: Aim, pace: Paces = USUAL_PACE) -> Prices:
     found = _PRICES[aim]
     look, bowl = pace.look_min / USUAL_PACE.look_min, pace.mix_min / USUAL_PACE.mix_min
     return replace(found, look=found.look * look, bowl=found.bowl * bowl)
+
+
+def sitting_min(prices: Prices, last: Floats) -> Floats:
+    """Price of the minutes until the last rinse; of a long day the more."""
+    result: Floats = prices.minute * (last + LONGER_SHARE * np.maximum(last - LONG_MIN, 0.0))
+    return result
 
 
 def missed_min(prices: Prices, target: Floats, level: Floats) -> Floats:

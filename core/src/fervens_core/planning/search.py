@@ -5,41 +5,41 @@ It begins with as few visits as labels force and moves them until no move makes 
 
 from __future__ import annotations
 
+import functools
 import itertools
 import math
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from dataclasses import replace
 
 import numpy as np
 
 from fervens_core.base import Floats
 from fervens_core.lift import level_to_effort
-from fervens_core.planning.blocks import EARLY_MIN, turns_of
+from fervens_core.planning.blocks import turns_of, visits_of
 from fervens_core.planning.entry import PROCESSING_MIN_MIN, Entry, LaneTable
 from fervens_core.planning.finder import Finder, Found, cheapness
-from fervens_core.planning.hands import BETWEEN_MIN, VisitSets
+from fervens_core.planning.hands import VisitSets
 from fervens_core.planning.ownlines import on_own_lines, promising
 from fervens_core.planning.request import PlanRequest
 from fervens_core.planning.weigh import NEVER, Weighed
 
-ORDER_WORTH_MIN = 10.0
-PROMISING_SHARE, EACH_LEAST = 1.25, 3
-EFFORTS = ((8, 12, 1, 4), (14, 8, 1, 3), (26, 8, 1, 2), (math.inf, 3, 1, 1))
+PROMISING_SHARE, PROMISING_ROW, EACH_LEAST = 1.25, 1.05, 3
+EFFORTS = ((8, 12, 1, 4, 5), (14, 8, 1, 3, 5), (26, 8, 1, 2, 3), (math.inf, 3, 1, 1, 2))
 """Up to so many lanes, so many starts are moved so many times, and so many of the best of them to the end; at least
-three starts of each order of hands."""
-SMALL_LANES = 7
+three starts of each order of hands, and so many orders where parts join."""
+SMALL_LANES, PAIRS_BY_MIN, MANY_LANES_BY_MIN, ONE_BY_MIN = 7, 5.0, 10.0, 2.0
+"""So few lanes begin from every pair of visits so many minutes apart as well, more lanes from coarser ones; all from
+every single visit."""
 SEED_TOLERANCES = (0.1, 0.5)
 SEED_SHARES = (0.85, 0.6)
 """[MODEL] no lane is waited for longer than these shares of what its label leaves it."""
-WAITS = (BETWEEN_MIN + 25.0, BETWEEN_MIN + 45.0)
-HOLDS = (0.0, 4.0, 10.0, 25.0, *WAITS, -4.0, -25.0, *(-w for w in WAITS))
-SEED_HOLDS = (0.0, 4.0, 25.0, *WAITS, -4.0)
-OWN_HOLDS = (4.0, 0.0, 25.0, *WAITS, -4.0)
-"""What her own lines are laid out with, the cheapest of them."""
+HOLDS, SEED_HOLDS = (0.0, 4.0, 10.0, 25.0, -4.0, -25.0), (0.0, 4.0, 25.0, -4.0)
+OWN_HOLDS, ROW_HOLDS = (4.0, 0.0, 25.0, -4.0), (4.0, 0.0)
+"""What her own lines are laid out with, the cheapest of them; and rows of trips."""
 BREAKS = 4
 """A visit is tried when hands are done with each of so many turns: it breaks nothing off."""
-SEED_ROWS = 2
-"""Where parts join, so many rows of trips go on from one block to the next."""
+SEED_ROWS, BEGUN = 2, 2
+"""Where parts join, so many rows of trips go on from one block to the next, and so many are begun from."""
 _ONE = np.array([w * x for x in (1.0, 2.0, 3.0, 5.0, 7.0, 10.0, 14.0) for w in (-1.0, 1.0)])
 _PAIRS = np.array(list(itertools.product((-7.0, -3.0, -1.0, 1.0, 3.0, 7.0), repeat=2)))
 PAIRED_MOST, MANY_VISITS = 8, 5
@@ -58,16 +58,22 @@ def _all(one: VisitSets, other: VisitSets) -> VisitSets:
         np.vstack([at, other.at]),
         np.append(one.hold_min, other.hold_min),
         np.vstack([one.columns, other.columns]),
+        None if one.waits is None or other.waits is None else np.vstack([one.waits, other.waits]),
     )
 
 
 class Search(Finder):
     """The search with one order of hands."""
 
+    @functools.cached_property
+    def _ends(self) -> dict[object, Found]:
+        """Where moves led from each schedule that was moved to the end."""
+        return {}
+
     def holds(self, known: Sequence[float]) -> list[float]:
-        """Those of some holds that make a difference: hands wait between blocks, and delicate hair is held back."""
-        has_held, has_blocks = any(t.is_held for t in self.turns.tasks), any(t.is_first for t in self.turns.tasks)
-        return [h for h in known if (h >= 0.0 or has_held) and (abs(h) < BETWEEN_MIN or has_blocks)]
+        """Those of some holds that make a difference: delicate hair is held back."""
+        has_held = any(t.is_held for t in self.turns.tasks)
+        return [h for h in known if h >= 0.0 or has_held]
 
     def seeds(self) -> VisitSets:
         """Sets of visits to begin from: as few as labels force, each as late as they let it.
@@ -75,8 +81,6 @@ class Search(Finder):
         For every strongest developer and two tolerances: nothing waits past a wall, and whatever has worked enough by
         then goes with it.
         """
-        if self.turns.blocks:
-            return self._block_seeds()
         table, needs = self.table, []
         most = np.maximum(table.label - table.application, PROCESSING_MIN_MIN)[:, None]
         for volume in self.strengths:
@@ -107,11 +111,7 @@ class Search(Finder):
                 break
         if len(self.entries) > SMALL_LANES:
             return VisitSets(visits, hold, no_blocks)
-        # few lanes: every pair of visits by fives as well
-        last = float(timelines.ends.max() + self.table.label.max())
-        minutes = np.arange(self.start_min + 15.0, last, 5.0)
-        one, two = np.triu_indices(minutes.size)
-        pairs = np.column_stack([minutes[one], np.where(one == two, np.inf, minutes[two])])
+        pairs = self.few_visits(PAIRS_BY_MIN).at
         rest = np.full((len(pairs), max(visits.shape[1] - 2, 0)), np.inf)
         pairs = np.column_stack([pairs, rest])
         lines = np.column_stack([visits, np.full((m, pairs.shape[1] - visits.shape[1]), np.inf)])
@@ -121,30 +121,52 @@ class Search(Finder):
             np.zeros((m + len(pairs), 0), dtype=int),
         )
 
-    def _block_seeds(self) -> VisitSets:
+    def few_visits(self, by_min: float) -> VisitSets:
+        """Every single visit by two minutes, and every pair of visits, so many minutes apart."""
+        ends = self.lay_out(VisitSets(np.full((1, 1), np.inf), np.zeros(1), np.zeros((1, 0), dtype=int))).ends
+        last = float(ends.max() + self.table.label.max())
+        alone = np.arange(self.start_min + 15.0, last, ONE_BY_MIN)
+        minutes = np.arange(self.start_min + 15.0, last, by_min)
+        one, two = np.triu_indices(minutes.size, k=1)
+        at = np.column_stack([np.append(alone, minutes[one]), np.append(np.full(alone.size, np.inf), minutes[two])])
+        return VisitSets(at, np.zeros(len(at)), np.zeros((len(at), 0), dtype=int))
+
+    def rows_of_trips(self, *, is_usual: bool) -> list[Found]:
         """A trip for each block, one after the other: before its label ends, or between two turns, as is cheapest.
 
-        For every hold the best few rows of trips go on to the next block.
+        Args:
+            is_usual: with each lane's usual strength, else with any.
         """
-        holds, early = self.holds(SEED_HOLDS), np.array(EARLY_MIN)
-        count, blocks = len(holds), self.turns.blocks
-        hold = np.repeat(holds, 1)
-        visits = np.full((count, blocks), np.inf)
+        barred = self.but_usual() if is_usual else None
+        sets = _all(*(self._rows_of_trips(barred, always=a) for a in (False, True)))
+        return self._cheapest_of_each([self.weigh(sets, bowls=None)])
+
+    def _rows_of_trips(self, barred: Floats | None, *, always: bool) -> VisitSets:
+        """The best few rows of trips with each hold, from one block to the next; hands wait before some, or always."""
+        count, blocks = len(ROW_HOLDS), self.turns.blocks
+        hold, every = np.array(ROW_HOLDS), np.arange(blocks)[None]
+        visits, waits = np.full((count, blocks), np.inf), np.full((count, blocks), always)
         for b, row in enumerate(self.turns.firsts):
-            columns = np.repeat(np.arange(blocks)[None], len(visits), axis=0)
-            timelines = self.lay_out(VisitSets(visits, hold, columns))
-            wall = np.floor(self.walls(timelines)[row])
-            after = self._next_ends(b, timelines.ends)
-            tried = np.column_stack([wall[:, None] - early, np.where(after <= wall[:, None], after, wall[:, None])])
-            visits, hold = np.repeat(visits, tried.shape[1], axis=0), np.repeat(hold, tried.shape[1])
+            if b and not always:
+                visits, hold, waits = (np.repeat(x, 2, axis=0) for x in (visits, hold, waits))
+                waits[1::2, b] = True
+            so_far = np.repeat(np.minimum(every, b), len(visits), axis=0)
+            timelines = self.lay_out(VisitSets(visits[:, :b], hold, so_far, waits))
+            wall = self.walls(timelines)[row]
+            of_it = [r for t in self.turns.tasks if t.block == b for r in t.rows]
+            ended = timelines.ends[of_it or [row]].max(axis=0)
+            after = np.minimum(self._next_ends(b, timelines.ends), np.floor(wall)[:, None])
+            tried = np.column_stack([visits_of(ended, wall), after])
+            visits, hold, waits = (np.repeat(x, tried.shape[1], axis=0) for x in (visits, hold, waits))
             visits[:, b] = tried.ravel()
-            sets = VisitSets(visits, hold, np.repeat(np.arange(blocks)[None], len(visits), axis=0))
-            prices = self.weigh(sets, bowls=0).prices.reshape(count, -1)
-            kept = (
-                np.argsort(prices, axis=1, kind="stable")[:, :SEED_ROWS] + np.arange(count)[:, None] * prices.shape[1]
-            )
-            visits, hold = visits[kept.ravel()], hold[kept.ravel()]
-        return VisitSets(visits, hold, np.repeat(np.arange(blocks)[None], len(visits), axis=0))
+            # what comes later has no trip yet: one column more than there are stands for it
+            so_far = np.repeat(np.minimum(every, b + 1), len(visits), axis=0)
+            sets = VisitSets(visits[:, : b + 1], hold, so_far, waits)
+            prices = self.weigh(sets, bowls=0, barred=barred).prices.reshape(count, -1)
+            best = np.argsort(prices, axis=1, kind="stable")[:, :SEED_ROWS]
+            kept = (best + np.arange(count)[:, None] * prices.shape[1]).ravel()
+            visits, hold, waits = visits[kept], hold[kept], waits[kept]
+        return VisitSets(visits, hold, np.repeat(every, len(visits), axis=0), waits)
 
     def _next_ends(self, block: int, ends: Floats) -> Floats:
         """When hands are done with each of the next turns after a block's last, were there no visit; shape (m, c)."""
@@ -158,7 +180,7 @@ class Search(Finder):
         Args:
             tip: one more set worth trying.
         """
-        here, columns = np.array(found.asked), np.array(found.columns, dtype=int)
+        here = np.array(found.asked)
         k = here.size
         lines = np.arange(k)
         steps, rest_steps = (_ONE, _REST) if k <= FINE_VISITS else (_ONE_OF_MANY, _REST_OF_MANY)
@@ -173,10 +195,10 @@ class Search(Finder):
             after_wall[j, j:] += later
         more = [] if tip is None else [tip[None]]
         sets = np.vstack([one.reshape(-1, k), rest.reshape(-1, k), at_wall, after_wall, *more])
-        return VisitSets(sets, np.full(len(sets), found.hold), np.repeat(columns[None], len(sets), axis=0))
+        return self.near(found, sets)
 
     def _set_moves(self, found: Found) -> VisitSets:
-        """A visit less or more; another hold."""
+        """A visit less or more; another hold; hands that wait before one more block, or one less."""
         here, columns = np.array(found.asked), np.array(found.columns, dtype=int)
         k = here.size
         lines = np.arange(k)
@@ -194,11 +216,24 @@ class Search(Finder):
             at += [left, np.append(sooner, (np.inf, np.inf))]
             of += [after, after]
             if j in found.columns and j:
-                at.append(left)
-                of.append(before)
+                at += [left, left.copy()]
+                at[-1][j - 1] = self._wall_of(found, j - 1)  # as late as the earlier of both lets it
+                of += [before, before]
+        others = range(1, len(found.waits))
+        at += [np.append(here, np.inf) for _ in others]
+        of += [columns for _ in others]
         hold = np.full(len(at), found.hold)
         hold[: len(holds)] = holds
-        return VisitSets(np.array(at), hold, np.array(of).reshape(len(at), columns.size))
+        waits = self.waits_of(found, len(at))
+        if waits is not None:
+            for i, block in enumerate(others, start=len(at) - len(others)):
+                waits[i, block] ^= True
+        return VisitSets(np.array(at), hold, np.array(of).reshape(len(at), columns.size), waits)
+
+    def _wall_of(self, found: Found, visit: int) -> float:
+        """When the first label of those rinsed at a visit ends; the visit where none is."""
+        walls = found.walls[np.array(found.visit) == visit]
+        return float(np.floor(walls.min())) if walls.size else found.asked[visit]
 
     def _pair_moves(self, found: Found) -> VisitSets:
         """Two lines that follow each other moved, each by its own step."""
@@ -208,20 +243,25 @@ class Search(Finder):
             both = np.repeat(here[None], len(_PAIRS), axis=0)
             both[:, j : j + 2] += _PAIRS
             moved.append(both)
-        sets = np.vstack(moved)
-        columns = np.repeat(np.array(found.columns, dtype=int)[None], len(sets), axis=0)
-        return VisitSets(sets, np.full(len(sets), found.hold), columns)
+        return self.near(found, np.vstack(moved))
 
     def starts(self) -> list[Found]:
         """Schedules to begin from, the cheapest for each number of visits and each set of strengths."""
-        tried = self.weigh(self.seeds(), bowls=None)
+        each = [self.weigh(self.seeds(), bowls=None)]
+        if len(self.entries) > SMALL_LANES:
+            each.append(self.weigh(self.few_visits(MANY_LANES_BY_MIN)))
+        return self._cheapest_of_each(each)
+
+    def _cheapest_of_each(self, each: Sequence[Weighed]) -> list[Found]:
+        """The cheapest for each number of visits and each set of strengths, the cheapest of all first."""
         known: dict[object, Found] = {}
-        for i in np.argsort(tried.prices, kind="stable").tolist():
-            count = int(np.isfinite(tried.timelines.visits[i]).sum())
-            key = count, frozenset(tried.chosen[:, i].tolist())
-            if key not in known:
-                known[key] = self.found(tried, i)
-        return list(known.values())
+        for tried in each:
+            for i in np.argsort(tried.prices, kind="stable").tolist():
+                count = int(np.isfinite(tried.timelines.visits[i]).sum())
+                key = count, frozenset(tried.chosen[:, i].tolist())
+                if np.isfinite(tried.prices[i]) and (key not in known or known[key].price > tried.prices[i]):
+                    known[key] = self.found(tried, i)
+        return sorted(known.values(), key=cheapness) or [self.found(each[0], int(np.argmin(each[0].prices)))]
 
     def improved(self, found: Found, moves: float = math.inf) -> Found:
         """Moved until no move makes it cheaper; after each, every line's own best at once is tried as well.
@@ -232,14 +272,20 @@ class Search(Finder):
         while len(found.visits) > MANY_VISITS and (better := self._better(found, self._set_moves(found))) is not None:
             found = better[0]
         tip: Floats | None = None
+        way: list[object] = []
         while moves > 0:
+            here = found.asked, found.hold, found.columns, found.waits, found.volumes.tobytes()
+            if moves == math.inf:
+                if here in self._ends:
+                    return self._led(way, self._ends[here])
+                way.append(here)
             moves -= 1
             k = len(found.visits)
             better = self._better(found, _all(self._line_moves(found, tip), self._set_moves(found)))
             if better is None:
                 better, tip = self._better(found, self._pair_moves(found)) if 1 < k <= PAIRED_MOST else None, None
                 if better is None:
-                    return self._finished(found)
+                    return self._led(way, self._finished(found))
                 found = better[0]
                 continue
             one = _ONE if k <= FINE_VISITS else _ONE_OF_MANY
@@ -250,6 +296,10 @@ class Search(Finder):
             tip = tip if tip.size == len(found.visits) else None
         return found
 
+    def _led(self, way: Sequence[object], end: Found) -> Found:
+        self._ends.update(dict.fromkeys(way, end))
+        return end
+
     def _better(self, found: Found, sets: VisitSets) -> tuple[Found, Weighed] | None:
         """The best of some sets if it is cheaper, and what they all come to."""
         tried = self.weigh(sets)
@@ -258,7 +308,7 @@ class Search(Finder):
 
     def _finished(self, found: Found) -> Found:
         """With the strengths that are best together, from every set of strengths weighed; then near lines likewise."""
-        again = self.weigh(self._set_of(found), bowls=None)
+        again = self.weigh(self.set_of(found), bowls=None)
         best = min(self.polished(found), *self.each(again), key=cheapness)
         while len(best.visits) <= FINE_VISITS:
             moves = self._line_moves(best, None)
@@ -273,14 +323,11 @@ class Search(Finder):
             best = nearest
         return best
 
-    def _set_of(self, found: Found) -> VisitSets:
-        return VisitSets(np.array([found.asked]), np.array([found.hold]), np.array([found.columns], dtype=int))
-
 
 def search(request: PlanRequest, entries: Sequence[Entry], *, start_min: float = 0.0) -> tuple[Found, Search]:
     """The cheapest schedule of some lanes over every order of hands worth trying, and the search that found it.
 
-    Another order than was told has to buy ten minutes.
+    Another order than was told has to buy something.
     """
     choice = request.choice
     table = LaneTable(entries, has_additive=choice.has_additive)
@@ -290,21 +337,49 @@ def search(request: PlanRequest, entries: Sequence[Entry], *, start_min: float =
         likely = promising(searches, choice.visit_mins, HOLDS[1])
         own = [(on_own_lines(s, choice.visit_mins, s.holds(OWN_HOLDS)), s) for s in likely]
         return min(own, key=_worth)
-    raced_most, race_moves, finished_most = next(e[1:] for e in EFFORTS if len(entries) <= e[0])
-    each = max(EACH_LEAST, raced_most // len(searches))
-    begun = sorted(((f, s) for s in searches for f in s.starts()[:each]), key=_worth)
-    raced = sorted(((s.improved(f, race_moves), s) for f, s in begun[:raced_most]), key=_worth)
-    best = raced[0][1].improved(raced[0][0]), raced[0][1]
-    for f, s in raced[1:finished_most]:
-        if f.price < best[0].price * PROMISING_SHARE:
-            best = min(best, (s.improved(f), s), key=_worth)
+    raced_most, race_moves, finished_most, orders_most = next(e[1:] for e in EFFORTS if len(entries) <= e[0])
+    if searches[0].turns.blocks:
+        best = min(((s.improved(f), s) for f, s in _rows_begun(searches, orders_most)), key=_worth)
+    else:
+        each = max(EACH_LEAST, raced_most // len(searches))
+        begun = _worth_moving(((f, s) for s in searches for f in s.starts()[:each]), raced_most)
+        raced = _worth_moving(((s.improved(f, race_moves), s) for f, s in begun), finished_most)
+        best = raced[0][1].improved(raced[0][0]), raced[0][1]
+        for f, s in raced[1:]:
+            if f.price < best[0].price * PROMISING_SHARE:
+                best = min(best, (s.improved(f), s), key=_worth)
     if best[0].price > NEVER / 2.0:  # some lane fits none of the trips: it gets one of its own
         return on_own_lines(best[1], best[0].asked, best[1].holds(OWN_HOLDS)), best[1]
     return best
 
 
+def _rows_begun(searches: Sequence[Search], most: int) -> list[tuple[Found, Search]]:
+    """Rows of trips to begin from where parts join: those of so many orders that are cheapest after one move, with any
+    strength and with each lane's usual one. Of orders that lead to one and the same row the first."""
+    rows: dict[object, tuple[list[Found], Search]] = {}
+    for s in searches:
+        found = s.rows_of_trips(is_usual=False)
+        rows.setdefault((round(found[0].price, 3), found[0].asked), (found, s))
+    near = PROMISING_ROW * min(found[0].price for found, _ in rows.values())
+
+    def worth(row: tuple[list[Found], Search]) -> float:
+        (first, *_), s = row
+        return _worth((s.improved(first, 1) if first.price < near else first, s))
+
+    ranked = sorted(rows.values(), key=worth)[:most]
+    return [(f, s) for found, s in ranked for f in (*found[:BEGUN], *s.rows_of_trips(is_usual=True)[:1])]
+
+
+def _worth_moving(tried: Iterable[tuple[Found, Search]], most: int) -> list[tuple[Found, Search]]:
+    """So many of the cheapest, and the cheapest of each number of visits: moves seldom lead to far fewer or more."""
+    ranked = sorted(tried, key=_worth)
+    counts = [len(found[0].visits) for found in ranked]
+    firsts = {counts.index(count) for count in set(counts)}
+    return [found for i, found in enumerate(ranked) if i < most or i in firsts]
+
+
 def _worth(found: tuple[Found, Search]) -> float:
-    return found[0].price + (0.0 if found[1].turns.is_told else ORDER_WORTH_MIN)
+    return found[0].price + found[1].turns.moved_min
 
 
 def search_again(before: Found, by: Search, entries: Sequence[Entry]) -> tuple[Found, Search]:
@@ -313,4 +388,4 @@ def search_again(before: Found, by: Search, entries: Sequence[Entry]) -> tuple[F
     again = Search(by.request, entries, table, by.turns, start_min=by.start_min, fresh=by)
     if by.request.choice.visit_mins:
         return on_own_lines(again, by.request.choice.visit_mins, [before.hold]), again
-    return again.improved(again.found(again.weigh(again._set_of(before)), 0)), again
+    return again.improved(again.found(again.weigh(again.set_of(before)), 0)), again

@@ -88,12 +88,20 @@ def _main_task(
 
 
 def _join_task(
-    entries: Sequence[Entry], row: int, after: int, table: LaneTable, pace: Paces, block: int, follow_min: float
+    entries: Sequence[Entry],
+    row: int,
+    after: int,
+    table: LaneTable,
+    pace: Paces,
+    block: int,
+    follow_min: float,
+    *,
+    is_usual: bool,
 ) -> Task:
     """Args: follow_min: of the joins of its block after it, half of which it is on longer than it needs, and no less
     than leaves the last of them its time."""
     e = entries[row]
-    longest = float(table.longest_min[row])
+    longest = float(_usual_needs(table)[row] if is_usual and e.own is None else table.longest_min[row])
     most = e.application_min + (longest if math.isfinite(longest) else e.label_max_min)
     most += follow_min / 2.0
     if e.zone.part is Part.ROOT:  # the trip may have to wait for a section
@@ -111,13 +119,13 @@ def one_after_the_other(
     units: Sequence[Unit],
     *,
     is_held: bool,
-    is_told: bool,
+    moved_min: float = 0.0,
 ) -> Turns:
     """Zones without parts that join, for any visits."""
     tasks = [
         _main_task(entries, table, m, pace, NO_BLOCK, is_held=is_held and u.is_delicate) for u in units for m in u.mains
     ]
-    return Turns(tuple(tasks), 0, (), is_told)
+    return Turns(tuple(tasks), 0, (), moved_min)
 
 
 def block_minutes(
@@ -192,8 +200,9 @@ def in_blocks(
     blocks: list[list[Unit]],
     *,
     is_held: bool,
-    is_told: bool,
+    moved_min: float = 0.0,
     is_sorted: bool = False,
+    is_usual: bool = False,
 ) -> Turns:
     """Zones block by block: what goes on first of each, then what joins it.
 
@@ -209,13 +218,14 @@ def in_blocks(
             of = number if u.joins else NO_BLOCK
             held = is_held and u.is_delicate and not u.joins
             tasks += [_main_task(entries, table, m, pace, of, is_held=held) for m in u.mains]
-        tasks[begun:] = [replace(t, is_first=number > 0 and i == 0) for i, t in enumerate(tasks[begun:])]
+        tasks[begun:] = [replace(t, opens=NO_BLOCK if i else number) for i, t in enumerate(tasks[begun:])]
         joins = [r for u in block for r in u.joins]
         if is_sorted or any(entries[r].zone.part is Part.LENGTHS for r in joins):
             joins = _longest_join_first(entries, table, joins)
         minutes = [entries[r].application_min + pace.join_change_min for r in joins]
         waiting = waiting_for(entries)
         tasks += [
-            _join_task(entries, r, waiting[r], table, pace, number, sum(minutes[i + 1 :])) for i, r in enumerate(joins)
+            _join_task(entries, r, waiting[r], table, pace, number, sum(minutes[i + 1 :]), is_usual=is_usual)
+            for i, r in enumerate(joins)
         ]
-    return Turns(tuple(tasks), len(blocks), tuple(firsts), is_told)
+    return Turns(tuple(tasks), len(blocks), tuple(firsts), moved_min)

@@ -37,6 +37,7 @@ from fervens_core.planning.price import (
     looks_of,
     missed_min,
     prices_for,
+    sitting_min,
     strain_min,
     tenderness,
 )
@@ -47,7 +48,7 @@ NEVER = 1e6
 """Price of what cannot be done."""
 APART_MIN = 15.0
 """[MODEL] left and right that cannot be rinsed in one visit."""
-HURRIED_MIN = 80.0
+HURRIED_MIN, GRACE_MIN = 80.0, 4.0
 """[MODEL] roots that would join for less than 10 min, delicate hair that stays on too long: and 8 more a minute."""
 JOIN_LEVELS_SHORT, EARLY_JOIN_MIN = 1.5, 6.0
 """Roots join when the lengths are about one level short (common practice, no source); each level more that is still to
@@ -91,6 +92,11 @@ def _subsets(count: int) -> list[np.ndarray]:
     """Sets of up to three of so many strengths; of many, where every whole volume may be weighed, of up to two."""
     most = STRENGTHS_MAX if count <= MANY_STRENGTHS else 2
     return [np.array(list(itertools.combinations(range(count), size))) for size in range(1, min(most, count) + 1)]
+
+
+def _overstayed(over: Floats) -> Floats:
+    """Price of delicate hair that is on so many minutes too long: a minute or two may be worth a trip saved."""
+    return np.where(over > 0.05, HURRIED_MIN * np.minimum(over / GRACE_MIN, 1.0) + 8.0 * over, 0.0)
 
 
 class Scales:
@@ -194,27 +200,35 @@ class Scales:
         begins = np.where(self.counts_from_end[:, None], timelines.ends, timelines.starts)
         return np.asarray(begins + self.table.label[:, None])
 
-    def weigh(self, sets: VisitSets, *, bowls: int | None = EXACT_LEAST) -> Weighed:
+    def weigh(self, sets: VisitSets, *, bowls: int | None = EXACT_LEAST, barred: Floats | None = None) -> Weighed:
         """What sets of visits come to.
 
         Args:
             bowls: of so many of the cheapest, by lanes and strengths alone, bowls are counted, and the others given
                 up; None: of all. With 0 none are counted, and all bear the fewest there can be.
+            barred: what is added for each lane with each strength, shape (n, s).
         """
         timelines = self.lay_out(sets)
         costs = self._costs(timelines, sets.columns)
+        if barred is not None:
+            costs = costs + barred[:, :, None, None]
         visits, group_costs = self._together(costs)
         at = timelines.visits
         is_there = np.isfinite(at)
         last = np.where(is_there, at, 0.0).max(axis=1)
         gaps = np.where(is_there[:, 1:], np.diff(np.where(is_there, at, 0.0), axis=1), np.inf)
-        base = self.prices.minute * last + self.prices.visit * is_there.sum(axis=1)
+        base = sitting_min(self.prices, last) + self.prices.visit * is_there.sum(axis=1)
         base = base + np.maximum(CLOSE_VISITS_MIN - gaps, 0.0).sum(axis=1)
         picks, bounds = self._choose(group_costs)
         bounds += base
         prices = bounds if bowls == 0 else self._with_bowls(picks, bounds, visits, timelines, bowls or bounds.size)
         best, every = np.argmin(prices, axis=0), np.arange(at.shape[0])
         return Weighed(sets, timelines, visits, picks[best, :, every].T, prices[best, every], picks, prices)
+
+    def but_usual(self) -> Floats:
+        """Bars every strength but the one that is usual for each lane, as near as it may have it; shape (n, s)."""
+        away = np.abs(self.strengths - self.usual[:, None]) + self.barred
+        return np.where(away <= away.min(axis=1, keepdims=True), 0.0, NEVER)
 
     def _costs(self, timelines: Timelines, columns: np.ndarray) -> Floats:
         """Price of each lane with each strength at each visit, and wiped out on its own; shape (n, s, m, k + 1)."""
@@ -325,10 +339,10 @@ class Scales:
             usual = np.maximum(told.mean(axis=0), usual)
         rows = np.flatnonzero(self.is_delicate)
         over = np.maximum(on[rows] - DELICATE_SHARE * usual[None, :, None], 0.0)
-        costs[rows, :, :, :k] += np.where(over > 0.05, HURRIED_MIN + 8.0 * over, 0.0)[:, None]
+        costs[rows, :, :, :k] += _overstayed(over)[:, None]
         alone = self.ready[rows][:, :, None] + application[rows][:, None] - DELICATE_SHARE * usual
         alone = np.minimum(np.maximum(alone, 0.0), self.table.label.max())
-        costs[rows, :, :, k] += np.where(alone > 0.05, HURRIED_MIN + 8.0 * alone, 0.0)
+        costs[rows, :, :, k] += _overstayed(alone)
 
     def _together(self, costs: Floats) -> tuple[np.ndarray, Floats]:
         """Each lane's visit (n, s, m), each group's price (g, s, m): left and right in one visit where they can be."""
@@ -467,7 +481,7 @@ class Scales:
         blends = sum(all(abs(v - b) > 1e-3 for b in bottles) for v in volumes.tolist())
         return replace(
             NOTHING,
-            minutes=prices.minute * max(visits),
+            minutes=float(sitting_min(prices, np.array(max(visits)))),
             visits=prices.visit * len(visits),
             wiped=float((prices.wipe + WIPE_SECTION_MIN * sections)[wiped].sum()),
             strengths=prices.strength * (len(used) - 1) + BLENDED_MIN * blends,
