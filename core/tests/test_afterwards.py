@@ -6,6 +6,8 @@ from dataclasses import replace
 
 import numpy as np
 import pytest
+from hypothesis import given
+from hypothesis import strategies as st
 from make import BOTTLES, POWDER, Apart, at, event, request, zone
 from test_toning import shade
 from told import refused, told
@@ -29,7 +31,7 @@ from fervens_core.followup import (
     with_learnt,
 )
 from fervens_core.followup.next_visit import days_to_regrowth
-from fervens_core.head import Hair, History, Part, Porosity, ReadingMode, StrandPart, Thickness, Tone, lanes_of
+from fervens_core.head import ROOT_MM, Hair, History, Part, Porosity, ReadingMode, StrandPart, Thickness, Tone, lanes_of
 from fervens_core.lift import LiftFactors, known_head, level_at
 from fervens_core.log import (
     ApplicationFinished,
@@ -244,6 +246,18 @@ def test_depth_that_was_kept_is_kept_the_next_time():
     assert not roots.root_part.is_left_out
     assert has_regrowth([roots])
     assert not has_regrowth(head_since([kept, off_scalp], {"back": 9.0}, 61))
+
+
+@given(st.floats(4.0, 25.0), st.booleans(), st.booleans(), st.booleans())
+def test_the_next_visit_is_on_the_weekday_of_this_one_and_roots_are_short_by_then(growth, short, roots, strand):
+    visit = propose_visit(
+        FILED, is_short=short, has_roots=roots, is_toned=True, is_strand_test=strand, mm_per_month=growth
+    )
+    assert visit.on.weekday() == FILED.weekday()
+    if roots and not short and (visit.on - FILED).days > 14:
+        assert visit.regrowth_mm < ROOT_MM
+        # a week later it would be too long, or within two days of it
+        assert grown_mm((visit.on - FILED).days + 9, growth) > ROOT_MM
 
 
 def test_no_days_no_root():

@@ -79,9 +79,9 @@ def test_a_formula_of_her_own_is_planned_like_any_other_and_can_be_taken_back():
 
 def test_a_probe_that_took_little_keeps_the_formula_and_lengthens_the_time():
     alone = {"nape": 9.0}
-    plain = step(chair(rinsed(alone, zones=ZONES[:1]), zones=ZONES[:1]), tone=Tone.BEIGE).lanes[0].proposal
+    plain = step(chair(rinsed(alone, zones=ZONES[:1]), zones=ZONES[:1]), tone=Tone.NEUTRAL).lanes[0].proposal
     there = chair(rinsed(alone, (60, ProbeRead("nape", Grab.LITTLE)), zones=ZONES[:1]), zones=ZONES[:1])
-    little = step(there, tone=Tone.BEIGE).lanes[0].proposal
+    little = step(there, tone=Tone.NEUTRAL).lanes[0].proposal
     assert little.formula_name == plain.formula_name
     assert little.minutes > plain.minutes
 

@@ -8,11 +8,12 @@ from pathlib import Path
 import numpy as np
 import pytest
 from fervens_cli.__main__ import main
-from told import refused
+from told import refused, told
 
 from fervens_core.base import LimitError, read
+from fervens_core.basin.step import bowl_counts
 from fervens_core.colour import chroma, delta_e_2000, hue_deg
-from fervens_core.head import DyeHue, Porosity, Tone, TonerShade
+from fervens_core.head import DyeFamily, DyeHue, Porosity, Tone, TonerShade
 from fervens_core.toning import (
     Formula,
     Hand,
@@ -27,7 +28,7 @@ from fervens_core.toning import (
     needed_for,
     toned_lab,
 )
-from fervens_core.toning.session import BOWL_PRICES, MINUTE_PRICE, WORST_SHARE
+from fervens_core.toning.session import BOWL_PRICES, CHANGE_PRICE, MINUTE_PRICE, WORST_SHARE
 
 SHELF = tuple(
     read(TonerShade, t)
@@ -199,6 +200,21 @@ def test_hands_slower_than_a_label_tone_in_goes(label_max_min):
         assert len(found.rinses) <= 4
 
 
+def test_what_a_bowl_less_gives_up_is_told_by_what_was_weighed():
+    """Where a wish is out of reach the bowl farther from it may be nearer to what the hair can hold."""
+    washes = lay_out(all_formulas(tuple(s for s in SHELF if not s.is_oxidative)))
+    minutes = (1.28, 1.47, 0.92, 0.92, 1.28, 1.1, 1.1, 1.28, 0.73, 0.73, 0.55, 0.55)
+    lengths = [part(f"l{i}", 8.0, Tone.ICY, start=8.0, minutes=m) for i, m in enumerate(minutes)]
+    more = {"start": 9.0, "porosity": Porosity.HIGH, "hand": Hand.LAST}
+    sessions = choose_session(
+        [*lengths, *(part(f"e{i}", 9.0, Tone.ICY, minutes=m / 2, **more) for i, m in enumerate(minutes))], washes
+    )
+    one, two = bowl_counts(sessions)
+    assert two.is_proposed
+    assert one.mean_delta_e < two.mean_delta_e
+    assert "farther" in told(one.gives_up)
+
+
 def brute(parts, formulas):
     """The cheapest session by trying every formula for every part, every whole minute of one rinse, in this order."""
     takes = [p.application_min for p in parts]
@@ -216,6 +232,8 @@ def brute(parts, formulas):
                 under = goal.least_l - lab[0]
                 cost += 3.0 + 8.0 * under if under > 0 else 0.0
                 cost += 60.0 if min(s.level for s in f.shades) < goal.from_level - 1e-9 else 0.0
+                coppery = sum(x for d, x in f.shades[0].dyes if d in (DyeFamily.RED, DyeFamily.ORANGE)) > 0.5
+                cost += 4.5 if coppery and p.wish.tone is not Tone.WARM else 0.0  # three quarters of the bowl too much
                 row.append(cost if f.label_min_min <= on <= f.label_max_min else 1e3)
             table.append(row)
         for some in itertools.product(range(len(formulas)), repeat=len(parts)):
@@ -223,7 +241,8 @@ def brute(parts, formulas):
                 continue
             costs = [table[i][k] for i, k in enumerate(some)]
             price = np.mean(costs) + WORST_SHARE * max(costs) + MINUTE_PRICE * (last + later[0] + takes[0])
-            best = min(best, price + BOWL_PRICES[len(set(some))])
+            again = 1 + sum(a != b for a, b in itertools.pairwise(some)) - len(set(some))
+            best = min(best, price + BOWL_PRICES[len(set(some))] + CHANGE_PRICE * again)
     return best
 
 
@@ -236,6 +255,59 @@ def test_never_dearer_than_trying_everything_on_small_heads_and_shelves(seed):
     found = session(*parts, shelf=lay_out(formulas))
     # the order of hands is the search's own, so that it may be cheaper; the first pass may be off by a little
     assert found.price <= brute(parts, formulas) + 0.3
+
+
+PLAIN = (Tone.ICY, Tone.SILVER, Tone.PEARL, Tone.COOL, Tone.NEUTRAL, Tone.BEIGE)
+
+
+@pytest.mark.parametrize("tone", PLAIN)
+@pytest.mark.parametrize("level", [6.0, 7.0, 8.0, 9.0])
+def test_no_hand_mixes_copper_into_an_ash_bowl(tone, level):
+    """Common practice, no source: red takes green out and nothing else, though blue and red do make a violet."""
+    for bowl in session(part("z", level, tone)).bowls:
+        assert dict(zip([s.key for s in bowl.shades], bowl.shares, strict=True)).get("coral9", 0.0) <= 0.25
+        assert dict(zip([s.key for s in bowl.shades], bowl.shares, strict=True)).get("bracken8", 0.0) <= 0.25
+
+
+@pytest.mark.parametrize("tone", [Tone.GOLD, Tone.COPPER])
+def test_nor_ash_into_a_gold_or_a_copper_one(tone):
+    for level in (7.0, 8.0, 9.0):
+        for bowl in session(part("z", level, tone)).bowls:
+            ash = {"rime10", "fog9", "pewter8", "driftwood7", "harbour6", "lilacwash", "inkwash"}
+            assert sum(x for s, x in zip(bowl.shades, bowl.shares, strict=True) if s.key in ash) <= 0.25
+
+
+def test_a_green_rest_is_taken_out_with_red_all_the_same():
+    found = session(part("z", 9.0, Tone.NEUTRAL))
+    greened = Result("z", "z", 4.0, 9.0, rest=DyeHue.GREEN, rest_amount=0.5)
+    over = session(SessionPart("z", greened, Wish(Tone.NEUTRAL, 9.0)))
+    assert over.bowls != found.bowls
+    assert over.bowls[0].coppery_share > 0.25
+
+
+@pytest.mark.parametrize("tone", [Tone.WARM, Tone.GOLD, Tone.NEUTRAL, Tone.BEIGE])
+def test_a_demi_goes_on_who_may_have_one_a_wash_fades(tone):
+    """Common practice, no source."""
+    for level in (6.0, 8.0, 9.0):
+        assert all(b.is_oxidative for b in session(part("z", level, tone)).bowls)
+
+
+def test_porous_ends_go_on_in_the_last_minutes_though_their_colour_would_hold():
+    """Common practice, no source: what grabs does so beyond what was expected of it."""
+    shadow = part("s", 9.0, Tone.NEUTRAL, 6.0, hand=Hand.FIRST, may_deepen=True)
+    ends = part("e", 9.5, Tone.BEIGE, hand=Hand.LAST, porosity=Porosity.HIGH)
+    found = session(shadow, part("l", 9.0, Tone.BEIGE), ends).by_key
+    assert found["e"].minutes <= 8.0
+    assert min(found["s"].minutes, found["l"].minutes) >= 10.0
+
+
+def test_a_shade_more_on_the_shelf_makes_no_session_dearer():
+    peat = next(s for s in SHELF if s.key == "peat6")
+    more = lay_out(all_formulas((*SHELF, replace(peat, key="more8", name="More 8", level=8.0, developer_parts=1.5))))
+    shadow = part("s", 9.5, Tone.NEUTRAL, 7.0, hand=Hand.FIRST, may_deepen=True)
+    heads = [[shadow, part("l", 9.5, Tone.ICY)], random_parts(np.random.default_rng(5), 6)]
+    for parts in heads:
+        assert session(*parts, shelf=more).price <= session(*parts).price + 0.1
 
 
 def test_limits_of_a_session():

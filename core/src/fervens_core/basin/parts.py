@@ -149,10 +149,10 @@ def wishes_of(chair: Chair, reads: Sequence[ReadZone], tone: Tone, *, stays_brig
     return {k: replace(own.get(k, wish), grey_share=shares[k]) for k, wish in found.items()}
 
 
-def _hand(read: ReadZone) -> Hand:
+def _hand(read: ReadZone, grab: Grab | None) -> Hand:
     """What resists or regrew goes on first, ends and what grabs last."""
     porosity = read.zone.hair.porosity
-    if read.zone.part is Part.ENDS or porosity is Porosity.HIGH or read.lane.grab is Grab.MUCH:
+    if read.zone.part is Part.ENDS or porosity is Porosity.HIGH or grab is Grab.MUCH:
         return Hand.LAST
     is_first = read.zone.part in (Part.ROOT, Part.REGROWTH) or porosity is Porosity.LOW
     return Hand.FIRST if is_first else Hand.LENGTHS
@@ -206,7 +206,7 @@ def tone_parts_of(
             key=key,
             result=read.result,
             wish=wishes[key],
-            hand=_hand(read),
+            hand=_hand(read, read.lane.grab),
             application_min=minutes[key],
             only=only.get(key),
             alike="" if key in only or wishes[key].lab is not None else _alike(read, tone),
@@ -285,7 +285,7 @@ def _unprobed(tone_part: TonePart) -> SessionPart:
     if tone_part.read.lane.grab is None:
         return tone_part.asked
     plain = replace(tone_part.asked.result, uptake_factor=1.0, rest=None, rest_amount=0.0)
-    return replace(tone_part.asked, result=plain)
+    return replace(tone_part.asked, result=plain, hand=_hand(tone_part.read, None))
 
 
 def before_probes(

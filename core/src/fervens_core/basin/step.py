@@ -56,14 +56,14 @@ from fervens_core.toning import (
 )
 
 
-def _counts(sessions: Sequence[ToneSession]) -> tuple[BowlCount, ...]:
+def bowl_counts(sessions: Sequence[ToneSession]) -> tuple[BowlCount, ...]:
     """What each count of bowls comes to, beside the session that is proposed."""
     if not sessions:
         return ()
     best, found = best_session(sessions), []
     for session in sessions:
         more = len(session.bowls) - len(best.bowls)
-        apart, away = session.spread - best.spread, session.mean_delta_e - best.mean_delta_e
+        apart, away = session.spread - best.spread, session.mean_held_e - best.mean_held_e
         said = []
         if more and apart >= 0.5:
             said.append(say("gives_up-apart", apart=apart))
@@ -71,6 +71,8 @@ def _counts(sessions: Sequence[ToneSession]) -> tuple[BowlCount, ...]:
             said.append(say("gives_up-away", away=away))
         if more > 0 and away <= -0.05:
             said.append(say("gives_up-gains", away=-away))
+        if more and not said and session.worst_held_e - best.worst_held_e >= 0.5:
+            said.append(say("gives_up-worst", away=session.worst_held_e - best.worst_held_e))
         gives_up = semicolons(said) if said else say("gives_up-nothing" if more else "gives_up-nearest")
         found.append(
             BowlCount(
@@ -279,7 +281,7 @@ def tone_step(
         wanted_hex=head.hex,
         flat_hex=seen_hex(head.flat_lab) if head.is_white else None,
         wishes=_wishes(tone_parts),
-        counts=_counts(sessions),
+        counts=bowl_counts(sessions),
         bowls=bowls,
         lanes=lanes,
         acts=tone_acts(lanes, session, chair.now),

@@ -11,8 +11,9 @@ from fervens_core.head import DAYS_PER_MONTH, GROWTH_MM_PER_MONTH, ROOT_MM
 
 REST_DAYS = 42
 """[MODEL] hair that is to be lightened further rests six weeks."""
-EARLY_DAYS = 3
-"""A few days before the regrowth is too long for one root application."""
+EARLY_DAYS, WEEK_DAYS = 2, 7
+"""At least so long before the regrowth is too long for one root application, on the weekday of the visit before: then
+the studio is open and the client free (common practice, no source)."""
 REMINDER_DAYS = (21, 14)
 """The reminder goes out three weeks before, two at the latest (common practice, no source)."""
 TAUGHT_DAYS = 7
@@ -71,7 +72,7 @@ def propose_visit(
     mm_per_month: float = GROWTH_MM_PER_MONTH,
     expected_min: float | None = None,
 ) -> NextVisit:
-    """The visit to propose after a service.
+    """The visit to propose after a service: whole weeks after it.
 
     Args:
         is_short: some zone has further to go: it rests six weeks, unless the roots come first.
@@ -79,7 +80,8 @@ def propose_visit(
         is_toned: toner went on. is_strand_test: nothing but strands was lightened: the service itself comes next.
         mm_per_month: how fast this head grows, 4 to 25.
     """
-    roots = days_to_regrowth(ROOT_MM, mm_per_month) - EARLY_DAYS
+    weeks = (days_to_regrowth(ROOT_MM, mm_per_month) - EARLY_DAYS) // WEEK_DAYS
+    roots = max(weeks * WEEK_DAYS, 14)
     if is_strand_test:
         days = TAUGHT_DAYS
         reason = say("next_visit-taught")
@@ -88,7 +90,7 @@ def propose_visit(
         is_long = has_roots and roots < REST_DAYS
         reason = say("next_visit-rests_long", most=ROOT_MM) if is_long else say("next_visit-rests")
     elif has_roots:
-        days = max(roots, 14)
+        days = roots
         reason = say("next_visit-roots", most=ROOT_MM)
     else:
         days = REFRESH_DAYS

@@ -12,15 +12,16 @@ from collections.abc import Sequence
 import numpy as np
 
 from fervens_core.base import Floats
-from fervens_core.toning.fit import SHORT_TIME_MIN
+from fervens_core.toning.fit import LAST_LONG_MIN, LAST_SHORT_MIN, SHORT_TIME_MIN
 from fervens_core.toning.judge import NEVER
 from fervens_core.toning.session import BOWL_PRICES, MINUTE_PRICE, SPREAD_SHARE, WAIT_PRICE, WORST_SHARE, Hand
 from fervens_core.toning.shelf import first_pass
-from fervens_core.toning.tonehead import LAST_SHORT_MIN, Drawn, Setting, ToneHead, spreads
+from fervens_core.toning.tonehead import Drawn, Setting, ToneHead, spreads
 
-SOUND, ONE_BOWL, PAIRED_GROUPS_MOST = 10, 20, 6
-"""So many formulas are gone on with of each group of parts, and that suit all; of so many groups those for two too."""
-TWO_BOWLS, KEPT, FINISHED, SMALL_HEAD = 24, 6, 2, 4
+SOUND, SOUND_OF_FEW, ONE_BOWL, PAIRED_GROUPS_MOST = 10, 16, 20, 6
+"""So many formulas are gone on with of each group of parts (of few groups), and that suit all; of so many groups at
+most those for two as well."""
+TWO_BOWLS, KEPT, FINISHED, SMALL_HEAD = 24, 6, 3, 6
 """So many settings of order and waits are tried with every pair of bowls; so many sessions with each count of bowls
 are sketched by groups, and so many of those finished part by part, of heads of few parts all."""
 COARSE_MOVES = (-2.0, 0.0, 2.0)
@@ -30,8 +31,9 @@ def drawn_for(head: ToneHead, most_bowls: int) -> list[Drawn]:
     """Sessions worth computing with each count of bowls."""
     costs = []
     for group, seen in zip(head.groups, head.sketches, strict=True):
-        short = LAST_SHORT_MIN if group.first.hand is Hand.LAST else SHORT_TIME_MIN
-        own = first_pass(head.shelf, seen, head.goals[group.rows[0]], short)
+        is_last = group.first.hand is Hand.LAST
+        times = (LAST_SHORT_MIN, LAST_LONG_MIN) if is_last else (SHORT_TIME_MIN, np.inf)
+        own = first_pass(head.shelf, seen, head.goals[group.rows[0]], *times)
         only = group.first.only
         if only is not None:
             barred = ~head.shelf.formulas.are_among(only)
@@ -54,7 +56,7 @@ def _names(head: ToneHead, least: Floats) -> list[int]:
         some.update(np.argpartition(row, min(count, row.size - 1))[:count].tolist())
 
     for row in least:
-        add(row, SOUND)
+        add(row, SOUND_OF_FEW if len(least) <= PAIRED_GROUPS_MOST else SOUND)
     add(head.weights @ least, ONE_BOWL)
     for a, b in itertools.combinations(range(min(len(least), PAIRED_GROUPS_MOST)), 2):
         add(least[a] + least[b], 2)

@@ -8,6 +8,7 @@ import numpy as np
 
 from fervens_core.base import Floats
 from fervens_core.colour import delta_e_2000
+from fervens_core.head import DyeHue, Tone
 from fervens_core.toning.depth import level_of_lightness, lightness_of_level
 from fervens_core.toning.formula import Formula, Result, toned_lab, whole_minutes
 from fervens_core.toning.wish import Wish
@@ -15,6 +16,9 @@ from fervens_core.toning.wish import Wish
 SHORT_TIME_MIN, SHORT_TIME_PENALTY = 5.0, 0.3
 MIX_PENALTY = 0.25
 """[MODEL] ranking in CIEDE2000 units: per minute under 5 (hard to hit at the basin), for a second shade to weigh."""
+LAST_SHORT_MIN, LAST_LONG_MIN, LAST_LONG_PENALTY = 2.0, 8.0, 0.15
+"""[MODEL] ends and what grabs go on in the last minutes (common practice): from the first on their time is not hard to
+hit; past the second each minute costs, in CIEDE2000 units: what grabs does so beyond what is expected of it."""
 NEUTRALISING_COST_L = 2.0
 """[MODEL] L* that taking the warmth out costs a part at least."""
 BRIGHT_FROM_LEVEL, BRIGHT_ROOM_LEVELS, ROOM_LEVELS = 8.0, 0.5, 1.0
@@ -22,10 +26,17 @@ BRIGHT_FROM_LEVEL, BRIGHT_ROOM_LEVELS, ROOM_LEVELS = 8.0, 0.5, 1.0
 SHADE_ROOM_LEVELS, DEEPENING_ROOM_LEVELS = 1.0, 1.5
 """Shades deeper than the hair by more are for shadow, deepening and filling only (common practice). What is to go a
 level deeper or more is deepened: pale hair ends about a level lighter than the shade [MODEL]."""
+WASH_PENALTY, ODD_PER_SHARE = 2.0, 6.0
+"""[MODEL] a pigment wash fades in a few washes, so that a demi is taken where the person may have one; and a shade that
+points away from the wish, as coral in an icy bowl or ash in a gold one, for all of it past what there is room for:
+colour theory may allow it, no hand mixes it (common practice, no source)."""
 REACHED_DELTA_E, OUT_OF_REACH_DELTA_E = 3.0, 5.0
 """[MODEL] nearer than the first a colour counts as reached (hardly told apart in hair), past the second as missed."""
 TOO_DEEP_COST, TOO_DEEP_PER_L, WRONG_SHADE_COST = 3.0, 8.0, 60.0
 """[MODEL] too deep: at once, and for each L* past what there is room for; a shade that is not for the part."""
+
+_COPPERY_ROOM = dict.fromkeys((Tone.ICY, Tone.SILVER, Tone.PEARL, Tone.COOL, Tone.NEUTRAL, Tone.BEIGE), 0.25)
+_ASH_ROOM = dict.fromkeys((Tone.GOLD, Tone.COPPER), 0.25) | dict.fromkeys((Tone.RED_BROWN, Tone.ROSE), 0.5)
 
 
 @dataclass(frozen=True, slots=True)
@@ -34,11 +45,14 @@ class Goal:
 
     Args:
         lab: CIELAB. least_l: a result darker than that is too deep. from_level: shades deeper than that are not for it.
+        coppery_room, ash_room: how much of a bowl may be red or copper, ash or violet, before it is an odd one, 0 to 1.
     """
 
     lab: tuple[float, float, float]
     least_l: float
     from_level: float
+    coppery_room: float = 1.0
+    ash_room: float = 1.0
 
     @property
     def colour(self) -> Floats:
@@ -62,15 +76,23 @@ def goal_of(result: Result, wish: Wish, *, stays_bright: bool = True, may_deepen
     is_bright = stays_bright and wish.level >= BRIGHT_FROM_LEVEL
     room = BRIGHT_ROOM_LEVELS if is_bright else ROOM_LEVELS
     depth = float(level_of_lightness(lightness))
-    # what is wanted deeper than the hair, and is not pale, is made with shades of that depth
-    is_deepened = not is_bright and wish.level <= result.level - SHADE_ROOM_LEVELS
-    held = result.level if is_bright else min(result.level, wish.level)
-    shade_room = DEEPENING_ROOM_LEVELS if is_deepened else SHADE_ROOM_LEVELS
+    is_own = wish.lab is not None
+    # what is wanted deeper than the hair is made with shades of that depth
+    is_deepened = wish.level <= result.level - SHADE_ROOM_LEVELS
+    held = result.level if is_bright and not is_deepened else min(result.level, wish.level)
+    shade_room = DEEPENING_ROOM_LEVELS if is_deepened and not is_bright else SHADE_ROOM_LEVELS
     return Goal(
         lab=(lightness, float(wanted[1]), float(wanted[2])),
         least_l=float(lightness_of_level(max(depth - room, 1.0))),
         from_level=1.0 if may_deepen else held - shade_room,
+        coppery_room=1.0 if is_own or _is_green(result) else _COPPERY_ROOM.get(wish.tone, 1.0),
+        ash_room=1.0 if is_own else _ASH_ROOM.get(wish.tone, 1.0),
     )
+
+
+def _is_green(result: Result) -> bool:
+    """Whether red or pink takes out what shows (common practice)."""
+    return result.rest is DyeHue.GREEN and result.rest_amount > 0.0
 
 
 @dataclass(frozen=True, slots=True)
@@ -91,6 +113,13 @@ class Match:
     is_too_dark: bool
 
 
+def fixed_cost(formula: Formula, goal: Goal) -> float:
+    """What a formula is ranked by whatever its minutes: more to weigh, a wash, an odd shade, one not for the part."""
+    found = MIX_PENALTY * (len(formula.shades) - 1) + (0.0 if formula.is_oxidative else WASH_PENALTY)
+    odd = max(0.0, formula.coppery_share - goal.coppery_room) + max(0.0, formula.ash_share - goal.ash_room)
+    return found + ODD_PER_SHARE * odd + (0.0 if is_for(formula, goal) else WRONG_SHADE_COST)
+
+
 def is_for(formula: Formula, goal: Goal) -> bool:
     """Whether none of its shades is too deep for what is meant."""
     return min(s.level for s in formula.shades) >= goal.from_level - 1e-9
@@ -105,9 +134,7 @@ def costs_of(labs: Floats, minutes: Floats, formula: Formula, goal: Goal, short_
     costs = delta_e_2000(labs, goal.colour) + SHORT_TIME_PENALTY * np.maximum(0.0, short_from - minutes)
     under = goal.least_l - labs[..., 0]
     costs = costs + np.where(under > 0.0, TOO_DEEP_COST + TOO_DEEP_PER_L * under, 0.0)
-    result: Floats = (
-        costs + MIX_PENALTY * (len(formula.shades) - 1) + (0.0 if is_for(formula, goal) else WRONG_SHADE_COST)
-    )
+    result: Floats = costs + fixed_cost(formula, goal)
     return result
 
 

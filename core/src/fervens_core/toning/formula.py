@@ -108,6 +108,17 @@ def formula_key(keys: Sequence[str], shares: Sequence[float], parts: float | Non
 
 COOL = (DyeFamily.VIOLET, DyeFamily.BLUE, DyeFamily.GREEN)
 """Ash or violet."""
+_COPPER = (DyeFamily.RED, DyeFamily.ORANGE)
+
+
+def is_ash(shade: TonerShade) -> bool:
+    """Whether a hand takes it for an ash or a violet: more than half of its dye is that."""
+    return sum(part for family, part in shade.dyes if family in COOL) > 0.5
+
+
+def is_coppery(shade: TonerShade) -> bool:
+    """Whether a hand takes it for a red or a copper: more than half of its dye is that."""
+    return sum(part for family, part in shade.dyes if family in _COPPER) > 0.5
 
 
 @dataclass(frozen=True, slots=True)
@@ -197,6 +208,16 @@ class Formula:
     def level(self) -> float:
         """Depth it is meant for."""
         return sum(s.level * x for s, x in zip(self.shades, self.shares, strict=True))
+
+    @property
+    def ash_share(self) -> float:
+        """How much of the bowl's product a hand takes for ash or violet, 0 to 1."""
+        return sum(x for s, x in zip(self.shades, self.shares, strict=True) if is_ash(s))
+
+    @property
+    def coppery_share(self) -> float:
+        """How much of the bowl's product a hand takes for red or copper, 0 to 1."""
+        return sum(x for s, x in zip(self.shades, self.shares, strict=True) if is_coppery(s))
 
     @property
     def brighten_levels(self) -> float:

@@ -10,13 +10,12 @@ from fervens_core.base import Floats
 from fervens_core.colour import absorption_to_lab, brighten, delta_e_2000
 from fervens_core.toning.dyes import UPTAKE
 from fervens_core.toning.fit import (
-    MIX_PENALTY,
+    LAST_LONG_PENALTY,
     SHORT_TIME_PENALTY,
     TOO_DEEP_COST,
     TOO_DEEP_PER_L,
-    WRONG_SHADE_COST,
     Goal,
-    is_for,
+    fixed_cost,
 )
 from fervens_core.toning.formula import BRIGHTEN_TAU_MIN, Formula, Result
 
@@ -28,10 +27,12 @@ class Judge:
     """Parts with their goals, ready to have formulas and minutes judged.
 
     Args:
-        short_from: min, of each part: shorter times are hard to hit.
+        short_from: min, of each part: shorter times are hard to hit. long_from: longer ones are a risk.
     """
 
-    def __init__(self, results: Sequence[Result], goals: Sequence[Goal], short_from: Sequence[float]) -> None:
+    def __init__(
+        self, results: Sequence[Result], goals: Sequence[Goal], short_from: Sequence[float], long_from: Sequence[float]
+    ) -> None:
         self.goals = list(goals)
         self.hair = np.array([r.absorption for r in results])
         takes = [UPTAKE[r.porosity] for r in results]
@@ -39,7 +40,7 @@ class Judge:
         self.tau_min = np.array([tau for _, tau in takes])
         self.aim = np.array([g.lab for g in goals])
         self.least_l = np.array([g.least_l for g in goals])
-        self.short_from = np.array(short_from)
+        self.short_from, self.long_from = np.array(short_from), np.array(long_from)
 
     def judge(self, formulas: Sequence[Formula], on_min: Floats) -> tuple[Floats, Floats]:
         """What each part's formula costs and leaves.
@@ -54,12 +55,10 @@ class Judge:
         gone = np.array([f.brighten_levels for f in formulas]) * -np.expm1(-on_min / BRIGHTEN_TAU_MIN)
         taken = self.uptake * -np.expm1(-np.maximum(on_min, 0.0) / self.tau_min)
         labs = absorption_to_lab(brighten(self.hair, gone) + taken[..., None] * dye)
-        fixed = [
-            MIX_PENALTY * (len(f.shades) - 1) + (0.0 if is_for(f, g) else WRONG_SHADE_COST)
-            for f, g in zip(formulas, self.goals, strict=True)
-        ]
+        fixed = [fixed_cost(f, g) for f, g in zip(formulas, self.goals, strict=True)]
         costs = delta_e_2000(labs, self.aim) + np.array(fixed)
         costs += SHORT_TIME_PENALTY * np.maximum(0.0, self.short_from - on_min)
+        costs += LAST_LONG_PENALTY * np.maximum(0.0, on_min - self.long_from)
         under = self.least_l - labs[..., 0]
         costs += np.where(under > 0.0, TOO_DEEP_COST + TOO_DEEP_PER_L * under, 0.0)
         longest = np.array([f.label_max_min for f in formulas]) + 1e-9

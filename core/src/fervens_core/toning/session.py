@@ -21,7 +21,7 @@ WORST_SHARE, SPREAD_SHARE = 0.25, 0.8
 """[MODEL] beside the parts' mean: how much the part that is farthest off counts, and how much it counts that parts
 with one wish differ from one another. CIEDE2000 units, as all prices here."""
 BOWL_PRICES: Floats = np.array([0.0, 0.0, 1.0, 2.1])
-RINSE_PRICE, MINUTE_PRICE, WAIT_PRICE, CHANGE_PRICE = 1.5, 0.03, 0.1, 0.15
+RINSE_PRICE, MINUTE_PRICE, WAIT_PRICE, CHANGE_PRICE = 1.5, 0.03, 0.1, 0.4
 """[MODEL] none to three bowls; a further rinse, a minute until the last rinse, hands that wait before a group of
 parts, and hands that take up a bowl again that they had put down."""
 
@@ -113,6 +113,16 @@ class ToneSession:
     def mean_delta_e(self) -> float:
         """Mean difference of the parts from their own wishes."""
         return float(np.mean([t.wish_delta_e for t in self.tones]))
+
+    @property
+    def mean_held_e(self) -> float:
+        """Mean difference from the wishes as far as the parts can hold them: what sessions are told apart by."""
+        return float(np.mean([t.delta_e for t in self.tones]))
+
+    @property
+    def worst_held_e(self) -> float:
+        """The largest of these."""
+        return max(t.delta_e for t in self.tones)
 
     @property
     def worst_delta_e(self) -> float:

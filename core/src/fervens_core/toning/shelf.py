@@ -19,11 +19,14 @@ from fervens_core.colour import (
 from fervens_core.head import DyeFamily
 from fervens_core.toning.dyes import deposit
 from fervens_core.toning.fit import (
+    LAST_LONG_PENALTY,
     MIX_PENALTY,
+    ODD_PER_SHARE,
     SHORT_TIME_MIN,
     SHORT_TIME_PENALTY,
     TOO_DEEP_COST,
     TOO_DEEP_PER_L,
+    WASH_PENALTY,
     WRONG_SHADE_COST,
     Goal,
 )
@@ -35,6 +38,8 @@ from fervens_core.toning.formula import (
     Result,
     depth_ratio,
     full_absorption,
+    is_ash,
+    is_coppery,
     time_constant_min,
 )
 from fervens_core.toning.formulas import Formulas, tabled
@@ -56,7 +61,8 @@ class ToneShelf:
         formulas: in the order of how much their developer brightens. coarse: every second wavelength of their
             absorption in single precision, (f, 41).
         classes: (levels brightened, first, last) of formulas alike in that.
-        deepest: level of each one's deepest shade. mix_cost: for a second shade to weigh.
+        deepest: level of each one's deepest shade. own_cost: for a second shade to weigh, for a wash.
+        coppery, ash: how much of it a hand takes for that, as `Formula.coppery_share`. All (f,).
         minutes: every whole minute of any label, (m,). off: infinite where a label does not allow it, else 0, (f, m).
         dyes: how much of each family it lays down, by `DyeFamily`, rows summing to 1, (f, 6). levels: depth meant.
     """
@@ -65,7 +71,9 @@ class ToneShelf:
     coarse: Singles
     classes: tuple[tuple[float, int, int], ...]
     deepest: Singles
-    mix_cost: Singles
+    own_cost: Singles
+    coppery: Singles
+    ash: Singles
     minutes: Singles
     off: Singles
     dyes: Floats
@@ -113,7 +121,9 @@ def lay_out(formulas: Sequence[Formula]) -> ToneShelf:
         coarse=np.ascontiguousarray(dye_share[:, None] * ordered.mean(full), dtype=np.float32),
         classes=tuple((float(levels[a]), a, b) for a, b in zip(firsts, lasts, strict=True)),
         deepest=ordered.both(np.array([s.level for s in shades]), np.minimum).astype(np.float32),
-        mix_cost=np.where(ordered.second < 0, 0.0, MIX_PENALTY).astype(np.float32),
+        own_cost=(MIX_PENALTY * (ordered.second >= 0) + WASH_PENALTY * ~oxidative).astype(np.float32),
+        coppery=ordered.mean(np.array([float(is_coppery(s)) for s in shades])).astype(np.float32),
+        ash=ordered.mean(np.array([float(is_ash(s)) for s in shades])).astype(np.float32),
         minutes=minutes.astype(np.float32),
         off=np.where(is_off, np.inf, 0.0).astype(np.float32),
         dyes=dyes / np.maximum(dyes.sum(axis=1), 1e-12)[:, None],
@@ -155,17 +165,22 @@ def sketch(result: Result, shelf: ToneShelf) -> Sketch:
     return Sketch(labs, _lagrange(x, taken_at))
 
 
-def first_pass(shelf: ToneShelf, sketched: Sketch, goal: Goal, short_from: float = SHORT_TIME_MIN) -> Singles:
+def first_pass(
+    shelf: ToneShelf, sketched: Sketch, goal: Goal, short_from: float = SHORT_TIME_MIN, long_from: float = np.inf
+) -> Singles:
     """About the cost of each formula at each whole minute on a part, shape (f, m); infinite outside its labels."""
     costs = (delta_e_2000(sketched.labs, goal.colour.astype(np.float32)) ** 2) @ sketched.lagrange
     np.sqrt(np.maximum(costs, 0.0, out=costs), out=costs)
     lightness = np.ascontiguousarray(sketched.labs[..., 0]) @ sketched.lagrange
     under = np.float32(goal.least_l) - lightness
     costs += np.float32(SHORT_TIME_PENALTY) * np.maximum(np.float32(0.0), np.float32(short_from) - shelf.minutes)
+    costs += np.float32(LAST_LONG_PENALTY) * np.maximum(np.float32(0.0), shelf.minutes - np.float32(long_from))
     costs += np.where(under > 0.0, np.float32(TOO_DEEP_COST) + np.float32(TOO_DEEP_PER_L) * under, np.float32(0.0))
     costs += shelf.off
     wrong = np.where(shelf.deepest < goal.from_level - 1e-6, np.float32(WRONG_SHADE_COST), np.float32(0.0))
-    costs += (wrong + shelf.mix_cost)[:, None]
+    odd = np.maximum(shelf.coppery - np.float32(goal.coppery_room), np.float32(0.0))
+    odd += np.maximum(shelf.ash - np.float32(goal.ash_room), np.float32(0.0))
+    costs += (wrong + shelf.own_cost + np.float32(ODD_PER_SHARE) * odd)[:, None]
     found: Singles = costs
     return found
 

@@ -11,14 +11,12 @@ import numpy.typing as npt
 
 from fervens_core.base import Floats
 from fervens_core.colour import delta_e_2000
-from fervens_core.toning.fit import SHORT_TIME_MIN, Goal, goal_of
+from fervens_core.toning.fit import LAST_LONG_MIN, LAST_SHORT_MIN, SHORT_TIME_MIN, Goal, goal_of
 from fervens_core.toning.formula import Formula
 from fervens_core.toning.judge import Judge
 from fervens_core.toning.session import Hand, SessionPart
 from fervens_core.toning.shelf import ToneShelf, sketch
 
-LAST_SHORT_MIN = 2.0
-"""Ends go on in the last minutes (common practice): from here on their time is not hard to hit."""
 WAITS_FIRST: tuple[float, ...] = (0.0, 5.0, 10.0)
 WAITS_LAST: tuple[float, ...] = (0.0, 2.0, 4.0, 6.0, 8.0, 10.0, 13.0, 16.0, 20.0)
 """Minutes hands wait before lengths, and before ends."""
@@ -93,7 +91,8 @@ class ToneHead:
     @staticmethod
     def _judge(parts: Sequence[SessionPart], goals: Sequence[Goal]) -> Judge:
         short = [LAST_SHORT_MIN if p.hand is Hand.LAST else SHORT_TIME_MIN for p in parts]
-        return Judge([p.result for p in parts], goals, short)
+        long = [LAST_LONG_MIN if p.hand is Hand.LAST else np.inf for p in parts]
+        return Judge([p.result for p in parts], goals, short, long)
 
     @staticmethod
     def _families(alike: Sequence[str], goals: Sequence[Goal]) -> list[Family]:

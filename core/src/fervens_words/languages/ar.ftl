@@ -454,6 +454,7 @@ tone-empty_shelf = لا تونر على الرف.
 gives_up-nearest = أقرب ما يبلغه هذا الرف
 gives_up-apart = أقل تساويا بـ { TENTHS($apart) }
 gives_up-away = أبعد عن الرغبات بـ { TENTHS($away) }
+gives_up-worst = جزء واحد أبعد عن رغبته بـ { TENTHS($away) }
 gives_up-nothing = لا يخسر شيئا
 gives_up-gains = أقرب بـ { TENTHS($away) }، لا يستحق وعاء آخر
 tone_act-apply = الوعاء { WHOLE($bowl) } يوضع: { $lanes  }

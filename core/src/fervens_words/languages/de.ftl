@@ -478,6 +478,7 @@ tone-empty_shelf = Im Regal ist kein Toner.
 gives_up-nearest = näher kommt dieses Regal nicht
 gives_up-apart = um { TENTHS($apart) } ungleichmäßiger
 gives_up-away = { TENTHS($away) } weiter von den Wünschen
+gives_up-worst = ein Teil um { TENTHS($away) } weiter von seinem Wunsch
 gives_up-nothing = gibt nichts auf
 gives_up-gains = { TENTHS($away) } näher, keine weitere Schale wert
 tone_act-apply = Schale { WHOLE($bowl) } drauf: { $lanes  }

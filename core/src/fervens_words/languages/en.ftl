@@ -516,6 +516,7 @@ tone-empty_shelf = There is no toner on the shelf.
 gives_up-nearest = the nearest this shelf comes
 gives_up-apart = less even, by { TENTHS($apart) }
 gives_up-away = { TENTHS($away) } farther from the wishes
+gives_up-worst = one part { TENTHS($away) } farther from its wish
 gives_up-nothing = gives nothing up
 gives_up-gains = { TENTHS($away) } nearer, not worth another bowl
 

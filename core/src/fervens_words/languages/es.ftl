@@ -478,6 +478,7 @@ tone-empty_shelf = No hay matizador en el estante.
 gives_up-nearest = lo más cerca que llega este estante
 gives_up-apart = menos parejo, en { TENTHS($apart) }
 gives_up-away = { TENTHS($away) } más lejos de los deseos
+gives_up-worst = una parte { TENTHS($away) } más lejos de su deseo
 gives_up-nothing = no pierde nada
 gives_up-gains = { TENTHS($away) } más cerca, no vale otro bol
 tone_act-apply = Bol { WHOLE($bowl) } puesto: { $lanes  }

@@ -478,6 +478,7 @@ tone-empty_shelf = Aucun toner sur l'étagère.
 gives_up-nearest = le plus proche avec cette étagère
 gives_up-apart = moins uniforme, de { TENTHS($apart) }
 gives_up-away = { TENTHS($away) } plus loin des souhaits
+gives_up-worst = une partie { TENTHS($away) } plus loin de son souhait
 gives_up-nothing = ne perd rien
 gives_up-gains = { TENTHS($away) } plus près, ne vaut pas un bol de plus
 tone_act-apply = Bol { WHOLE($bowl) } posé : { $lanes  }
