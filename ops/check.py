@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import argparse
 import os
+import re
 import subprocess
 import tempfile
 import threading
@@ -24,8 +25,12 @@ PARTS = ("static", "core", "server", "web", "e2e", "deploy")
 _printing = threading.Lock()
 
 
-def _show(title: str, command: list[str], *, env: dict[str, str], cwd: Path = ROOT) -> None:
-    """Run a check and print its output when it ends, whole; raises SetupError when it fails."""
+ALONE_MOST = 2
+"""So many browser tests that failed beside others are tried once more by themselves, and told in any case."""
+
+
+def _ran(title: str, command: list[str], *, env: dict[str, str], cwd: Path = ROOT) -> tuple[bool, str]:
+    """Run a check and print its output when it ends, whole; whether it passed, and the output."""
     began = time.monotonic()
     done = subprocess.run(
         command, cwd=cwd, env=env, stdin=subprocess.DEVNULL, stdout=subprocess.PIPE, stderr=subprocess.STDOUT,
@@ -34,8 +39,32 @@ def _show(title: str, command: list[str], *, env: dict[str, str], cwd: Path = RO
     with _printing:
         print(f"\n== {title}\n{done.stdout.rstrip()}")
         print(f"-- {title}: {'ok' if done.returncode == 0 else 'FAILED'}, {time.monotonic() - began:.1f} s", flush=True)
-    if done.returncode != 0:
+    return done.returncode == 0, done.stdout
+
+
+def _show(title: str, command: list[str], *, env: dict[str, str], cwd: Path = ROOT) -> None:
+    """The same; raises SetupError when it fails."""
+    if not _ran(title, command, env=env, cwd=cwd)[0]:
         raise SetupError(f"{title} failed.")
+
+
+def _browser_tests(pytest: list[str], hands: list[str], env: dict[str, str]) -> list[str]:
+    """The browser tests. A slow machine can make one of them lose a race that is the test's own: so one or two that
+    fail are tried once more by themselves. What passes only then is no failure, but never silent.
+
+    Returns:
+        Those that passed only by themselves.
+    Raises:
+        SetupError: more failed, or one failed again.
+    """
+    title = "End-to-end tests"
+    is_ok, said = _ran(title, [*pytest, *hands, "tests/e2e", "--durations=8"], env=env)
+    failed = re.findall(r"^(?:FAILED|ERROR) (tests/\S+?::.+?)(?: - .*)?$", said, re.MULTILINE)
+    if is_ok:
+        return []
+    if not 0 < len(failed) <= ALONE_MOST or not _ran(f"{title}, by themselves", [*pytest, *failed], env=env)[0]:
+        raise SetupError(f"{title} failed.")
+    return failed
 
 
 def _both(*works: Callable[[], None]) -> None:
@@ -108,7 +137,8 @@ def check() -> None:
         ensure_chromium()
     set_up = time.monotonic() - began
     hands = ["-n", str(min(os.cpu_count() or 1, 4)), "--dist", "worksteal"]
-    pytest = [str(PYTHON), "-m", "pytest", *hands, *(["-k", args.k] if args.k else [])]
+    pytest = [str(PYTHON), "-m", "pytest", *(["-k", args.k] if args.k else [])]
+    only_alone: list[str] = []
 
     def page_and_rules() -> None:
         if "static" in parts:
@@ -120,13 +150,17 @@ def check() -> None:
 
     def python_tests() -> None:
         if "core" in parts:
-            _show("Core and vision tests", [*pytest, "core/tests", "vision/tests", "-p", "no:django"], env=python_env())
+            _show(
+                "Core and vision tests",
+                [*pytest, *hands, "core/tests", "vision/tests", "-p", "no:django"],
+                env=python_env(),
+            )
         if cluster:
             env = python_env(DATABASE_URL=cluster.url)
             if "server" in parts:
-                _show("Server and script tests", [*pytest, "tests/server", "tests/ops"], env=env)
+                _show("Server and script tests", [*pytest, *hands, "tests/server", "tests/ops"], env=env)
             if "e2e" in parts:
-                _show("End-to-end tests", [*pytest, "tests/e2e", "--durations=8"], env=env)
+                only_alone.extend(_browser_tests(pytest, hands, env))
 
     try:
         if cluster:
@@ -137,6 +171,8 @@ def check() -> None:
     finally:
         if cluster:
             cluster.stop()
+    for test in only_alone:
+        print(f"\nTo be mended: {test} failed beside others, and passed by itself.")
     print(f"\nAll of {', '.join(parts)} passed in {time.monotonic() - began - set_up:.0f} s (set-up {set_up:.0f} s).")
 
 

@@ -238,7 +238,7 @@ def _work(address: str, groups: list[Group], token: str) -> None:
         with contextlib.suppress(OSError, ValueError):
             for text in line:
                 heard.append(text)
-                if b"changed" in text:
+                if b'"begun"' in text:
                     return
 
     ear = threading.Thread(target=listen, daemon=True)
@@ -248,7 +248,7 @@ def _work(address: str, groups: list[Group], token: str) -> None:
     began = time.monotonic()
     one.ask("/services", {"client_id": client["id"]})
     ear.join(timeout=5)
-    need(any(b"changed" in x for x in heard), "what one group did was not told through the other")
+    need(any(b'"begun"' in x for x in heard), "what one group did was not told through the other")
     need(time.monotonic() - began < 3.0, "it was told late: the proxy keeps the stream back")
     need(two.ask("/clients")["total"] == 1, "the groups do not share one database")
     forged = urllib.request.Request(f"{groups[0].address}/metrics", headers={"X-Forwarded-For": "203.0.113.5"})

@@ -35,6 +35,7 @@ def _settle(page: Page) -> None:
 def _offline(page: Page) -> None:
     page.context.set_offline(True)
     page.get_by_text("No line to the server").wait_for()
+    _settle(page)  # what the banner moved takes no tap for a blink
     page.get_by_role("button", name="Wiped out", exact=True).click()
     page.get_by_text("act waits").wait_for()
     page.get_by_role("button", name="Dismiss").last.click()

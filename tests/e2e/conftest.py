@@ -8,20 +8,35 @@ import pytest
 from conftest import PASSWORD, Actor
 from demo import load_demo
 from django.contrib.auth import get_user_model
-from playwright.sync_api import Error, expect
+from playwright.sync_api import Error, TimeoutError, expect
+
+from apps.common import heavy
 
 expect.set_options(timeout=15_000)  # a loaded machine is slow, not wrong
 AXE = (Path(__file__).parents[2] / "web" / "node_modules" / "axe-core" / "axe.min.js").read_text()
+
+
+TAPPED = """() => {
+  window.tapped = []
+  for (const kind of ['pointerdown', 'click', 'keydown'])
+    addEventListener(kind, (e) => {
+      const said = (e.target.getAttribute?.('aria-label') || e.target.textContent || '').trim().slice(0, 40)
+      window.tapped.push(`${Math.round(performance.now())} ${kind} ${e.key ?? ''} on ${e.target.tagName} ${said}`)
+    }, true)
+}"""
+"""Notes where taps and keys land: of a lost one a time-out tells nothing."""
 
 
 @pytest.hookimpl(wrapper=True)
 def pytest_runtest_makereport(item, call):
     """A browser test that fails tells what its page said then: a time-out alone tells nothing."""
     report = yield
-    page = item.funcargs.get("page") if report.when == "call" and report.failed else None
-    if page is not None and not page.is_closed():
+    browser = item.funcargs.get("browser") if report.when == "call" and report.failed else None
+    for page in [p for c in browser.contexts for p in c.pages] if browser is not None else []:
         try:
             said = page.inner_text("body", timeout=2_000)[:2_000]
+            tapped = page.evaluate("[Math.round(performance.now()), ...(window.tapped ?? []).slice(-12)].join('\\n')")
+            said = f"{said}\n-- tapped --\n{tapped}"
         except Error as error:
             said = str(error)
         report.sections.append(("What the page said", f"{page.url}\n{said}"))
@@ -48,6 +63,7 @@ def signed_in(address, page):
     load_demo()
     errors: list[str] = []
     page.on("pageerror", lambda e: errors.append(str(e)))
+    page.add_init_script(f"({TAPPED})()")
     page.failed = []
     page.on("requestfailed", lambda r: page.failed.append(f"{r.method} {r.url}: {r.failure}"))
     page.on("response", lambda r: r.status >= 400 and page.failed.append(f"{r.request.method} {r.url}: {r.status}"))
@@ -92,9 +108,55 @@ def device(address, browser, browser_context_args):
         context.close()
 
 
+STILL = """() => Promise.allSettled(document.getAnimations()
+    .filter((motion) => motion.effect.getComputedTiming().iterations !== Infinity)
+    .map((motion) => motion.finished))"""
+
+
+def still(page) -> None:
+    """Once what moves or changes its colour has come to rest, however slow the machine."""
+    page.evaluate("() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))")
+    page.evaluate(STILL)
+
+
+def loaded(page) -> None:
+    """Once a view has its heading, nothing of it is being fetched and nothing moves."""
+    page.locator("main h1").first.wait_for()
+    expect(page.locator("[data-waiting]")).to_have_count(0)
+    still(page)
+
+
+def pick(choice) -> None:
+    """A box or a radio, chosen as a hand does: brought clear of the bar at the foot, tapped once it stands still."""
+    choice.evaluate("choice => choice.scrollIntoView({ block: 'center' })")
+    if not choice.is_checked():
+        choice.locator("xpath=ancestor::label[1]").click()
+    expect(choice).to_be_checked()
+
+
+def kept(page) -> None:
+    """Once what was read of the head is on the server: that plans it anew, for as long as it takes on this machine."""
+    said = page.get_by_role("status").filter(has_text="Kept")
+    while True:
+        try:
+            return expect(said).to_be_visible()
+        except AssertionError:
+            if not heavy._here:  # nothing is being computed that it could wait for
+                raise
+
+
 def open_service(page, client: str, step: str) -> None:
-    page.get_by_role("link", name=client).click()
-    page.wait_for_url(f"**/services/*/{step}")
+    """From the day to a service's step; a day that is still being fetched may lay its rows anew under the tap."""
+    link = page.get_by_role("link", name=client)
+    link.wait_for()
+    still(page)
+    link.click()
+    try:
+        page.wait_for_url(f"**/services/*/{step}", timeout=10_000)
+    except TimeoutError:
+        if link.count():
+            link.click()
+        page.wait_for_url(f"**/services/*/{step}")
 
 
 def violations(page, only: str | None = None) -> list[str]:

@@ -11,9 +11,8 @@ from playwright.sync_api import TimeoutError, expect
 
 from apps.services.models import Service
 
-from .conftest import open_service
+from .conftest import kept, open_service
 from .test_practice import begin, to_chair
-from .test_told_as_it_is import kept
 from .test_walk import pick_level
 
 SIZES = {"desk": (1280, 800), "tablet": (820, 1180), "phone": (390, 844)}
@@ -50,8 +49,12 @@ def test_undo_stands_in_one_bar_on_every_step(signed_in, size):
         ("Ilse Varga", "chair"),
         ("Sanna Quill", "review"),
         ("Tobias Renn", "tone"),
+        ("Tobias Renn", "record"),
     ):
-        open_service(page, client, step)
+        open_service(page, client, "tone" if step == "record" else step)
+        if step == "record":
+            page.get_by_role("link", name="To the record").click()
+            page.wait_for_url("**/record")
         undo = page.get_by_role("button", name=re.compile("^Undo")).first
         expect(undo).to_be_visible()
         box = undo.bounding_box()
@@ -368,7 +371,45 @@ def test_on_a_phone_the_next_visit_is_at_the_top_of_the_record(signed_in):
     page.set_viewport_size({"width": 390, "height": 844})
     page.get_by_role("region", name="Filed").get_by_role("link").first.click()
     page.wait_for_url("**/record")
-    book = page.get_by_role("button", name="Book the next visit")
-    assert book.bounding_box()["y"] < 400
-    book.click()
-    expect(page.get_by_role("heading", name="Next visit")).to_be_in_viewport()
+    heading = page.get_by_role("heading", name="Next visit")
+    expect(heading).to_be_in_viewport()
+    page.get_by_role("button", name="Book the next visit").click()
+    expect(page.get_by_label("Day", exact=True)).to_be_focused()
+    expect(page.get_by_role("button", name="Book it", exact=True)).to_be_in_viewport(ratio=1)
+
+
+@pytest.mark.parametrize("size", SIZES)
+def test_what_the_record_says_stands_in_its_bar(signed_in, size):
+    page = signed_in
+    width, height = SIZES[size]
+    page.set_viewport_size({"width": width, "height": height})
+    page.get_by_role("region", name="Filed").get_by_role("link").first.click()
+    page.wait_for_url("**/record")
+    page.get_by_role("button", name="Book the next visit").wait_for()
+    bar = page.locator("main > div.fixed.bottom-0")
+    before = bar.bounding_box()
+    page.get_by_role("button", name="Book it", exact=True).click()
+    said = page.get_by_role("status").filter(has_text="Booked for")
+    expect(said).to_be_visible()
+    page.get_by_role("link", name="To the day", exact=True).wait_for()
+    after, words = bar.bounding_box(), said.bounding_box()
+    assert after["y"] == pytest.approx(before["y"], abs=1)  # it does not grow over what stands above it
+    assert words["y"] >= after["y"]
+    assert words["x"] + words["width"] <= width + 1
+    said.get_by_role("button", name="Undo").click()
+    expect(page.get_by_role("button", name=re.compile("^Booked: "))).to_have_count(0)
+
+
+def test_a_service_with_toner_on_is_not_filed_and_loses_nothing(signed_in):
+    page = signed_in
+    page.set_viewport_size({"width": 390, "height": 844})
+    open_service(page, "Tobias Renn", "tone")
+    page.get_by_role("link", name="To the record").click()
+    page.get_by_label("Two things that worked").fill("Steady hands")
+    page.get_by_role("button", name="File the service").click()
+    said = page.get_by_role("status").filter(has_text="Toner still on")
+    expect(said).to_be_visible()
+    assert said.evaluate("e => e.scrollHeight <= e.clientHeight + 1")  # told whole
+    page.get_by_role("navigation", name="Steps of this service").get_by_role("link", name="Tone").click()
+    page.get_by_role("link", name="To the record").click()
+    expect(page.get_by_label("Two things that worked")).to_have_value("Steady hands")

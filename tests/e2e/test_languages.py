@@ -10,14 +10,14 @@ import pytest
 from conftest import Actor
 from demo import load_demo
 from django.contrib.auth import get_user_model
-from playwright.sync_api import expect
+from playwright.sync_api import TimeoutError, expect
 
 from apps.clients.models import Client
 from apps.services.models import Service, ServiceEvent
 from apps.shelf.models import Developer, Lightener, Toner
 from apps.studio.models import Membership
 
-from .conftest import violations
+from .conftest import loaded, violations
 
 FILES = Path(__file__).parents[2] / "web" / "src" / "languages"
 OTHERS = ("de", "fr", "es", "ar")
@@ -120,11 +120,13 @@ def each_view(one: Reader):
         one.page.goto(f"{one.address}/services/{service.pk}/{step}")
         one.page.locator("main").first.wait_for()
         one.page.wait_for_timeout(900)
+        loaded(one.page)
         yield step
     for path in PLACES:
         one.page.goto(f"{one.address}{path}")
         one.page.locator("main h1").first.wait_for()
         one.page.wait_for_timeout(500)
+        loaded(one.page)
         yield path
 
 
@@ -244,22 +246,27 @@ def test_one_service_from_the_day_to_its_filed_record(reader, language, line):
 def through(one: Reader, keys: list[str]) -> None:
     """Each act of the hand, then whatever is on is rinsed; the last rinse leads on."""
     page = one.page
-    act = page.get_by_role("region", name=one.says("common.next"), exact=True)
+    title = page.get_by_role("heading", level=1, name=one.says("common.chair"), exact=True)
+    chair, elsewhere = page.locator("main").filter(has=title), page.locator("main").filter(has_not=title)
+    act = chair.get_by_role("region", name=one.says("common.next"), exact=True)
     act.get_by_role("heading").wait_for()
     hand = act.get_by_role("button", name=re.compile("|".join(f"^{re.escape(one.says(k))}" for k in keys)))
-    rinse = page.get_by_role("button").filter(has_text=one.says("chair.allThatIsOn"))
-    trip = page.get_by_role("button").filter(has_text=re.compile(one.says("chair.trip").split("{")[0].strip()))
+    rinse = chair.get_by_role("button").filter(has_text=one.says("chair.allThatIsOn"))
+    trip = chair.get_by_role("button").filter(has_text=re.compile(one.says("chair.trip").split("{")[0].strip()))
     for _ in range(90):
-        expect(act.get_by_role("button").first).to_be_enabled()
+        expect(act.get_by_role("button").first.or_(elsewhere)).to_be_enabled()
+        if elsewhere.count():
+            return
         said = page.locator("main").inner_text()
         for found in (hand, rinse, trip, act.get_by_role("button")):
             if found.count():
-                found.first.click()
+                try:
+                    found.first.click(timeout=3_000)
+                except TimeoutError:  # an answer of the server brought the next act meanwhile
+                    break
+                page.wait_for_function("said => document.querySelector('main').innerText !== said", arg=said)
                 break
-        page.wait_for_function("said => document.querySelector('main').innerText !== said", arg=said)
         page.wait_for_timeout(150)
-        if "/chair" not in page.url:
-            return
     raise AssertionError("the chair has no end")
 
 

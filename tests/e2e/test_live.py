@@ -2,6 +2,7 @@
 
 import datetime as dt
 import re
+import time
 
 from django.db import OperationalError
 from django.utils import timezone
@@ -10,7 +11,7 @@ from playwright.sync_api import expect
 from apps.services import acts
 from apps.services.models import Service, ServiceEvent
 
-from .conftest import open_service
+from .conftest import loaded, open_service
 
 SOON = 3_000  # within a second on a quiet machine; a loaded one is slow, not wrong
 
@@ -219,3 +220,76 @@ def test_a_new_developer_is_proposed_when_the_head_lifts_otherwise_than_planned(
     name = re.search(r"vol for (\w+)", said)[1]
     strength = re.search(r"→ ([\d.]+) vol", said)[1]
     expect(page.get_by_role("button", name=re.compile(rf"^\d {name}"))).to_contain_text(f"{strength} vol")
+
+
+MOVED = """() => {
+    window.moved = []
+    const top = () => document.querySelector('main').getBoundingClientRect().top + window.scrollY
+    const stood = top()
+    new MutationObserver(() => {
+        if (Math.abs(top() - stood) > 1)
+            window.moved.push(getComputedStyle(document.querySelector('main button')).pointerEvents)
+    }).observe(document.body, { childList: true, subtree: true, attributes: true })
+}"""
+
+
+def test_a_slow_answer_moves_nothing_under_the_hand(device, monkeypatch):
+    page = device("maren")
+    open_service(page, "Ilse Varga", "chair")
+    lane(page, "Crown").wait_for()
+    take = acts.record_event
+
+    def slowly(*args, **more):
+        time.sleep(1.0)
+        return take(*args, **more)
+
+    monkeypatch.setattr(acts, "record_event", slowly)
+    page.evaluate(MOVED)
+    page.get_by_role("button", name="Wiped out", exact=True).click()
+    expect(lane(page, "Low back")).to_have_attribute("aria-label", re.compile("rinsed"))
+    for _ in range(200):
+        if log_of("Ilse Varga", "Rinsed"):
+            break
+        page.wait_for_timeout(50)
+    page.wait_for_timeout(500)
+    assert log_of("Ilse Varga", "Rinsed")
+    assert page.evaluate("window.moved") == []
+
+
+def test_a_banner_that_comes_takes_no_tap_meant_for_what_it_moves(device):
+    page = device("maren")
+    open_service(page, "Ilse Varga", "chair")
+    lane(page, "Crown").wait_for()
+    page.evaluate(MOVED)
+    page.context.set_offline(True)
+    expect(page.get_by_text("No line to the server")).to_be_visible()
+    moved = page.evaluate("window.moved")
+    assert moved[0] == "none"
+    page.get_by_role("button", name="Wiped out", exact=True).click()  # once a hand has seen it, it is as ever
+    expect(lane(page, "Low back")).to_have_attribute("aria-label", re.compile("rinsed"))
+
+
+BEHIND = """() => {
+  window.wasBehind = 0
+  new MutationObserver(() => { if (document.body?.textContent.includes('Behind:')) window.wasBehind++ })
+    .observe(document, { subtree: true, childList: true, characterData: true })
+}"""
+
+
+def test_a_view_opens_without_a_word_of_the_line_and_is_fetched_once(signed_in):
+    """While the line was laid anew the page said "Behind", moved down and up under the hand, and took all anew."""
+    page = signed_in
+    page.add_init_script(f"({BEHIND})()")
+    asked = []
+    page.reload()
+    page.get_by_role("link", name="Ilse Varga").wait_for()
+    with page.expect_request(re.compile(r"/api/stream\?service=")):
+        open_service(page, "Ilse Varga", "chair")
+    loaded(page)
+    page.on("request", lambda r: asked.append(r.url.split("/api/")[-1]) if "/api/" in r.url else None)
+    with page.expect_response(re.compile("/api/stream$")):
+        page.get_by_role("link", name="Day", exact=True).click()
+    loaded(page)
+    page.wait_for_timeout(500)
+    assert page.evaluate("window.wasBehind") == 0
+    assert len([a for a in asked if a.startswith("day")]) <= 1

@@ -2,10 +2,11 @@
 
 import json
 import re
+import statistics
 
 from playwright.sync_api import expect
 
-from .conftest import open_service
+from .conftest import kept, open_service
 from .test_walk import pick_level, zone
 
 
@@ -39,11 +40,6 @@ class Hand:
         field.fill(text)
         field.press("Tab")
         self.count += 1
-
-
-def kept(page):
-    """A keeping plans the whole head anew, which takes its time on a machine that does much else."""
-    expect(page.get_by_text("Kept", exact=True)).to_be_visible(timeout=60_000)
 
 
 def to_plan(page):
@@ -312,8 +308,18 @@ def test_a_service_goes_out_as_a_file_and_comes_in_again(signed_in, tmp_path):
     expect(page.get_by_text("Zone 3, level now: must be a number from 1 to 10 (level), got 12.")).to_be_visible()
 
 
+PAINTED_AFTER_ANSWER = """async () => {
+  const asked = performance.getEntriesByType('resource').findLast((e) => e.name.endsWith('/plan/preview'))
+  const isPainted = () => window.paints.at(-1) > asked.responseEnd
+  for (let i = 0; i < 1000 && !isPainted(); i++) await new Promise((next) => setTimeout(next, 5))
+  if (!isPainted()) return null // this minute is where the line stood already
+  return { move: window.moves.at(-1), start: asked.startTime, end: asked.responseEnd, paint: window.paints.at(-1) }
+}"""
+
+
 def test_the_line_is_quick_under_the_finger(signed_in):
-    """From the pointer's move to the developers' repaint; the figure of a quiet machine stands in the README."""
+    """What the page adds to the server's answer, from the pointer's move to the repaint. How long the planner takes on
+    a quiet machine is `bin/bench plan`'s, so a machine that is busy with other tests is only asked for 1.5 s."""
     page = signed_in
     open_service(page, "Wren Adair", "plan")
     line = page.get_by_role("slider", name=re.compile("^Trip .*basin")).last
@@ -331,10 +337,17 @@ def test_the_line_is_quick_under_the_finger(signed_in):
     x, y = box["x"] + box["width"] / 2, box["y"] + 12
     page.mouse.move(x, y)
     page.mouse.down()
-    waits = []
-    for step in range(1, 8):
-        page.mouse.move(x - 10 * step, y)
-        page.wait_for_timeout(500)
-        waits.append(page.evaluate("window.paints.at(-1) - window.moves.at(-1)"))
+    page_ms, whole_ms = [], []
+    for step in range(1, 6):
+        with page.expect_response("**/plan/preview") as answered:
+            page.mouse.move(x - 10 * step, y)
+        answered.value.finished()
+        asked = page.evaluate(PAINTED_AFTER_ANSWER)
+        if asked is None:
+            continue
+        page_ms.append(asked["start"] - asked["move"] + asked["paint"] - asked["end"])
+        whole_ms.append(asked["paint"] - asked["move"])
     page.mouse.up()
-    assert sorted(waits)[3] < 300, waits
+    assert len(page_ms) >= 3
+    assert statistics.median(page_ms) < 190, (page_ms, whole_ms)
+    assert statistics.median(whole_ms) < 1500, (page_ms, whole_ms)

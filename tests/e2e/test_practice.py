@@ -15,6 +15,7 @@ from fervens_core.head import ReadingMode
 from fervens_core.lift import mode_bias
 from fervens_core.practice import head_called, person_of, setup_of
 
+from .conftest import pick
 from .test_walk import pick_level
 
 MEAN = """() => {
@@ -34,8 +35,8 @@ def to_practice(page) -> None:
 
 def begin(page, head: str, *, seed: int = 3, help: str = "The full board", wrong: bool = False) -> UUID:
     to_practice(page)
-    page.get_by_role("radio", name=re.compile(f"^{head}")).check(force=True)
-    page.get_by_role("radio", name=help).check(force=True)
+    pick(page.get_by_role("radio", name=re.compile(f"^{head}")))
+    pick(page.get_by_role("radio", name=help))
     page.get_by_role("checkbox", name="Things go wrong").set_checked(wrong)
     page.get_by_role("textbox", name="Seed").fill(str(seed))
     page.get_by_role("button", name="Begin").click()
@@ -49,7 +50,7 @@ def to_chair(page) -> None:
     while acknowledge.count():
         before = acknowledge.count()
         acknowledge.first.click()
-        expect(acknowledge).to_have_count(before - 1)
+        expect(acknowledge).to_have_count(before - 1, timeout=60_000)  # an act that was cut off is sent again
     page.get_by_role("button", name="Plan it").click()
     page.get_by_role("button", name="To the chair").click()
     page.wait_for_url("**/chair")
@@ -108,6 +109,7 @@ def test_a_round_at_sixty_times_the_speed_from_the_card_to_its_debrief(signed_in
     to_chair(page)
     put_all_on(page, service)
     page.get_by_role("button", name="×60").click()
+    stopped = page.get_by_role("button", name="Run on", exact=True)
     for _ in range(60):
         loaded = loading.load(loading.with_parts(Service.everything.all()).get(pk=service))
         if all(x.rinsed_at for x in loaded.state.lanes):
@@ -115,11 +117,10 @@ def test_a_round_at_sixty_times_the_speed_from_the_card_to_its_debrief(signed_in
         acts = len(loaded.log)
         off = page.get_by_role("button", name=re.compile("^(Rinsed|Wiped out|All rinsed)( *then on to the review)?$"))
         read = page.get_by_role("button", name="Read it", exact=True)
+        expect(stopped).to_be_visible(timeout=60_000)  # what is due waits for the hand, on the slowest machine
         expect(read.or_(off).first).to_be_visible()
-        due = re.compile("overdue|to the wall|past the label")
-        expect(page.get_by_role("timer").filter(has_text=due)).to_be_visible(timeout=60_000)
         if read.count():
-            try:  # a second is a minute here: another act may have become the next one
+            try:  # once it is due the board is asked again: another act may have become the next one
                 title = page.get_by_role("heading", name=re.compile("^Wipe and read")).inner_text(timeout=2_000)
                 read.click(timeout=2_000)
             except TimeoutError:
@@ -135,7 +136,10 @@ def test_a_round_at_sixty_times_the_speed_from_the_card_to_its_debrief(signed_in
             pick_level(page, "Tap the swatch that matches", f"{level:g}")
             expect(page.get_by_role("heading", name=name, exact=True)).to_have_count(0)
         elif off.count():  # what is next may just have changed
-            off.first.click()
+            try:
+                off.first.click(timeout=2_000)
+            except TimeoutError:
+                continue
         for _ in range(100):
             if Service.everything.get(pk=service).events.count() > acts:
                 break
@@ -143,6 +147,7 @@ def test_a_round_at_sixty_times_the_speed_from_the_card_to_its_debrief(signed_in
     page.get_by_role("button", name="End and debrief").click()
     page.wait_for_url("**/practice/*")
     expect(page.get_by_role("region", name="Three sentences").get_by_role("paragraph")).to_have_count(3)
+    expect(page.get_by_role("button", name="Undo", exact=True)).to_have_count(0)  # a round that is over has none
     ways = page.get_by_role("region", name="Three ways with this head")
     expect(ways.get_by_role("row", name=re.compile("^You"))).to_contain_text("3 of 3")
     expect(ways.get_by_role("row", name=re.compile("The best for this hair"))).to_contain_text("3 of 3")
@@ -191,6 +196,10 @@ def test_a_round_goes_on_without_a_line_once_it_is_open(signed_in):
     to_chair(page)
     put_all_on(page, service)
     expect(page.get_by_role("button", name=re.compile("^(Read it|Rinsed)"))).to_be_visible()
+    page.get_by_role("button", name=re.compile(r"^\d ")).last.click()  # what came on last is there: the round is open
+    page.get_by_role("button", name="Open it and look").click()
+    expect(page.get_by_role("img", name="The strand, wiped")).to_be_visible()
+    page.get_by_role("button", name="Close").click()
     page.get_by_role("button", name="×60").click()
     page.context.set_offline(True)
     before = page.get_by_label("The clock of this round").inner_text()

@@ -122,7 +122,7 @@ def test_a_stop_ends_open_lines_at_once_and_finishes(served):
     began = time.monotonic()
     served.server.terminate()
     served.server.wait(timeout=15)
-    assert time.monotonic() - began < 4.0
+    assert time.monotonic() - began < 8.0  # open lines that held it would take the whole grace of 10 s
     assert line.read() is not None  # it ended, and was not cut off
     served.start_server()
 
@@ -138,7 +138,7 @@ def test_the_database_is_used_soon_after_it_is_back(served):
     served.start_database()
     began = time.monotonic()
     device.patiently("/day")
-    assert time.monotonic() - began < 5.0
+    assert time.monotonic() - began < 8.0  # a pool that waits longer and longer would take 11 s here
 
 
 def test_a_killed_worker_comes_back_and_none_outlives_the_one_that_started_it():
@@ -148,7 +148,7 @@ def test_a_killed_worker_comes_back_and_none_outlives_the_one_that_started_it():
         assert len(workers) == 2
         os.kill(workers[0], signal.SIGKILL)
         until(lambda: len([p for p in children(served.server.pid) if children(p)]) == 2 and lives(served.server.pid))
-        Device(served.address).ask("/day")
+        Device(served.address).ask("/day", timeout=60)  # the new worker may be starting
         left = children(served.server.pid)
         served.kill_server()
         until(lambda: not is_taken(served.port))

@@ -7,7 +7,8 @@ import itertools
 
 from playwright.sync_api import expect
 
-from .test_told_as_it_is import choose, kept, level, start, step, tick, to_plan, to_the_chair, zones
+from .conftest import kept
+from .test_told_as_it_is import choose, level, start, step, tick, to_plan, to_the_chair, zones
 
 PAIRS = (("left_back", "right_back"), ("left_side", "right_side"))
 

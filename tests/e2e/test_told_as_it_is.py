@@ -5,23 +5,17 @@ import re
 from playwright.sync_api import TimeoutError as PlaywrightTimeout
 from playwright.sync_api import expect
 
+from .conftest import kept, pick
+
 
 def start(page, name, *, is_piece=False):
     page.get_by_role("link", name="Ilse Varga").wait_for()  # the day is there
     page.get_by_role("button", name="New service").first.click()
     page.get_by_label("Name", exact=True).fill(name)
     if is_piece:
-        page.get_by_label("A hair piece or wig, not a person").check(force=True)
+        pick(page.get_by_label("A hair piece or wig, not a person"))
     page.get_by_role("button", name=f"Add “{name}” and start").click()
     page.get_by_role("heading", name="The head", exact=True).wait_for()
-
-
-def pick(radio):
-    """Chosen by hand: brought clear of the bar at the foot first."""
-    radio.evaluate("radio => radio.scrollIntoView({ block: 'center' })")
-    if not radio.is_checked():
-        radio.locator("xpath=ancestor::label[1]").click()  # once it stands still: what was chosen before moves the page
-    expect(radio).to_be_checked()
 
 
 def choose(page, legend, option):
@@ -46,10 +40,6 @@ def step(page, label, value):
 
 def tick(page, text):
     pick(page.get_by_label(re.compile(text)))
-
-
-def kept(page):
-    expect(page.get_by_role("status").filter(has_text="Kept")).to_be_visible(timeout=60_000)
 
 
 def take_on_cautions(page):
@@ -285,16 +275,14 @@ def test_a_reaction_written_anywhere_leaves_pigment_washes_only(signed_in):
     start(page, "Hedda Lark")
     page.get_by_label("The wish, in the client's words").fill("Cool. Came out in a rash from box dye once.")
     page.get_by_label("The wish, in the client's words").press("Tab")
-    page.get_by_role("radio", name="Tone only").check(force=True)
+    pick(page.get_by_role("radio", name="Tone only"))
     zones(page, "Crown")
     level(page, "Level now", "9")
     page.get_by_role("button", name="None", exact=True).click()
     kept(page)
     expect(page.get_by_text("Until you answer there is no plan.")).to_be_visible()
     expect(page.get_by_role("button", name="To the tone")).to_be_disabled()
-    page.get_by_role("group", name="Reacted to oxidative colour before?").get_by_role("radio", name="Yes").check(
-        force=True
-    )
+    pick(page.get_by_role("group", name="Reacted to oxidative colour before?").get_by_role("radio", name="Yes"))
     take_on_cautions(page)
     page.get_by_role("button", name="To the tone").click()
     page.wait_for_url("**/tone")
@@ -311,7 +299,7 @@ def test_a_reaction_written_anywhere_leaves_pigment_washes_only(signed_in):
 def test_a_strand_test_alone_goes_by_the_bench_to_the_record(signed_in):
     page = signed_in
     start(page, "Hedda Lark")
-    page.get_by_role("radio", name="Strand test only").check(force=True)
+    pick(page.get_by_role("radio", name="Strand test only"))
     take_on_cautions(page)
     page.get_by_role("button", name="To the strands").click()
     page.wait_for_url("**/strands")
@@ -327,7 +315,7 @@ def test_a_strand_test_alone_goes_by_the_bench_to_the_record(signed_in):
 def test_a_veil_is_put_back_deeper_off_the_scalp(signed_in):
     page = signed_in
     start(page, "Hedda Lark")
-    page.get_by_role("radio", name="Deepen").check(force=True)
+    pick(page.get_by_role("radio", name="Deepen"))
     zones(page, "Left side", "Right side")
     level(page, "Level now", "9")
     choose(page, "Wanted here", "Deeper")

@@ -4,6 +4,7 @@ import re
 
 from playwright.sync_api import expect
 
+from .conftest import pick
 from .test_tone_session import moved_on
 
 
@@ -11,7 +12,7 @@ def read(page, names, level):
     zones = page.get_by_role("group", name="Zones")
     for name in names:
         zones.get_by_role("button", name=re.compile(f"^{name}")).click()
-    page.get_by_role("radio", name=level, exact=True).first.check(force=True)
+    pick(page.get_by_role("radio", name=level, exact=True).first)
     for name in names:
         zones.get_by_role("button", name=re.compile(f"^{name}")).click()
 
@@ -22,7 +23,7 @@ def test_brassy_stripes_go_from_the_consultation_to_the_filed_record(signed_in):
     page.get_by_label("Name", exact=True).fill("Rosa Lintel")
     page.get_by_role("button", name="Add “Rosa Lintel” and start").click()
     page.get_by_role("heading", name="The head", exact=True).wait_for()
-    page.get_by_role("radio", name="Tone only").check(force=True)
+    pick(page.get_by_role("radio", name="Tone only"))
     expect(page.get_by_role("navigation", name="Steps of this service").get_by_role("listitem")).to_have_count(3)
     read(page, ["Crown", "High back"], "8")
     read(page, ["Top"], "6")
@@ -58,7 +59,7 @@ def test_the_kind_can_be_taken_back_before_it_is_finished(signed_in):
     page.get_by_role("button", name="New service").first.click()
     page.get_by_label("Name", exact=True).fill("Rosa Lintel")
     page.get_by_role("button", name="Add “Rosa Lintel” and start").click()
-    page.get_by_role("radio", name="Tone only").check(force=True)
+    pick(page.get_by_role("radio", name="Tone only"))
     steps = page.get_by_role("navigation", name="Steps of this service").get_by_role("listitem")
     expect(steps).to_have_count(3)
     page.get_by_role("button", name="Undo").click()

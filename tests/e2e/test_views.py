@@ -4,7 +4,7 @@ import re
 
 import pytest
 
-from .conftest import open_service, violations
+from .conftest import loaded, open_service, still, violations
 
 VIEWS = [
     ("day", None, None),
@@ -28,11 +28,12 @@ def settle(page, client, step):
         open_service(page, client, step)
     page.locator("main").first.wait_for()
     page.wait_for_timeout(700)  # its stream never ends, so the network is never idle
+    loaded(page)
 
 
 def in_theme(page, theme):
     page.evaluate(f"document.documentElement.dataset.theme = '{theme}'")
-    page.wait_for_timeout(350)  # colours change slowly, and axe would read them half-way
+    still(page)  # colours change slowly, and axe would read them half-way
 
 
 def in_both_themes(page):
@@ -67,12 +68,12 @@ def test_no_accessibility_violation_on_any_main_view(signed_in, address):
         if name == "plan":
             page.get_by_role("button", name="Weigh bowl 1", exact=True).click()
             page.get_by_role("heading", name="Bowl 1").wait_for()
-            page.wait_for_timeout(350)
+            still(page)
             found["weighing"] = in_both_themes(page)
         if name == "chair":
             page.keyboard.press("3")
             page.get_by_role("heading", name="Crown", exact=True).wait_for()
-            page.wait_for_timeout(350)  # the panel's own movement, which axe would read half-way
+            still(page)
             found["reading"] = in_both_themes(page)
         if name == "record":
             page.get_by_role("link", name=client).first.click()
@@ -108,7 +109,7 @@ def widest(page):
     off = []
     for width in (390, 820):
         page.set_viewport_size({"width": width, "height": 900})
-        page.wait_for_timeout(100)
+        still(page)
         off.append(page.evaluate("document.documentElement.scrollWidth - window.innerWidth"))
     return max(off)
 

@@ -8,7 +8,7 @@ from playwright.sync_api import expect
 
 from apps.services.models import ServiceEvent
 
-from .conftest import open_service
+from .conftest import open_service, pick, still
 
 
 def zone(page, name):
@@ -30,7 +30,7 @@ def test_one_client_from_first_reading_to_filed_record(signed_in):
     # consultation: two zones read at once
     page.get_by_role("heading", name="The person and the wish").wait_for()
     page.get_by_label("The wish, in the client's words").fill("Fair, and cool.")
-    page.get_by_role("group", name="Tone wanted").get_by_role("radio", name="Cool").check(force=True)
+    pick(page.get_by_role("group", name="Tone wanted").get_by_role("radio", name="Cool"))
     zone(page, "Crown").click()
     zone(page, "Top").click()
     pick_level(page, "Level now", "5")
@@ -183,7 +183,7 @@ def test_the_chair_by_keyboard_alone(signed_in):
     page.get_by_role("heading", name="Left side", exact=True).wait_for()
     page.get_by_role("radio", name=re.compile("^7.5")).wait_for()
     page.locator("[role=dialog] :focus").wait_for()  # a sheet that opens takes the focus once
-    page.wait_for_timeout(300)
+    still(page)
     page.get_by_role("radio", name=re.compile("^7.5")).focus()
     page.keyboard.press("Space")
     expect(page.get_by_role("status").filter(has_text="Left side read at 7.5")).to_be_visible()
@@ -342,6 +342,27 @@ def test_a_held_key_does_nothing_more_and_space_acts_only_on_what_is_due(signed_
     page.keyboard.up(" ")
     page.wait_for_timeout(600)
     assert logged("Ilse Varga") - before == 1
+
+
+def test_a_hand_quicker_than_the_sheet_keeps_the_place_it_went_to(signed_in):
+    """The sheet comes up slowly and is used meanwhile: the key goes where the hand went, not to the first swatch."""
+    page = signed_in
+    open_service(page, "Ilse Varga", "chair")
+    slow = page.context.new_cdp_session(page)
+    slow.send("Animation.enable")
+    slow.send("Animation.setPlaybackRate", {"playbackRate": 0.1})
+    page.get_by_role("button", name="Left side").first.click()
+    page.get_by_role("radio", name="Warm", exact=True).focus()
+    moved = page.evaluate(
+        """async () => {
+          const moves = document.querySelector('[role=dialog]').getAnimations({ subtree: true })
+          await Promise.allSettled(moves.map((m) => m.finished))
+          await new Promise((done) => setTimeout(done, 100))
+          return moves.length
+        }"""
+    )
+    assert moved > 0, "the sheet stood still: nothing was tried"
+    expect(page.get_by_role("radio", name="Warm", exact=True)).to_be_focused()
 
 
 def test_undo_beside_an_open_sheet_takes_back_and_leaves_the_sheet_open(signed_in):

@@ -14,6 +14,7 @@ import pytest
 ROOT = Path(__file__).parents[2]
 sys.path.insert(0, str(ROOT / "ops"))
 
+import check  # noqa: E402
 import cluster  # noqa: E402
 import project  # noqa: E402
 import start  # noqa: E402
@@ -187,6 +188,43 @@ def test_production_settings_come_from_the_environment(env, code, words):
     assert words in done.stderr
     if code == 0:
         assert done.stdout.split() == ["['hair.example']", "False"]
+
+
+LOST = "tests/e2e/test_taps.py::test_a_head[chromium-Case 4, Day to filed record-all but roots 7-9.5]"
+SUMMARY = "\n".join(
+    [
+        f"FAILED {LOST} - AssertionError: Locator expected - to be visible",
+        "ERROR tests/e2e/test_a.py::test_b",
+        "2 failed",
+    ]
+)
+
+
+@pytest.mark.parametrize(
+    ("said", "is_ok_alone", "found"),
+    [
+        (None, None, []),
+        (SUMMARY, True, [LOST, "tests/e2e/test_a.py::test_b"]),
+        (SUMMARY, False, None),  # failed again
+        (SUMMARY + "\nFAILED tests/e2e/test_a.py::test_c", None, None),  # three are no chance
+        ("INTERNALERROR", None, None),
+    ],
+)
+def test_a_browser_test_that_failed_beside_others_is_tried_by_itself_and_told(monkeypatch, said, is_ok_alone, found):
+    asked = []
+
+    def ran(title, command, *, env):
+        asked.append(command)
+        return (said is None, said or "") if len(asked) == 1 else (bool(is_ok_alone), "")
+
+    monkeypatch.setattr(check, "_ran", ran)
+    if found is None:
+        with pytest.raises(steps.SetupError, match="End-to-end tests failed"):
+            check._browser_tests(["pytest"], ["-n", "2"], {})
+    else:
+        assert check._browser_tests(["pytest"], ["-n", "2"], {}) == found
+    again = [LOST, "tests/e2e/test_a.py::test_b"]
+    assert asked[1:] == ([] if is_ok_alone is None else [["pytest", *again]])  # alone: without the hands
 
 
 def test_a_server_that_falls_is_started_again_and_a_stop_stops_it(tmp_path):

@@ -47,6 +47,27 @@ def test_who_asks_for_the_same_shares_one_answer(helper, tmp_path):
     assert helper.waiting() == 0
 
 
+def test_in_place_too_what_is_asked_for_at_once_is_computed_once(tmp_path):
+    found, path, errors = [], tmp_path / "times", []
+    ask = [threading.Thread(target=lambda: found.append(heavy._in_place("a", counted, (str(path),)))) for _ in range(4)]
+
+    def fail():
+        try:
+            heavy._in_place("b", refused, ())
+        except LimitError as error:
+            errors.append(error.field)
+
+    ask += [threading.Thread(target=fail) for _ in range(3)]
+    for thread in ask:
+        thread.start()
+    for thread in ask:
+        thread.join()
+    assert (found, errors) == ([7] * 4, ["level"] * 3)
+    assert path.read_text() == "x"
+    assert heavy._in_place("a", counted, (str(path),)) == 7  # asked later it is computed again
+    assert path.read_text() == "xx"
+
+
 def test_an_error_of_the_core_comes_back_as_it_is(helper):
     with pytest.raises(LimitError) as told:
         helper.compute("b", refused)
@@ -62,12 +83,12 @@ def test_what_takes_too_long_is_ended_and_the_next_is_computed(helper, monkeypat
 
 def test_a_full_queue_refuses_at_once(helper, monkeypatch):
     monkeypatch.setattr(heavy, "QUEUE_MAX", 2)
-    helper.begin("e", slow, 1.0)
+    helper.begin("e", slow, 3.0)
     helper.begin("f", slow, 0.0)
     began = time.monotonic()
     with pytest.raises(heavy.BusyError):
         helper.compute("g", slow, 0.0)
-    assert time.monotonic() - began < 0.5
+    assert time.monotonic() - began < 1.5  # not after what is computed now
     assert helper.compute("f", slow, 0.0) == 0.0  # shares the one that waits
 
 

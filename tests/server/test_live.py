@@ -1,8 +1,10 @@
 """Several devices on one service: told at once, merged, a conflict kept and shown; and what may be done to a lane."""
 
+import asyncio
 import datetime as dt
 import http.client
 import json
+import threading
 import time
 from urllib.parse import urlsplit
 from uuid import uuid4
@@ -11,6 +13,7 @@ import pytest
 from conftest import ZONE, to_chair
 from django.utils import timezone
 
+from apps.common.hub import Hub
 from apps.services.models import ServiceEvent
 from apps.shelf.models import Lightener
 
@@ -82,16 +85,57 @@ def test_a_stream_tells_its_studio_and_nobody_else(on_stream, owner, assistant, 
     service, board = waiting(owner)
     here, elsewhere = on_stream(assistant).ready(), on_stream(stranger).ready()
     assert here.answer.getheader("Content-Type") == "text/event-stream"
-    began = time.monotonic()
     owner.event(service, "ApplicationStarted", zone_key="crown", volume_strength=20)
+    began = time.monotonic()
     told = here.next("changed")
-    assert time.monotonic() - began < 1.0
+    assert time.monotonic() - began < 1.0  # once it is logged
     assert (told["service"], told["what"]) == (service, "ApplicationStarted")
     assert told["position"] == owner.get(f"/services/{service}/board")["position"] > board["position"]
     # the other studio hears of its own service only
     theirs, _ = waiting(stranger)
     heard = elsewhere.next("changed")
     assert heard["service"] == theirs
+
+
+def test_who_comes_first_is_greeted_once_the_line_stands_and_takes_nothing_anew(on_stream, owner):
+    service, board = waiting(owner)
+    first = on_stream(owner)
+    assert first.next("hello")["is_live"]  # "behind" flashed at every opening while the line was still being laid
+    first.close()
+    again = on_stream(owner, service)
+    told = again.next("hello")
+    assert (told["is_live"], told["position"]) == (True, board["position"])
+    owner.event(service, "ApplicationStarted", zone_key="crown", volume_strength=20)
+    assert again.next("changed")["what"] == "ApplicationStarted"  # and no "resync" before it
+
+
+def test_a_line_that_does_not_stand_is_told_as_behind_and_made_good(on_stream, owner, monkeypatch):
+    stands = threading.Event()
+    listen = Hub._listen
+
+    async def late(self):
+        await asyncio.to_thread(stands.wait)
+        await listen(self)
+
+    monkeypatch.setattr(Hub, "_listen", late)
+    monkeypatch.setattr("apps.common.hub.STANDS_S", 0.2)
+    service, _ = waiting(owner)
+    here = on_stream(owner, service)
+    told = here.next("hello")
+    assert (told["is_live"], "position" in told) == (False, False)
+    stands.set()
+    assert here.next("changed") == {"what": "resync"}
+
+
+def test_a_service_that_is_begun_is_told_to_the_day_of_the_others(on_stream, owner, assistant):
+    here = on_stream(assistant).ready()
+    client = owner.post("/clients", {"name": "Ilse Varga"}, 201)
+    begun = owner.post("/services", {"client_id": client["id"]}, 201)
+    told = here.next("changed")
+    assert (told["service"], told["what"]) == (begun["id"], "begun")
+    taken_in = owner.post("/services/import", {"document": owner.get(f"/services/{begun['id']}/file")["document"]}, 201)
+    told = here.next("changed")
+    assert (told["service"], told["what"]) == (taken_in["service_id"], "begun")
 
 
 def test_a_stream_can_follow_one_service(on_stream, owner):

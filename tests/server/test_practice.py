@@ -17,52 +17,7 @@ from apps.studio.models import AuditEntry, Membership, Studio
 from fervens_core.log import Topic
 from fervens_core.practice import Setup, head_called, person_of, setup_of, with_names
 
-HEAD = {"head": "first", "seed": 3, "has_mishaps": False}
-
-
-def begin(actor, **more) -> str:
-    return actor.post("/practice", HEAD | more, 201)["service_id"]
-
-
-class Learner:
-    """One round in work: acts at minutes of its own clock."""
-
-    def __init__(self, actor, **more):
-        self.actor, self.id = actor, begin(actor, **more)
-        self.start = dt.datetime.fromisoformat(actor.get(f"/practice/{self.id}")["now"])
-
-    def act(self, minute, kind, expect=200, **data):
-        at = (self.start + dt.timedelta(minutes=minute)).isoformat()
-        body = {"event_id": str(uuid4()), "kind": kind, "occurred_at": at, "data": data}
-        return self.actor.post(f"/services/{self.id}/events", body, expect)
-
-    def to_chair(self):
-        service = self.actor.get(f"/services/{self.id}")
-        for entry in service["cautions"]:
-            self.act(1, "CautionAcknowledged", caution=entry["caution"]["code"])
-        self.act(2, "ConsultationFinished")
-        return self.actor.post(f"/services/{self.id}/plan/take", {"event_id": str(uuid4())})
-
-    def on(self, key, at, volume=20, took=5):
-        self.act(at, "BowlMixed", zone_key=key, volume_strength=volume, product_g=20, developer_g=30)
-        self.act(at + 0.1, "ApplicationStarted", zone_key=key, volume_strength=volume)
-        self.act(at + took, "ApplicationFinished", zone_key=key)
-
-    def through(self, rinse=40):
-        """All lanes on one after the other, each read once and rinsed."""
-        board = self.to_chair()
-        keys = [x["key"] for x in board["board"]["lanes"]]
-        for i, key in enumerate(keys):
-            self.on(key, 3 + 6 * i)
-        for i, key in enumerate(keys):
-            self.act(22 + 6 * i, "FoilOpened", zone_key=key, mode="wiped")
-            self.act(22.5 + 6 * i, "ReadingTaken", zone_key=key, level=7, mode="wiped")
-        for i, key in enumerate(keys):
-            self.act(rinse + i, "Rinsed", zone_key=key)
-        return keys
-
-    def round(self):
-        return self.actor.get(f"/practice/{self.id}")
+from .learner import Learner, begin
 
 
 def test_a_round_is_played_from_the_card_to_its_debrief(technician):
@@ -130,62 +85,6 @@ def test_practice_events_are_for_practice(technician):
     for kind, data in (("PracticeAsked", {"topic": "salts"}), ("FoilOpened", {"zone_key": "crown"})):
         said = technician.event(service["id"], kind, 409, **data)
         assert said["code"] == "only_in_practice"
-
-
-# its clock
-
-
-def test_the_clock_is_the_devices_and_stops_when_nobody_tells_it(technician):
-    learner = Learner(technician)
-    later = learner.start + dt.timedelta(minutes=30)
-    told = technician.put(f"/practice/{learner.id}/clock", {"at": later.isoformat(), "speed": 60})
-    assert set(told) == {"now", "speed"}
-    assert dt.datetime.fromisoformat(told["now"]) >= later
-    row = PracticeRound.objects.get()
-    row.clock["told_at"] = (timezone.now() - dt.timedelta(hours=3)).isoformat()
-    row.save()
-    now = dt.datetime.fromisoformat(learner.round()["now"])
-    assert now == later + dt.timedelta(minutes=20)  # twenty seconds of its own at most
-    still = technician.put(f"/practice/{learner.id}/clock", {"at": later.isoformat(), "speed": 0})
-    assert still["now"] == learner.round()["now"]
-
-
-@pytest.mark.parametrize(
-    ("body", "field"),
-    [
-        ({"speed": 61}, "speed"),
-        ({"speed": -1}, "speed"),
-        ({"at": "9999-01-01T00:00:00Z"}, "at"),
-        ({"at": "2026-01-01T00:00:00"}, "at"),
-    ],
-)
-def test_a_clock_out_of_its_limits_is_refused_by_field(technician, body, field):
-    learner = Learner(technician)
-    whole = {"at": learner.start.isoformat(), "speed": 1} | body
-    said = technician.put(f"/practice/{learner.id}/clock", whole, 422)
-    assert field in said["field"]
-
-
-def test_an_act_of_the_round_takes_its_clock_along(technician):
-    learner = Learner(technician)
-    learner.to_chair()
-    board = learner.act(50, "FoilOpened", zone_key="crown")
-    assert dt.datetime.fromisoformat(board["server_now"]) >= learner.start + dt.timedelta(minutes=50)
-
-
-def test_acts_while_the_clock_stands_keep_the_order_of_the_hand(technician):
-    learner = Learner(technician)
-    learner.to_chair()
-    for kind, data in (
-        ("BowlMixed", {"volume_strength": 20, "product_g": 20, "developer_g": 30}),
-        ("ApplicationStarted", {"volume_strength": 20}),
-        ("ApplicationFinished", {}),
-        ("Rinsed", {}),
-    ):
-        board = learner.act(0, kind, zone_key="crown", **data)
-    lane = next(x for x in board["board"]["lanes"] if x["key"] == "crown")
-    assert lane["phase"] == "rinsed"
-    assert board["conflicts"] == []
 
 
 # help

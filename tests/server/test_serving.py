@@ -56,7 +56,7 @@ def until_closed(found):
 def test_headers_that_do_not_come_end_the_connection(port, sent):
     found = line(port)
     found.sendall(sent)
-    assert until_closed(found) < 2.0
+    assert until_closed(found) < 4.5  # a line left open runs into its own 5 s
 
 
 def test_headers_that_drip_end_it_too_also_those_of_a_second_request(port):
@@ -66,13 +66,13 @@ def test_headers_that_drip_end_it_too_also_those_of_a_second_request(port):
     began = time.monotonic()
 
     def drip():
-        for _ in range(60):
+        for _ in range(200):
             found.sendall(b"G")
             time.sleep(0.05)
 
     with pytest.raises(OSError, match=r"reset|[Bb]roken pipe"):
         drip()
-    assert time.monotonic() - began < 2.5
+    assert time.monotonic() - began < 8.0  # each letter alone would have kept it for 10 s
 
 
 def test_a_long_answer_is_not_cut_off_and_the_line_serves_on(port):

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { useEventListener } from '@vueuse/core'
+import { refAutoReset, refDebounced, useEventListener } from '@vueuse/core'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { OUTDATED } from './api/client'
@@ -77,14 +77,44 @@ const isOutdated = ref(false)
 useEventListener(window, [OUTDATED, 'vite:preloadError'], () => (isOutdated.value = true))
 const loadAnew = () => window.location.reload()
 useHere(() => isIn.value && !session.data.value?.is_studios)
+/** An act on its way for so long waits; for less it is only being sent, and a banner would move the page for a blink. */
+const SENT_MS = 2_000
+const isLate = refDebounced(
+  computed(() => outbox.count > 0),
+  SENT_MS,
+)
+/** What waits is told at once without the line, and then until it is sent. */
+const isTold = ref(false)
+watch(
+  [() => outbox.count, isLate, () => line.state],
+  ([count, late, state]) => {
+    if (count === 0) isTold.value = false
+    else if (late || state === 'lost' || state === 'behind') isTold.value = true
+  },
+  { immediate: true, flush: 'sync' },
+)
 /** What the header says of the line: nothing while all is well. */
 const lineText = computed(() => {
-  const waiting = outbox.count ? $t('app.actsWait', outbox.count) : ''
+  const waiting = isTold.value && outbox.count ? $t('app.actsWait', outbox.count) : ''
   const since = line.lastHeard ? $t('app.lastHeard', { lastHeard: clockText(new Date(line.lastHeard)) }) : ''
   if (line.state === 'lost') return $t('app.noLineToTheServer', { since, what: waiting ? ` · ${waiting}` : '' })
   if (line.state === 'behind') return $t('app.behindTheDatabaseDoesNot', { what: waiting ? ` · ${waiting}` : '' })
   return waiting
 })
+/** A banner that comes or goes moves the page: what is tapped in that moment was not what was meant. */
+const MOVING_MS = 400
+const isMoving = refAutoReset(false, MOVING_MS)
+const banners = computed(() =>
+  [
+    Boolean(lineText.value),
+    Boolean(clock.changedMs),
+    Boolean(asleepMin.value),
+    isOutdated.value,
+    outbox.returned.length,
+    Boolean(outbox.others.length),
+  ].join(),
+)
+watch(banners, () => (isMoving.value = true), { flush: 'sync' })
 watch(
   () => route.meta.title,
   (title) => {
@@ -264,8 +294,10 @@ const leave = async () => {
         })
       }}
     </p>
-    <Account v-if="session.data.value.owes" />
-    <RouterView v-else />
+    <div class="contents" :class="{ 'pointer-events-none': isMoving }">
+      <Account v-if="session.data.value.owes" />
+      <RouterView v-else />
+    </div>
     <Notices v-if="notices.sheets.length === 0 && notices.bars === 0" />
   </div>
 </template>

@@ -3,7 +3,7 @@
 A server process serves many requests with threads, and long computing in one of them makes all others wait. So what
 takes long is handed to a helper process, at a lower priority, without a connection to the database in hand; those who
 ask for the same wait for the same answer; the queue is short and has a budget, so that an answer comes in time or is
-told to be late. Scripts and tests compute in place: nobody waits beside them.
+told to be late. Scripts and tests compute in place, each piece once at a time.
 """
 
 from __future__ import annotations
@@ -125,10 +125,33 @@ def computed(name: str, work: Callable[..., T], *arguments: Any, about: str = ""
     if module.startswith("apps."):
         raise TypeError(module)  # a helper has the core, and no Django
     if not settings.SERVING:
-        return work(*arguments)
+        return _in_place(name, work, arguments)
     if not connection.in_atomic_block:
         connection.close()  # nobody waits for a connection while this computes
     return helpers[zlib.crc32((about or name).encode()) % len(helpers)].compute(name, work, *arguments)
+
+
+_here: dict[str, Future[Any]] = {}
+_at_here = threading.Lock()
+
+
+def _in_place(name: str, work: Callable[..., T], arguments: tuple[Any, ...]) -> T:
+    with _at_here:
+        going = _here.get(name)
+        mine = _here.setdefault(name, Future())
+    if going is not None:
+        shared: T = going.result()
+        return shared
+    try:
+        found = work(*arguments)
+        mine.set_result(found)
+    except BaseException as error:
+        mine.set_exception(error)
+        raise
+    finally:
+        with _at_here:
+            del _here[name]
+    return found
 
 
 def warm_up() -> None:

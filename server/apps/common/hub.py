@@ -22,6 +22,10 @@ log = logging.getLogger("fervens")
 RETRY_S = (0.2, 0.5, 1.0, 2.0)
 QUEUE_MAX = 500
 HEALTH_S = 10.0
+STANDS_S = 2.0
+"""A device that comes first is greeted once the line to the database stands, and after so long as behind."""
+LINGER_S = 30.0
+"""The line to the database stays for so long after the last device left: a page that is loaded anew comes at once."""
 
 
 @dataclass(eq=False)
@@ -65,6 +69,9 @@ class Hub:
         self._task: asyncio.Task[None] | None = None
         self._loop: asyncio.AbstractEventLoop | None = None
         self.is_live = False
+        self._owes_all = False
+        self._stands = asyncio.Event()
+        self._leaving: asyncio.TimerHandle | None = None
         self._ends_with_process = False
 
     @contextlib.asynccontextmanager
@@ -73,6 +80,10 @@ class Hub:
         loop = asyncio.get_running_loop()
         if self._loop is not loop:
             self._listeners, self._task, self._loop, self.is_live = set(), None, loop, False
+            self._owes_all, self._stands, self._leaving = False, asyncio.Event(), None
+        if self._leaving is not None:
+            self._leaving.cancel()
+            self._leaving = None
         listener = Listener(studio, service)
         self._listeners.add(listener)
         if self._task is None or self._task.done():
@@ -81,9 +92,23 @@ class Hub:
             yield listener
         finally:
             self._listeners.discard(listener)
-            if not self._listeners and self._task:
-                self._task.cancel()
-                self._task, self.is_live = None, False  # whoever comes next is told once the line stands again
+            if not self._listeners and self._leaving is None:
+                self._leaving = loop.call_later(LINGER_S, self._leave)
+
+    def _leave(self) -> None:
+        self._leaving = None
+        if self._task:
+            self._task.cancel()
+        self._task, self.is_live = None, False
+        self._stands.clear()
+
+    async def stands(self) -> bool:
+        """Whether the line to the database stands, after a moment for it to come; who is told that it does not is told
+        when it does."""
+        with contextlib.suppress(TimeoutError):
+            await asyncio.wait_for(self._stands.wait(), STANDS_S)
+        self._owes_all |= not self.is_live
+        return self.is_live
 
     def close(self) -> None:
         """The server stops: every line ends, and devices come again when it is back."""
@@ -123,7 +148,10 @@ class Hub:
         async with await psycopg.AsyncConnection.connect(**_address(), autocommit=True) as line:
             await line.execute(f"LISTEN {CHANNEL}")
             self.is_live = True
-            self._tell_all({"what": "resync"})
+            self._stands.set()
+            if self._owes_all:
+                self._tell_all({"what": "resync"})
+            self._owes_all = False
             while True:
                 async for notice in line.notifies(timeout=HEALTH_S):
                     self._hand_on(notice.payload)
@@ -135,9 +163,10 @@ class Hub:
             try:
                 await self._listen()
             except (psycopg.Error, OSError) as error:
+                self._stands.clear()
                 if self.is_live:
                     tries = 0
-                    self.is_live = False
+                    self.is_live, self._owes_all = False, True
                     self._tell_all({"what": "behind"})
                     log.warning("The line to the database was lost: %.200s", error)
                 await asyncio.sleep(RETRY_S[min(tries, len(RETRY_S) - 1)])

@@ -16,8 +16,9 @@ from apps.services.consultation.present import strands_out
 from apps.services.consultation.schemas import StrandOut
 from apps.services.loading import Loaded
 from apps.services.models import Service
+from apps.services.schemas import UndoOut
 from apps.services.tone import queries as tone_queries
-from apps.services.wording import caution_name, event_text, formula_text, lane_at, zone_names
+from apps.services.wording import caution_name, event_text, formula_text, lane_at, undo_of, zone_names
 from fervens_core.basin import read_zones
 from fervens_core.chair import Lane, lane_contact, minutes_between
 from fervens_core.colour import hair_hex, seen_hex
@@ -187,6 +188,7 @@ class RecordOut(Schema):
     cost: float | None
     currency: str
     client_id: UUID
+    undo: UndoOut | None
     server_now: dt.datetime
 
 
@@ -394,5 +396,6 @@ def record_of(loaded: Loaded) -> RecordOut:
         cost=sum(priced) if (priced := [u.cost for u in uses if u.cost is not None]) else None,
         currency=row.studio.currency,
         client_id=row.client_id,
+        undo=undo_of(loaded),
         server_now=now,
     )

@@ -7861,7 +7861,7 @@ export interface components {
         };
         /**
          * ClockIn
-         * @description The moment in a round, and how many minutes go by in one; 0 stands still.
+         * @description The moment in a round, how many minutes go by in one (0 stands still), and the moment it stops at by itself.
          */
         ClockIn: {
             /**
@@ -7871,6 +7871,8 @@ export interface components {
             at: string;
             /** Speed */
             speed: number;
+            /** Until */
+            until?: string | null;
         };
         /**
          * DebriefOut
@@ -9149,6 +9151,7 @@ export interface components {
              * Format: uuid
              */
             client_id: string;
+            undo: components["schemas"]["UndoOut"] | null;
             /**
              * Server Now
              * Format: date-time

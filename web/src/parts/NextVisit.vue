@@ -61,7 +61,7 @@ const open = (id: string) => void router.push({ name: 'consultation', params: { 
 </script>
 
 <template>
-  <section v-if="proposal" class="panel no-print mt-4" aria-labelledby="next-visit">
+  <section v-if="proposal" class="panel no-print" data-next aria-labelledby="next-visit">
     <h2 id="next-visit" class="text-xl">{{ $t('nextVisit.nextVisit') }}</h2>
     <div class="mt-2 grid gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <div>

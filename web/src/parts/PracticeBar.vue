@@ -47,6 +47,7 @@ const end = async () => {
     await practice.tell()
     await endRound(props.serviceId)
     practice.follow(null)
+    notices.clear() // a round that is over takes nothing back
     await router.push({ name: 'debrief', params: { id: props.serviceId } })
   } catch (error) {
     notices.fail(error)
@@ -88,22 +89,28 @@ const seenTo: Record<string, string> = {
         <button
           type="button"
           class="btn w-20 !px-2 sm:w-28"
-          :class="{ 'btn-act': practice.isHeld }"
-          @click="practice.isHeld = !practice.isHeld"
+          :class="{ 'btn-act': practice.isHeld || practice.hasStopped }"
+          @click="practice.isHeld || practice.hasStopped ? practice.runOn() : (practice.isHeld = true)"
         >
-          {{ practice.isHeld ? $t('practiceBar.run') : $t('practiceBar.hold') }}
+          {{
+            practice.hasStopped
+              ? $t('practiceBar.runOn')
+              : practice.isHeld
+                ? $t('practiceBar.run')
+                : $t('practiceBar.hold')
+          }}
         </button>
         <button
           v-for="s in SPEEDS"
           :key="s"
           type="button"
           class="btn num w-12 !px-0 sm:w-14"
-          :class="{ 'btn-act': practice.speed === s && !practice.isHeld }"
+          :class="{ 'btn-act': practice.speed === s && !practice.isHeld && !practice.hasStopped }"
           :aria-pressed="practice.speed === s"
           @click="
             () => {
               practice.speed = s
-              practice.isHeld = false
+              practice.runOn()
             }
           "
         >
@@ -111,7 +118,13 @@ const seenTo: Record<string, string> = {
         </button>
       </div>
       <span class="hidden text-sm text-soft xl:inline">{{
-        round.is_over ? $t('practiceBar.thisRoundIsOver') : practice.isHeld ? $t('practiceBar.timeStandsStill') : ''
+        round.is_over
+          ? $t('practiceBar.thisRoundIsOver')
+          : practice.hasStopped
+            ? $t('practiceBar.stoppedForSomethingIsDue')
+            : practice.isHeld
+              ? $t('practiceBar.timeStandsStill')
+              : ''
       }}</span>
       <div class="flex gap-2 max-sm:w-full max-sm:*:grow sm:ms-auto">
         <button v-if="!round.is_over" type="button" class="btn" @click="isAsking = true">

@@ -22,9 +22,14 @@ watch(
   { immediate: true },
 )
 onBeforeUnmount(leave)
-/** What is typed into first has the focus when it opens, not the way out. */
+/** What is typed into first has the focus when it opens, not the way out; a hand quicker than the sheet keeps its own. */
 const panel = ref<HTMLElement | null>(null)
-const first = () => panel.value?.parentElement?.querySelector<HTMLElement>('[data-first]')?.focus()
+const out = ref<HTMLElement | null>(null)
+const first = () => {
+  const sheet = panel.value?.parentElement
+  if (document.activeElement !== out.value && sheet?.contains(document.activeElement)) return
+  sheet?.querySelector<HTMLElement>('[data-first]')?.focus()
+}
 const isTop = computed(() => id.value !== null && notices.sheets.at(-1) === id.value)
 </script>
 
@@ -57,7 +62,7 @@ const isTop = computed(() => id.value !== null && notices.sheets.at(-1) === id.v
                 <DialogTitle as="h2" class="text-2xl">{{ title }}</DialogTitle>
                 <p v-if="subtitle" class="text-soft">{{ subtitle }}</p>
               </div>
-              <button class="btn" type="button" @click="emit('close')">{{ $t('sheet.close') }}</button>
+              <button ref="out" class="btn" type="button" @click="emit('close')">{{ $t('sheet.close') }}</button>
             </div>
             <slot />
             <Notices v-if="isTop" is-in-sheet />

@@ -8,6 +8,8 @@ export interface Run {
   /** When that was, by the device's counter. */
   from: number
   speed: number
+  /** The moment it stops at by itself, ms. */
+  until: number
 }
 
 const TICK_MS = 500
@@ -28,7 +30,7 @@ export const useClock = defineStore('clock', () => {
   let counter = performance.now()
   /** A practice round has a clock of its own; null while there is none. */
   const run = ref<Run | null>(null)
-  const runsTo = (r: Run) => r.at + (performance.now() - r.from) * r.speed
+  const runsTo = (r: Run) => Math.min(r.at + (performance.now() - r.from) * r.speed, r.until)
   const tick = () => {
     const [atWall, atCounter] = [Date.now(), performance.now()]
     const off = atWall - wall - (atCounter - counter)
@@ -49,9 +51,9 @@ export const useClock = defineStore('clock', () => {
   const seen = () => {
     changedMs.value = 0
   }
-  /** Runs a practice round's clock from a moment, so many minutes in one; 0 stands still. */
-  const runFrom = (at: number, speed: number) => {
-    run.value = { at, speed, from: performance.now() }
+  /** Runs a practice round's clock from a moment, so many minutes in one (0 stands still), to where it stops itself. */
+  const runFrom = (at: number, speed: number, until = Infinity) => {
+    run.value = { at, speed, from: performance.now(), until: Math.max(at, until) }
     tick()
   }
   const endRun = () => {

@@ -111,6 +111,39 @@ describe('the line', () => {
     expect(source().url).toBe('/api/stream')
   })
 
+  it('keeps the line before until the new one stands, so that nothing is missed between, and takes nothing anew', () => {
+    const { line, client, asked, source } = opened()
+    const first = source()
+    first.tell('hello')
+    client.setQueryData(['board', 's1'], { position: 5 })
+    line.follow('s1')
+    const second = source()
+    line.follow('s2') // she went on before it stood
+    expect([first.readyState, second.readyState]).toEqual([1, 2])
+    first.tell('changed', { what: 'Rinsed', service: 's1', position: 6 })
+    expect(asked).toContainEqual(['board', 's1'])
+    asked.length = 0
+    source().tell('hello', { position: 9 })
+    expect(first.readyState).toBe(2)
+    expect(line.state).toBe('live')
+    expect(asked).toEqual([])
+    line.close()
+    expect(source().readyState).toBe(2)
+  })
+
+  it('takes a board that was fetched before the line stood, if something came between', () => {
+    const { line, client, asked, source } = opened()
+    source().tell('hello')
+    client.setQueryData(['board', 's1'], { position: 5 })
+    line.follow('s1')
+    source().tell('hello', { position: 5 })
+    expect(asked).toEqual([])
+    line.follow(null)
+    line.follow('s1')
+    source().tell('hello', { position: 6 })
+    expect(asked).toEqual([['board', 's1']])
+  })
+
   it('opens again by itself when the server refused it, and asks who is in when the session ended', () => {
     const { line, asked, source } = opened()
     source().close()

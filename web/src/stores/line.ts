@@ -42,6 +42,8 @@ export const useLine = defineStore('line', () => {
   const state = ref<'opening' | 'live' | 'behind' | 'lost'>('opening')
   const lastHeard = ref<number | null>(null)
   let source: EventSource | null = null
+  /** The line before, until the new one stands: nothing is missed between the two. */
+  let former: EventSource | null = null
   let watch: number | undefined
   let again: number | undefined
   let wasLost = false
@@ -75,20 +77,27 @@ export const useLine = defineStore('line', () => {
     for (const key of keys) void client.invalidateQueries({ queryKey: [key, notice.service] })
     for (const key of ['day', 'week']) void client.invalidateQueries({ queryKey: [key] })
   }
+  /** A board that was taken before the line stood may lack what came between. */
+  const takeIfBehind = (service: string, position: number) => {
+    const known = client.getQueryData<Schemas['BoardOut']>(['board', service])
+    if (known && known.position < position) void client.invalidateQueries({ queryKey: ['board', service] })
+  }
   let following: string | null = null
   let isCutOff = false
   const open = () => {
-    close()
+    drop()
     isCutOff = false
-    source = new EventSource(following ? `/api/stream?service=${following}&device=${deviceId()}` : '/api/stream')
+    const mine = new EventSource(following ? `/api/stream?service=${following}&device=${deviceId()}` : '/api/stream')
+    source = mine
     const on = (name: string, does: (data: Record<string, unknown>) => void) =>
-      source?.addEventListener(name, (e) =>
-        does(JSON.parse((e as MessageEvent<string>).data) as Record<string, unknown>),
-      )
+      mine.addEventListener(name, (e) => does(JSON.parse((e as MessageEvent<string>).data) as Record<string, unknown>))
     on('hello', (data) => {
+      leaveFormer()
       clock.learn(String(data.server_now))
       heard(data.is_live === true)
-      if (wasLost) refreshAll() // what happened meanwhile
+      if (wasLost)
+        refreshAll() // what happened meanwhile
+      else if (following) takeIfBehind(following, Number(data.position ?? 0))
       wasLost = false
       void outbox.flush()
     })
@@ -101,9 +110,11 @@ export const useLine = defineStore('line', () => {
       close()
       void client.invalidateQueries({ queryKey: ['session'] })
     })
-    source.onerror = () => {
+    mine.onerror = () => {
+      if (source !== mine) return
+      leaveFormer()
       lost()
-      if (source?.readyState === EventSource.CLOSED) {
+      if (mine.readyState === EventSource.CLOSED) {
         window.clearTimeout(again)
         again = window.setTimeout(open, REOPEN_MS)
       }
@@ -114,11 +125,19 @@ export const useLine = defineStore('line', () => {
     lost()
     open()
   }
-  const close = () => {
+  const leaveFormer = () => {
+    former?.close()
+    former = null
+  }
+  const drop = () => {
     source?.close()
     source = null
     window.clearTimeout(watch)
     window.clearTimeout(again)
+  }
+  const close = () => {
+    leaveFormer()
+    drop()
   }
   useEventListener(window, 'offline', () => {
     if (!source) return
@@ -133,7 +152,11 @@ export const useLine = defineStore('line', () => {
   const follow = (serviceId: string | null) => {
     if (serviceId === following) return
     following = serviceId
-    if (source) open()
+    if (!source) return
+    if (former) source.close()
+    else former = source
+    source = null
+    open()
   }
   return { state, lastHeard, open, close, follow }
 })

@@ -30,6 +30,7 @@ export const useNotices = defineStore('notices', () => {
     list.value = [...list.value.slice(-1), { id, text, isError: false, ...more }]
     window.setTimeout(() => drop(id), more.isError ? 12_000 : 7_000)
   }
+  const clear = () => (list.value = [])
   /** Sheets that are open: notices stand in the top one then, never over it. */
   const sheets = ref<number[]>([])
   let nextSheet = 1
@@ -59,5 +60,5 @@ export const useNotices = defineStore('notices', () => {
     if (!(error instanceof ApiError || error instanceof FileError)) console.error(error)
     add(text, { isError: true })
   }
-  return { list, sheets, bars, openBar, openSheet, closeSheet, say, fail, drop }
+  return { list, sheets, bars, openBar, openSheet, closeSheet, say, fail, drop, clear }
 })

@@ -80,6 +80,46 @@ describe('the clock of a round', () => {
     expect(minutes(clock)).toBeCloseTo(4, 5)
   })
 
+  it('stops hurried time where something falls due, and runs on past it when it is told to', async () => {
+    const { practice, clock } = await opened()
+    const at = (minute: number) => new Date(NOW).getTime() + minute * 60_000
+    practice.falls([at(12), at(10)])
+    practice.speed = 60
+    practice.runOn()
+    await flushPromises()
+    vi.advanceTimersByTime(25_000) // a machine that was busy for long: it does not go past it either
+    await flushPromises()
+    expect(minutes(clock)).toBeCloseTo(10, 5)
+    expect(practice.hasStopped).toBe(true)
+    expect(setClock).toHaveBeenLastCalledWith('s1', expect.objectContaining({ until: '2026-03-01T09:10:00.000Z' }))
+    // the act is done, and the next one is later
+    practice.falls([at(12)])
+    practice.acted()
+    await flushPromises()
+    vi.advanceTimersByTime(1_000)
+    expect(minutes(clock)).toBeCloseTo(11, 5)
+    vi.advanceTimersByTime(5_000)
+    expect(minutes(clock)).toBeCloseTo(12, 5)
+    practice.runOn()
+    await flushPromises()
+    vi.advanceTimersByTime(3_000)
+    expect(practice.hasStopped).toBe(false)
+    expect(minutes(clock)).toBeCloseTo(15, 5)
+    // what was let be waits for the hand again once it did something
+    practice.acted()
+    await flushPromises()
+    expect(practice.hasStopped).toBe(true)
+  })
+
+  it('never stops time that runs as it does', async () => {
+    const { practice, clock } = await opened()
+    practice.falls([new Date(NOW).getTime()])
+    practice.isHeld = false
+    await flushPromises()
+    vi.advanceTimersByTime(60_000)
+    expect(minutes(clock)).toBeCloseTo(1, 5)
+  })
+
   it('gives the clock on the wall back when the round is left', async () => {
     const { practice, clock } = await opened()
     practice.forward(100)

@@ -13,6 +13,7 @@ import ChairNext from '../parts/ChairNext.vue'
 import ChairLanes from '../parts/ChairLanes.vue'
 import ChairNews from '../parts/ChairNews.vue'
 import HeadClock from '../parts/HeadClock.vue'
+import UndoButton from '../parts/UndoButton.vue'
 import Wait from '../parts/Wait.vue'
 import { useAttention } from '../stores/attention'
 import { useChairActs } from '../stores/chairActs'
@@ -87,6 +88,17 @@ useAttention(
   () => clock.now,
   () => query.data.value?.client_name ?? $t('common.chair'),
 )
+/** In practice time that is hurried on waits for the hand, where the board says what is due. */
+watch(
+  () =>
+    practice.of(id)?.help === 'full'
+      ? [...all.value, ...dueAtBasin(toneStep.value?.acts ?? [])].map((a) => new Date(a.due_at).getTime())
+      : [],
+  (at, before) => {
+    if (at.join() !== before?.join()) practice.falls(at)
+  },
+  { immediate: true },
+)
 /** What fell due, a wall above all, may read differently now: the server is asked again at that moment, not on a beat. */
 const isOvertaken = computed(() => {
   const seenAt = new Date(query.data.value?.server_now ?? 0).getTime()
@@ -123,6 +135,7 @@ const openVisits = computed(() => {
 const isLogOpen = ref(false)
 const takeBack = (event_id: string, text: string) => acts.undo({ event_id, text })
 const undone = computed(() => acts.undoNow(query.data.value?.undo))
+watch(() => undone.value?.event_id, practice.acted)
 useChairKeys({
   isOff: () => !prefs.hasKeys || Boolean(opened.value || weighing.value || isLogOpen.value),
   count: () => lanes.value.length,
@@ -132,6 +145,7 @@ useChairKeys({
 })
 onBeforeUnmount(() => {
   window.clearTimeout(renewing)
+  practice.falls([])
 })
 </script>
 
@@ -264,17 +278,7 @@ onBeforeUnmount(() => {
       </div>
       <FootBar>
         <template #undo>
-          <button
-            type="button"
-            class="btn"
-            :disabled="!undone || acts.isBusy.value"
-            @click="undone && acts.undo(undone)"
-          >
-            {{ $t('common.undo')
-            }}<span v-if="undone" class="hidden max-w-72 truncate font-normal text-soft sm:inline">{{
-              undone.text
-            }}</span>
-          </button>
+          <UndoButton :is-off="!undone || acts.isBusy.value" :what="undone?.text" @undo="undone && acts.undo(undone)" />
         </template>
         <template #says>
           <p class="hidden text-sm text-soft md:block">

@@ -15,6 +15,7 @@ import HeadMap from '../parts/HeadMap.vue'
 import PersonPanel from '../parts/PersonPanel.vue'
 import SwatchScale from '../parts/SwatchScale.vue'
 import TestsPanel from '../parts/TestsPanel.vue'
+import UndoButton from '../parts/UndoButton.vue'
 import VerdictCard from '../parts/VerdictCard.vue'
 import { useActs } from '../stores/acts'
 import { usePractice } from '../stores/practice'
@@ -438,14 +439,12 @@ const shown = (zone: Zone) =>
   </div>
 
   <FootBar>
-    <template #undo
-      ><button type="button" class="btn" :disabled="!form.canUndo.value" @click="form.undo()">
-        {{ $t('common.undo') }}
-      </button>
+    <template #undo>
+      <UndoButton :is-off="!form.canUndo.value" @undo="form.undo()" />
       <button type="button" class="btn max-sm:disabled:hidden" :disabled="!form.canRedo.value" @click="form.redo()">
         {{ $t('common.redo') }}
-      </button></template
-    >
+      </button>
+    </template>
     <template #says
       ><span class="text-sm text-soft" :class="{ 'max-sm:sr-only': form.state.value !== 'failed' }" role="status">{{
         {

@@ -77,8 +77,12 @@ const onEnter = async () => {
       class="field"
       autocomplete="off"
       :placeholder="$t('newService.typeAName')"
+      aria-describedby="client-read"
       @keydown.enter="onEnter"
     />
+    <p id="client-read" class="mt-1.5 text-[15px] text-soft">
+      {{ $t('newService.whatIsReadMayFollow') }} <b class="whitespace-nowrap text-ink">{{ $t('newService.asHere') }}</b>
+    </p>
     <Tick v-if="name.length > 1" v-model="isPiece" class="mt-2">{{ $t('common.aHairPieceOrWig') }}</Tick>
     <button
       v-if="name.length > 1"

@@ -16,6 +16,7 @@ import PlanSettings from '../parts/PlanSettings.vue'
 import PlanTools from '../parts/PlanTools.vue'
 import PlanVersions from '../parts/PlanVersions.vue'
 import TonerIdea from '../parts/TonerIdea.vue'
+import UndoButton from '../parts/UndoButton.vue'
 import Wait from '../parts/Wait.vue'
 import { useActs } from '../stores/acts'
 import { useClock } from '../stores/clock'
@@ -376,11 +377,9 @@ const print = () => window.print()
         {{ $t('plan.timesCountFromTheFirst') }}
       </p>
       <FootBar>
-        <template #undo
-          ><button type="button" class="btn" :disabled="!plan.canUndo.value" @click="plan.undo()">
-            {{ $t('common.undo') }}
-          </button></template
-        >
+        <template #undo>
+          <UndoButton :is-off="!plan.canUndo.value" @undo="plan.undo()" />
+        </template>
         <template #says
           ><p class="hidden grow text-soft md:block">
             {{

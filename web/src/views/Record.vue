@@ -1,23 +1,28 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
-import { useRoute } from 'vue-router'
-import { addAddendum, readColours, readReadings, takeColours } from '../api/afterwards'
+import { computed, nextTick, ref } from 'vue'
+import { RouterLink, useRoute } from 'vue-router'
+import { addAddendum, afterwards, readColours, readReadings, takeColours } from '../api/afterwards'
 import { queries } from '../api/queries'
 import { readText, saveText } from '../lib/files'
-import { strandAxes, type Axis, ticks, toPercent } from '../lib/strip'
-import { clock as clockText, dayName, levelText, fixed, listed } from '../lib/time'
+import { strandAxes } from '../lib/strip'
+import { clock as clockText, dayName, levelText, fixed } from '../lib/time'
 import { weight } from '../lib/units'
+import FootBar from '../parts/FootBar.vue'
 import HeadMap from '../parts/HeadMap.vue'
 import NextVisit from '../parts/NextVisit.vue'
 import StrandChart from '../parts/StrandChart.vue'
 import PhotoShelf from '../parts/PhotoShelf.vue'
-import Strip from '../parts/Strip.vue'
-import Swatch from '../parts/Swatch.vue'
+import RecordLanes from '../parts/RecordLanes.vue'
+import RecordToners from '../parts/RecordToners.vue'
+import UndoButton from '../parts/UndoButton.vue'
 import Wait from '../parts/Wait.vue'
 import { useActs } from '../stores/acts'
+import { useClock } from '../stores/clock'
+import { useDrafts } from '../stores/drafts'
 import { useNotices } from '../stores/notices'
+import { useOutbox } from '../stores/outbox'
 import { usePractice } from '../stores/practice'
 import { $t } from '../lib/i18n'
 import { toneName } from '../lib/words'
@@ -29,21 +34,32 @@ const practice = usePractice()
 const isPractice = computed(() => practice.id === id)
 const query = useQuery(computed(() => ({ ...queries.record(id), enabled: !isPractice.value })))
 const acts = useActs(id)
-const worked = ref('')
-const change = ref('')
+/** What is written before it is filed: kept while another step is looked at. */
+const draft = useDrafts().filing(id)
 const isLogOpen = ref(false)
 const record = computed(() => query.data.value)
 const lanes = computed(() => (record.value?.lanes ?? []).filter((l) => !l.is_forecast))
-const base = computed(() => Math.min(...lanes.value.map((l) => new Date(l.started_at).getTime())))
-const zeroOf = (at: string) => (new Date(at).getTime() - base.value) / 60_000
-const axis = computed<Axis>(() => ({
-  from: 0,
-  to: Math.max(...lanes.value.map((l) => zeroOf(l.zero_at) + l.end_min), 20) + 2,
-}))
 const isOpen = computed(() => record.value !== undefined && record.value.step !== 'record')
+const undone = computed(() => acts.undoNow(record.value?.undo))
+const notices = useNotices()
+const outbox = useOutbox()
+/** Filed on this device, not yet with the server. */
+const isOnItsWay = computed(() => outbox.of(id).some((waiting) => waiting.kind === 'ServiceClosed'))
 const file = async () => {
-  if (await acts.act('ServiceClosed', { worked: worked.value, change: change.value })) await query.refetch()
+  if (isOnItsWay.value) return
+  notices.clear() // what was done before it was filed can no longer be taken back
+  if (await acts.act('ServiceClosed', { ...draft }, $t('record.isFiled'))) await query.refetch()
 }
+const next = useQuery(
+  computed(() => ({ ...afterwards.next(id), enabled: record.value !== undefined && !isOpen.value })),
+)
+/** While the client is still there the next act is to book, also past midnight; later the record is looked at for itself. */
+const JUST_FILED_MS = 12 * 3_600_000
+const clock = useClock()
+const isJustFiled = computed(
+  () =>
+    record.value?.closed_at && clock.moment().getTime() - new Date(record.value.closed_at).getTime() < JUST_FILED_MS,
+)
 const print = () => window.print()
 const owners = computed(() => {
   const found: Record<string, string> = {}
@@ -65,9 +81,7 @@ const pictures = computed(() =>
     }
   }),
 )
-const ranOf = (key: string) => record.value?.ran.find((r) => r.key === key)
 const addendum = ref('')
-const notices = useNotices()
 const add = async () => {
   try {
     await addAddendum(id, addendum.value)
@@ -102,14 +116,18 @@ const takeColourFile = async (event: Event) => {
     notices.fail(error)
   }
 }
-/** Where the next visit stands or, while it is worked out, will stand. */
-const nextPlace = ref<HTMLElement>()
-const toNext = () => nextPlace.value?.scrollIntoView({ block: 'start' })
+/** Where the next visit is booked, its day to be written at once. */
+const toNext = async () => {
+  await nextTick()
+  const day = document.getElementById('next-day')
+  day?.scrollIntoView({ block: 'center' })
+  day?.focus({ preventScroll: true })
+}
 const hasColours = computed(() => record.value?.readings.some((r) => r.lab.length === 3) ?? false)
 </script>
 
 <template>
-  <main id="main" class="mx-auto w-full max-w-[1180px] px-4 pt-3 pb-16 sm:px-6">
+  <main id="main" class="mx-auto w-full max-w-[1180px] px-4 pt-3 pb-28 sm:px-6">
     <section v-if="isPractice" class="panel mx-auto mt-6 max-w-xl">
       <h1 class="mb-1 text-2xl">{{ $t('record.nothingIsFiledInPractice') }}</h1>
       <p class="text-soft">
@@ -136,9 +154,6 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
           </p>
         </div>
         <div class="no-print flex flex-wrap items-center gap-2">
-          <button v-if="!isOpen && record.closed_at" type="button" class="btn btn-act w-full sm:hidden" @click="toNext">
-            {{ $t('record.bookTheNextVisit') }}
-          </button>
           <label class="sr-only" for="paper">{{ $t('record.paper') }}</label><select
             id="paper"
             v-model="paper"
@@ -163,6 +178,32 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
       <p v-if="record.walls_passed.length" class="mb-3 rounded-[5px] bg-stop px-4 py-2 font-semibold text-stop-ink">
         {{ $t('record.pastTheLabelSTime', { walls_passed: record.walls_passed.join(', ') }) }}
       </p>
+
+      <form
+        v-if="isOpen"
+        id="filing"
+        class="panel no-print mb-4 grid gap-4 sm:grid-cols-2"
+        :aria-label="$t('record.fileIt')"
+        @submit.prevent="file"
+      >
+        <div>
+          <label class="label" for="worked">{{ $t('record.twoThingsThatWorked') }}</label><textarea
+            id="worked"
+            v-model="draft.worked"
+            class="field min-h-16 py-2"
+            maxlength="2000"
+          />
+        </div>
+        <div>
+          <label class="label" for="change">{{ $t('record.oneThingToChangeNext') }}</label><textarea
+            id="change"
+            v-model="draft.change"
+            class="field min-h-16 py-2"
+            maxlength="2000"
+          />
+        </div>
+      </form>
+      <NextVisit v-if="!isOpen && isJustFiled" class="mb-4" :service-id="id" :client-id="record.client_id" />
 
       <div v-if="record.ran.length" class="mb-4 grid gap-3 sm:grid-cols-3">
         <figure v-for="p in pictures" :key="p.field" class="panel !py-3">
@@ -196,171 +237,43 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
           </li>
         </ul>
       </section>
-      <section
+      <RecordLanes
         v-if="lanes.length || (!record.toners.length && !record.strands.length)"
-        class="panel mb-4"
-        aria-labelledby="ran"
-      >
-        <h2 id="ran" class="mb-1 text-xl">{{ $t('record.asItRan') }}</h2>
-        <p v-if="lanes.length === 0" class="text-soft">{{ $t('record.noProductHasBeenOn') }}</p>
-        <template v-else>
-          <div class="record-row text-soft">
-            <span />
-            <div class="relative h-6">
-              <span
-                v-for="m in ticks(axis, 12)"
-                :key="m"
-                class="num absolute bottom-0 -translate-x-1/2 text-[14px]"
-                :style="{ left: `${toPercent(axis, m)}%` }"
-                >{{ m }}</span
-              >
-            </div>
-            <span />
-          </div>
-          <div v-for="lane in lanes" :key="lane.key" class="record-row border-t border-line">
-            <p class="leading-tight">
-              <span class="narrow line-clamp-2 font-semibold">{{ lane.name }}</span><span class="text-[13px] text-soft"
-                ><i18n-t keypath="record.volMin" scope="global"
-                  ><template #volume_strength>{{ levelText(lane.volume_strength) }}</template
-                  ><template #zero_at>{{
-                    (zeroOf(lane.zero_at) - zeroOf(lane.started_at) + (lane.rinsed_min ?? lane.end_min)).toFixed(0)
-                  }}</template
-                  ><template #part1
-                    ><template v-if="ranOf(lane.key)?.planned_min != null">
-                      {{ ` ${$t('record.plan', { planned_min: ranOf(lane.key)?.planned_min?.toFixed(0) })}` }}</template
-                    ></template
-                  ></i18n-t
-                ></span
-              >
-            </p>
-            <Strip
-              class="h-[46px]"
-              :axis="axis"
-              :zero="zeroOf(lane.zero_at)"
-              :points="lane.curve"
-              :fibres="lane.fibres"
-              :apply-from="zeroOf(lane.started_at)"
-              :end="zeroOf(lane.zero_at) + lane.end_min"
-              :now="axis.to"
-              :wall="null"
-              :readings="lane.readings.filter((r) => r.minute <= lane.end_min)"
-              :is-rinsed="true"
-              :label="$t('record.asItRanReadings', { name: lane.name, count: lane.readings.length })"
-            />
-            <div class="flex items-center gap-2.5">
-              <Swatch
-                :now="lane.hex_now"
-                :target="lane.hex_target"
-                :size="36"
-                :label="$t('record.leftReachedRightWanted')"
-              />
-              <p class="num text-lg leading-tight whitespace-nowrap">
-                {{ levelText(lane.start_level) }} {{ $t('arrow.on') }}
-                {{
-                  lane.achieved_level === null
-                    ? $t('record.about', { likely: fixed(lane.level_now.likely, 1) })
-                    : levelText(lane.achieved_level)
-                }}<span class="block text-[13px] font-normal text-soft" style="font-stretch: 92%">{{
-                  $t('record.wanted', { target_level: levelText(lane.target_level) })
-                }}</span>
-              </p>
-            </div>
-          </div>
-        </template>
-      </section>
+        :record="record"
+        :lanes="lanes"
+      />
 
       <div class="grid gap-4 lg:grid-cols-2">
-        <section v-if="lanes.length || record.bowls.length" class="panel" aria-labelledby="bowls">
-          <h2 id="bowls" class="mb-2 text-xl">{{ $t('common.bowls') }}</h2>
-          <p v-if="record.bowls.length === 0" class="text-soft">{{ $t('record.noneNoted') }}</p>
-          <ul>
-            <li v-for="b in record.bowls" :key="b.at" class="flex gap-3 border-t border-line py-1.5">
-              <span class="num w-14 shrink-0 text-soft">{{ clockText(b.at) }}</span><span
-                ><i18n-t keypath="record.volGG" scope="global"
-                  ><template #volume_strength>{{ levelText(b.volume_strength) }}</template
-                  ><template #product_g>{{ weight(b.product_g) }}</template
-                  ><template #developer_g>{{ weight(b.developer_g) }}</template
-                  ><template #zone_name
-                    ><strong>{{ b.zone_name }}</strong></template
-                  ></i18n-t
-                ><span v-if="b.recipe" class="block text-sm text-soft">{{ b.recipe }}</span></span
-              >
-            </li>
-          </ul>
-        </section>
-        <section
-          class="panel"
-          :class="{ 'lg:col-span-2': !lanes.length && !record.bowls.length }"
-          aria-labelledby="toners"
-        >
-          <h2 id="toners" class="mb-2 text-xl">{{ $t('common.toner') }}</h2>
-          <p v-if="record.toners.length === 0" class="text-soft">{{ $t('record.noneApplied') }}</p>
-          <p v-if="record.toned_difference !== null" class="mb-1">
-            <i18n-t keypath="record.differenceFromTheWishesCiede2000" scope="global"
-              ><template #toned_difference
-                ><strong class="num">{{ fixed(record.toned_difference, 1) }}</strong></template
-              ></i18n-t
-            >
-          </p>
-          <ol class="mb-2">
-            <li v-for="(b, i) in record.toner_bowls" :key="i" class="flex gap-3 border-t border-line py-1.5">
-              <span class="num w-14 shrink-0 text-soft">{{ clockText(b.at) }}</span><span
-                ><strong>{{ b.formula }}</strong
-                >, {{ weight(b.product_g) }}
-                {{ b.developer_g ? `+ ${weight(b.developer_g)}` : $t('record.withoutDeveloper')
-                }}<span class="block text-sm text-soft"
-                  >{{ b.zone_names.length > 1 ? `${$t('record.inThisOrder')} ` : `${$t('record.on')} `
-                  }}{{ b.zone_names.join(', ')
-                  }}{{
-                    b.rinsed_at.length
-                      ? $t('record.rinsed', { rinsed_at: listed(b.rinsed_at.map((m) => clockText(m))) })
-                      : ''
-                  }}</span
-                ></span
-              >
-            </li>
-          </ol>
-          <ul>
-            <li
-              v-for="t in record.toners"
-              :key="t.zone_name"
-              class="flex items-center gap-3 border-t border-line py-1.5"
-            >
-              <span class="swatch flex h-9 w-16 shrink-0 overflow-hidden rounded-[3px]"
-                ><span class="grow" :style="{ background: t.now_hex }" /><span
-                  class="grow"
-                  :style="{ background: t.left_hex }" /><span
-                  class="w-3 border-s-2 border-panel"
-                  :style="{ background: t.wanted_hex }" /></span
-              ><span
-                ><i18n-t keypath="record.at" scope="global"
-                  ><template #level>{{ levelText(t.level) }}</template
-                  ><template #shade_name>{{ t.shade_name }}</template
-                  ><template #what>{{
-                    t.minutes === null ? $t('record.stillOn') : $t('record.min', { minutes: t.minutes.toFixed(0) })
-                  }}</template
-                  ><template #zone_name
-                    ><strong>{{ t.zone_name }}</strong></template
-                  ></i18n-t
-                ><span class="block text-sm text-soft">{{
-                  $t('record.gOnAt', {
-                    product_g: weight(t.product_g),
-                    what: t.developer_g ? `+ ${weight(t.developer_g)}` : $t('record.neat'),
-                    applied_at: clockText(t.applied_at),
-                  })
-                }}</span
-                ><span class="block text-sm text-soft">{{ t.says }}</span></span
-              >
-            </li>
-          </ul>
-          <h2 class="mt-5 mb-2 text-xl">{{ $t('record.cautionsTakenOn') }}</h2>
-          <p v-if="record.cautions.length === 0" class="text-soft">{{ $t('record.none') }}</p>
-          <ul>
-            <li v-for="c in record.cautions" :key="c.code" class="border-t border-line py-1.5 first-letter:uppercase">
-              {{ c.name }} <span class="text-soft">{{ c.by }}, {{ clockText(c.at) }}</span>
-            </li>
-          </ul>
-        </section>
+        <div class="flex flex-col gap-4">
+          <section v-if="lanes.length || record.bowls.length" class="panel" aria-labelledby="bowls">
+            <h2 id="bowls" class="mb-2 text-xl">{{ $t('common.bowls') }}</h2>
+            <p v-if="record.bowls.length === 0" class="text-soft">{{ $t('record.noneNoted') }}</p>
+            <ul>
+              <li v-for="b in record.bowls" :key="b.at" class="flex gap-3 border-t border-line py-1.5">
+                <span class="num w-14 shrink-0 text-soft">{{ clockText(b.at) }}</span><span
+                  ><i18n-t keypath="record.volGG" scope="global"
+                    ><template #volume_strength>{{ levelText(b.volume_strength) }}</template
+                    ><template #product_g>{{ weight(b.product_g) }}</template
+                    ><template #developer_g>{{ weight(b.developer_g) }}</template
+                    ><template #zone_name
+                      ><strong>{{ b.zone_name }}</strong></template
+                    ></i18n-t
+                  ><span v-if="b.recipe" class="block text-sm text-soft">{{ b.recipe }}</span></span
+                >
+              </li>
+            </ul>
+          </section>
+          <section class="panel grow">
+            <h2 class="mb-2 text-xl">{{ $t('record.cautionsTakenOn') }}</h2>
+            <p v-if="record.cautions.length === 0" class="text-soft">{{ $t('record.none') }}</p>
+            <ul>
+              <li v-for="c in record.cautions" :key="c.code" class="border-t border-line py-1.5 first-letter:uppercase">
+                {{ c.name }} <span class="text-soft">{{ c.by }}, {{ clockText(c.at) }}</span>
+              </li>
+            </ul>
+          </section>
+        </div>
+        <RecordToners :record="record" />
       </div>
 
       <section v-if="!isOpen" class="panel mt-4 grid gap-4 sm:grid-cols-2" :aria-label="$t('record.whatToKeep')">
@@ -373,31 +286,6 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
           <p class="whitespace-pre-line">{{ record.change || $t('record.nothingNoted') }}</p>
         </div>
       </section>
-      <form v-else class="panel no-print mt-4" @submit.prevent="file">
-        <h2 class="mb-3 text-xl">{{ $t('record.fileIt') }}</h2>
-        <div class="grid gap-4 sm:grid-cols-2">
-          <div>
-            <label class="label" for="worked">{{ $t('record.twoThingsThatWorked') }}</label><textarea
-              id="worked"
-              v-model="worked"
-              class="field min-h-24 py-2"
-              maxlength="2000"
-            />
-          </div>
-          <div>
-            <label class="label" for="change">{{ $t('record.oneThingToChangeNext') }}</label><textarea
-              id="change"
-              v-model="change"
-              class="field min-h-24 py-2"
-              maxlength="2000"
-            />
-          </div>
-        </div>
-        <button class="btn btn-act mt-3 px-8 text-lg" :disabled="acts.isBusy.value">
-          {{ $t('record.fileTheService') }}
-        </button>
-        <span class="ms-3 text-sm text-soft">{{ $t('record.filingLocksTheRecord') }}</span>
-      </form>
 
       <section v-if="!isOpen" class="panel mt-4" aria-labelledby="added">
         <h2 id="added" class="text-xl">{{ $t('record.addedSince') }}</h2>
@@ -422,7 +310,7 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
         </form>
       </section>
       <PhotoShelf :service-id="id" :photos="record.photos" @changed="query.refetch()" />
-      <div ref="nextPlace"><NextVisit v-if="!isOpen" :service-id="id" :client-id="record.client_id" /></div>
+      <NextVisit v-if="!isOpen && !isJustFiled" class="mt-4" :service-id="id" :client-id="record.client_id" />
       <section v-if="record.uses.length" class="panel mt-4" aria-labelledby="uses">
         <h2 id="uses" class="mb-1 text-xl">
           <i18n-t keypath="record.fromTheShelf" scope="global"
@@ -473,20 +361,45 @@ const hasColours = computed(() => record.value?.readings.some((r) => r.lab.lengt
           </li>
         </ol>
       </section>
+      <FootBar>
+        <template #undo>
+          <UndoButton
+            v-if="isOpen"
+            :is-off="!undone || acts.isBusy.value"
+            :what="undone?.text"
+            @undo="undone && acts.undo(undone)"
+          />
+        </template>
+        <template #says
+          ><p class="hidden grow text-end text-soft sm:block">
+            {{ isOpen ? $t('record.filingLocksTheRecord') : '' }}
+          </p></template
+        >
+        <button
+          v-if="isOpen"
+          form="filing"
+          class="btn btn-act ms-auto px-8 text-lg whitespace-nowrap"
+          :disabled="acts.isBusy.value || isOnItsWay"
+        >
+          {{ $t('record.fileTheService') }}
+        </button>
+        <template v-else-if="next.data.value">
+          <RouterLink
+            v-if="next.data.value.booked.length"
+            class="btn btn-act ms-auto px-8 text-lg whitespace-nowrap"
+            :to="{ name: 'day' }"
+            >{{ $t('common.toTheDay') }}</RouterLink
+          >
+          <button
+            v-else
+            type="button"
+            class="btn btn-act ms-auto px-8 text-lg whitespace-nowrap max-sm:px-4"
+            @click="toNext"
+          >
+            {{ $t('record.bookTheNextVisit') }}
+          </button>
+        </template>
+      </FootBar>
     </template>
   </main>
 </template>
-
-<style scoped>
-.record-row {
-  display: grid;
-  grid-template-columns: 148px minmax(0, 1fr) 150px;
-  align-items: center;
-  column-gap: 14px;
-}
-@media (max-width: 640px) {
-  .record-row {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>

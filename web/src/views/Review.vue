@@ -8,6 +8,7 @@ import FootBar from '../parts/FootBar.vue'
 import HeadMap from '../parts/HeadMap.vue'
 import ReviewRow from '../parts/ReviewRow.vue'
 import Tick from '../parts/Tick.vue'
+import UndoButton from '../parts/UndoButton.vue'
 import Wait from '../parts/Wait.vue'
 import { useActs } from '../stores/acts'
 import ReadResult, { type ZoneToRead } from './ReadResult.vue'
@@ -199,19 +200,9 @@ const goOn = async () => {
         {{ $t('common.stillLifting', { open_zones: query.data.value.open_zones.join(', ') }) }}
       </p>
       <FootBar>
-        <template #undo
-          ><button
-            type="button"
-            class="btn"
-            :disabled="!undone || acts.isBusy.value"
-            @click="undone && acts.undo(undone)"
-          >
-            {{ $t('common.undo')
-            }}<span v-if="undone" class="hidden max-w-64 truncate font-normal text-soft sm:inline">{{
-              undone.text
-            }}</span>
-          </button></template
-        >
+        <template #undo>
+          <UndoButton :is-off="!undone || acts.isBusy.value" :what="undone?.text" @undo="undone && acts.undo(undone)" />
+        </template>
         <template v-if="!isLocked">
           <Tick v-if="asksLabel" v-model="isLabelRead"
             ><span class="text-[15px]">{{

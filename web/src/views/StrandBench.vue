@@ -17,6 +17,7 @@ import Stepper from '../parts/Stepper.vue'
 import HairStrand from '../parts/HairStrand.vue'
 import StrandCard from '../parts/StrandCard.vue'
 import SwatchScale from '../parts/SwatchScale.vue'
+import UndoButton from '../parts/UndoButton.vue'
 import { useAttention } from '../stores/attention'
 import { useClock } from '../stores/clock'
 import { useConsultation } from '../stores/consultation'
@@ -325,14 +326,12 @@ onBeforeUnmount(() => {
     </div>
   </Sheet>
   <FootBar>
-    <template #undo
-      ><button type="button" class="btn" :disabled="!form.canUndo.value" @click="form.undo()">
-        {{ $t('common.undo') }}
-      </button>
+    <template #undo>
+      <UndoButton :is-off="!form.canUndo.value" @undo="form.undo()" />
       <button type="button" class="btn" :disabled="!form.canRedo.value" @click="form.redo()">
         {{ $t('common.redo') }}
-      </button></template
-    >
+      </button>
+    </template>
     <template #says
       ><span class="grow text-sm text-soft" role="status">{{
         {

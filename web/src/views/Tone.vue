@@ -9,6 +9,7 @@ import { wishName } from '../lib/words'
 import FootBar from '../parts/FootBar.vue'
 import Tick from '../parts/Tick.vue'
 import ToneBowls from '../parts/ToneBowls.vue'
+import UndoButton from '../parts/UndoButton.vue'
 import Wait from '../parts/Wait.vue'
 import { useActs } from '../stores/acts'
 import { useAttention } from '../stores/attention'
@@ -165,19 +166,9 @@ const useOwn = async (values: EventData<'ToneFormulaSet'>, said: string) => {
         {{ $t('tone.sectionsOfAbout3Mm') }}
       </p>
       <FootBar>
-        <template #undo
-          ><button
-            type="button"
-            class="btn"
-            :disabled="!undone || acts.isBusy.value"
-            @click="undone && acts.undo(undone)"
-          >
-            {{ $t('common.undo')
-            }}<span v-if="undone" class="hidden max-w-72 truncate font-normal text-soft sm:inline">{{
-              undone.text
-            }}</span>
-          </button></template
-        >
+        <template #undo>
+          <UndoButton :is-off="!undone || acts.isBusy.value" :what="undone?.text" @undo="undone && acts.undo(undone)" />
+        </template>
         <template #says
           ><p class="hidden grow text-end text-soft sm:block">
             {{ onHair.length ? $t('tone.tonerOnOf', { count: onHair.length, count2: lanes.length }) : '' }}

@@ -16,6 +16,7 @@ from asgiref.sync import sync_to_async
 from django.contrib.sessions.models import Session
 from django.core.exceptions import ValidationError
 from django.db import OperationalError, connection
+from django.db.models import Max
 from django.http import Http404, HttpRequest, HttpResponse, StreamingHttpResponse
 from django.utils import timezone
 from django.views.decorators.http import require_GET
@@ -23,6 +24,7 @@ from django.views.decorators.http import require_GET
 from apps.common.hub import hub
 from apps.common.problems import problem
 from apps.common.watching import STREAMS
+from apps.services import loading
 from apps.services.chair.kept_board import board_bytes
 from apps.services.models import Service
 from apps.studio.models import Membership
@@ -69,6 +71,18 @@ def _board_for(request: HttpRequest, service: str) -> bytes | None:
         connection.close()
 
 
+def _position_of(request: HttpRequest, service: str) -> int | None:
+    """The place at which a service's log ends; None for another studio's."""
+    try:
+        member = _member_of(request)
+        rows = loading.openable(member).filter(pk=UUID(service)) if member else None
+        return rows.aggregate(end=Max("events__id"))["end"] if rows is not None else None
+    except (OperationalError, ValueError):
+        return None  # the device takes the board anew when the database is back
+    finally:
+        connection.close()
+
+
 def _line(event: str, data: dict[str, Any], board: bytes | None = None) -> bytes:
     said = json.dumps(data).encode()
     if board is not None:
@@ -97,7 +111,11 @@ async def _counted(lines: AsyncIterator[bytes], session: str) -> AsyncIterator[b
 async def _told(studio: str, service: str | None, request: HttpRequest) -> AsyncIterator[bytes]:
     device = request.GET.get("device", "")
     async with hub.listening(studio, service) as listener:
-        yield b"retry: 1000\n" + _line("hello", {"server_now": timezone.now().isoformat(), "is_live": hub.is_live})
+        is_live = await hub.stands()
+        hello = {"server_now": timezone.now().isoformat(), "is_live": is_live}
+        if service is not None and is_live:  # a board that was taken before the line stood may lack what came between
+            hello["position"] = await sync_to_async(_position_of)(request, service)
+        yield b"retry: 1000\n" + _line("hello", hello)
         check_at = time.monotonic() + random.uniform(*CHECK_S)
         while True:
             try:
@@ -155,8 +173,8 @@ async def _is_still_in(request: HttpRequest) -> bool:
 async def stream(request: HttpRequest) -> HttpResponse | StreamingHttpResponse:
     """Server-sent events: `hello`, `changed` with the service, `ping`, and `ended` when the session has ended.
 
-    `?service=` follows one service only, and then `changed` brings its board along, except to the `?device=` that
-    acted; without it all of the studio's services are told.
+    `?service=` follows one service only: `hello` then says where its log ends, and `changed` brings its board along,
+    except to the `?device=` that acted; without it all of the studio's services are told.
     """
     try:
         studio = await sync_to_async(_studio_of)(request)

@@ -56,6 +56,7 @@ def start_service(
         facts={k: last.facts[k] for k in LASTING_FACTS if k in last.facts} if last else {},
     )
     audit(member, "service_started", row.pk)
+    tell(member.studio_id, row.pk, "begun")
     return loading.get(member, row.pk)
 
 

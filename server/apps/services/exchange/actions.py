@@ -10,6 +10,7 @@ from uuid import UUID
 from django.db import transaction
 from django.utils import timezone
 
+from apps.common.telling import tell
 from apps.services import loading
 from apps.services.acts import check_revision, locked
 from apps.services.adapters import StrandRow, strand_data
@@ -88,6 +89,7 @@ def import_file(
     shelf = match_shelf(member.studio, file)
     service = take_in(member.studio, file, starts_at=at, lighteners=shelf.lighteners, shade_keys=shelf.shade_keys)
     audit(member, "service_file_taken_in", service.pk)
+    tell(member.studio_id, service.pk, "begun")
     return service, shelf.added
 
 

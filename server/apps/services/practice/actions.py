@@ -163,9 +163,13 @@ def _own(member: Membership, service_id: UUID) -> Loaded:
 
 
 @transaction.atomic
-def set_clock(member: Membership, service_id: UUID, *, at: dt.datetime, speed: float) -> PracticeRound:
+def set_clock(
+    member: Membership, service_id: UUID, *, at: dt.datetime, speed: float, until: dt.datetime | None = None
+) -> PracticeRound:
     """The device's clock of a round: the moment in it, and how fast it runs from now, 0 for standing still.
 
+    Args:
+        until: the moment it stops at by itself, because something falls due then; None: it runs on.
     Raises:
         LimitError: a speed out of 0 to 60, or a moment that is before what is logged or days away.
     """
@@ -176,9 +180,10 @@ def set_clock(member: Membership, service_id: UUID, *, at: dt.datetime, speed: f
     if row.ended_at is not None:
         return row
     last = max((e.occurred_at for e in loaded.log), default=loaded.row.starts_at)
-    if at.tzinfo is None or abs(at - loaded.row.starts_at) > dt.timedelta(days=2):
-        raise LimitError("at", say("limit-within_two_days"), at.isoformat())
-    row.clock = told(max(at, last), speed)
+    for name, moment in (("at", at), ("until", until or at)):
+        if moment.tzinfo is None or abs(moment - loaded.row.starts_at) > dt.timedelta(days=2):
+            raise LimitError(name, say("limit-within_two_days"), moment.isoformat())
+    row.clock = told(max(at, last), speed, until)
     row.save(update_fields=["clock"])
     return row
 

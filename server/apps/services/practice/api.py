@@ -144,7 +144,7 @@ def drop_round(request: HttpRequest, service_id: UUID) -> PracticeOut:
 @router.put("/practice/{service_id}/clock", response={200: ClockOut, ERRORS: Problem})
 def set_clock(request: HttpRequest, service_id: UUID, payload: ClockIn) -> ClockOut:
     """Tell a round's clock: the moment in it and how fast it runs."""
-    row = actions.set_clock(member_of(request), service_id, at=payload.at, speed=payload.speed)
+    row = actions.set_clock(member_of(request), service_id, at=payload.at, speed=payload.speed, until=payload.until)
     return ClockOut(now=clock_now(row), speed=row.clock["speed"])
 
 

@@ -169,10 +169,11 @@ class RoundOut(Schema):
 
 
 class ClockIn(In):
-    """The moment in a round, and how many minutes go by in one; 0 stands still."""
+    """The moment in a round, how many minutes go by in one (0 stands still), and the moment it stops at by itself."""
 
     at: dt.datetime
     speed: float
+    until: dt.datetime | None = None
 
 
 class ClockOut(Schema):
