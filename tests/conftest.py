@@ -18,8 +18,11 @@ from django.contrib.auth import get_user_model
 from django.core.cache import cache
 from django.core.management import call_command
 from django.test import Client as Browser
-from django.utils import timezone
+from django.utils import timezone, translation
 from PIL import Image
+
+from apps.common.words import measure_in
+from fervens_words import METRIC
 
 os.environ.setdefault("DJANGO_ALLOW_ASYNC_UNSAFE", "true")  # the browser driver runs a loop of its own
 
@@ -37,6 +40,8 @@ def _quick_passwords(settings):
 @pytest.fixture(autouse=True)
 def _nobody_tried_before():
     cache.clear()
+    translation.deactivate()  # a request leaves its language in the thread that answered it
+    measure_in(METRIC)
 
 
 @pytest.fixture

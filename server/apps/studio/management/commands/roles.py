@@ -6,14 +6,14 @@ from typing import Any
 
 from django.core.management.base import BaseCommand
 
-from apps.common.words import in_words
 from apps.studio.models import Role
 from apps.studio.policies import MATRIX, may
 from fervens_core.base import say
+from fervens_words import DEFAULT, words
 
 
 def table() -> str:
-    """The page."""
+    """The page, in English whatever this thread spoke before."""
     roles = [r.value for r in Role]
     lines = [
         "# Who may do what",
@@ -25,7 +25,7 @@ def table() -> str:
     ]
     for act in MATRIX:
         marks = " | ".join("yes" if may(role, act) else "no" for role in roles)
-        lines.append(f"| {in_words(say(f'doing-{act}'))} | {marks} |")
+        lines.append(f"| {words(say(f'doing-{act}'), DEFAULT)} | {marks} |")
     return "\n".join(lines) + "\n"
 
 
