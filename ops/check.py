@@ -75,6 +75,18 @@ def _both(*works: Callable[[], None]) -> None:
         row.result()
 
 
+def _each(*works: Callable[[], None]) -> None:
+    """Run checks one after another; a failure hides no later one, and all are told. Raises SetupError."""
+    failed: list[str] = []
+    for work in works:
+        try:
+            work()
+        except SetupError as error:
+            failed.append(str(error))
+    if failed:
+        raise SetupError(" ".join(failed))
+
+
 def _tool(name: str) -> str:
     return str(VENV / "bin" / name)
 
@@ -114,7 +126,7 @@ def _static(node: dict[str, str]) -> None:
 
 
 def check() -> None:
-    """Run the parts in order; the first failure ends the run."""
+    """Run the parts in order; whatever fails, the other tests are run too."""
     parser = argparse.ArgumentParser(prog="bin/test", description="Run all checks and tests, or some parts.")
     parser.add_argument("parts", nargs="*", help=f"of {', '.join(PARTS)}; all when none is given")
     parser.add_argument("-k", default=None, help="only tests whose names match")
@@ -148,19 +160,19 @@ def check() -> None:
         if "deploy" in parts:
             exercise()
 
+    def core_tests() -> None:
+        command = [*pytest, *hands, "core/tests", "vision/tests", "-p", "no:django"]
+        _show("Core and vision tests", command, env=python_env())
+
     def python_tests() -> None:
-        if "core" in parts:
-            _show(
-                "Core and vision tests",
-                [*pytest, *hands, "core/tests", "vision/tests", "-p", "no:django"],
-                env=python_env(),
-            )
-        if cluster:
-            env = python_env(DATABASE_URL=cluster.url)
-            if "server" in parts:
-                _show("Server and script tests", [*pytest, *hands, "tests/server", "tests/ops"], env=env)
-            if "e2e" in parts:
-                only_alone.extend(_browser_tests(pytest, hands, env))
+        env = python_env(DATABASE_URL=cluster.url) if cluster else {}
+        server = [*pytest, *hands, "tests/server", "tests/ops"]
+        works: dict[str, Callable[[], None]] = {
+            "core": core_tests,
+            "server": lambda: _show("Server and script tests", server, env=env),
+            "e2e": lambda: only_alone.extend(_browser_tests(pytest, hands, env)),
+        }
+        _each(*(work for part, work in works.items() if part in parts))
 
     try:
         if cluster:

@@ -227,6 +227,18 @@ def test_a_browser_test_that_failed_beside_others_is_tried_by_itself_and_told(mo
     assert asked[1:] == ([] if is_ok_alone is None else [["pytest", *again]])  # alone: without the hands
 
 
+def test_a_failed_check_hides_no_later_one():
+    done = []
+
+    def fails(name):
+        done.append(name)
+        raise steps.SetupError(f"{name} failed.")
+
+    with pytest.raises(steps.SetupError, match=r"^Core failed\. Browser failed\.$"):
+        check._each(lambda: fails("Core"), lambda: done.append("Server"), lambda: fails("Browser"))
+    assert done == ["Core", "Server", "Browser"]
+
+
 def test_a_server_that_falls_is_started_again_and_a_stop_stops_it(tmp_path):
     with socket.socket() as probe:
         probe.bind(("127.0.0.1", 0))
