@@ -19,6 +19,7 @@ from fervens_words import (
     DEFAULT,
     G_PER_OZ,
     UNITS,
+    US,
     catalogue,
     for_programs,
     functions,
@@ -310,6 +311,31 @@ def test_weights_and_lengths_are_told_in_the_units_that_are_read(language, weigh
         assert tell(say("g", grams=53.0), asked) == weight[i]
         assert length[i] in tell(say("band-width", mm=12.0), asked)
     assert pytest.approx(1.8695, abs=1e-4) == 53.0 / G_PER_OZ
+
+
+@pytest.mark.parametrize(
+    ("code", "written"),
+    [
+        ("limit-range", r'(?:Within|check_range)\([^()]*?"([^"]*)",?\s*\)'),
+        ("limit-count", r'Count\([^()]*?"([^"]*)",?\s*\)'),
+    ],
+)
+def test_every_unit_and_noun_of_a_limit_is_told_in_every_language(code, written):
+    """What a limit counts is written in the core as a word of its own: it is none of the reader's language."""
+    sources = [f for place in SOURCES for f in (ROOT / place).rglob("*.py")]
+    found = {word for source in sources for word in re.findall(written, source.read_text())} - {"", "%"}
+    assert len(found) > 8
+    for language in languages():
+        message = re.search(rf"^{code} = .*?(?=^\S+ = )", catalogue(language), re.M | re.S).group(0)
+        missing = {word for word in found if f"[{word}]" not in message}
+        assert not missing, (language, missing)
+
+
+def test_a_limit_of_weight_or_length_is_told_in_the_units_that_are_typed():
+    limit = say("limit-range", low=1.0, high=40.0, unit="g")
+    assert words(limit) == "a number from 1 to 40 g"
+    assert words(limit, tongue("de", US)) == "eine Zahl von 0,04 bis 1,41 oz"
+    assert words(say("limit-range", low=4.0, high=25.0, unit="mm"), tongue("en", US)) == "a number from 0.16 to 0.98 in"
 
 
 def test_no_catalogue_writes_a_unit_of_weight_or_length_itself():

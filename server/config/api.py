@@ -18,7 +18,7 @@ from ninja.renderers import JSONRenderer
 from apps.clients.api import router as clients_router
 from apps.common.heavy import BusyError
 from apps.common.problems import HIDDEN, NotAllowed, problem
-from apps.common.words import WordsEncoder
+from apps.common.words import WordsEncoder, language
 from apps.records.api import router as records_router
 from apps.records.studio_api import router as whole_router
 from apps.records.trail_api import router as trail_router
@@ -38,8 +38,9 @@ from apps.studio.auth import member_auth
 from apps.studio.begin_api import router as begin_router
 from apps.studio.people_api import router as people_router
 from apps.studio.throttle import TooBusyError
-from fervens_core.base import BlockedError, ConflictError, CoreError, LimitError, limit_error, say
+from fervens_core.base import BlockedError, ConflictError, CoreError, LimitError, Message, limit_error, say
 from fervens_core.log import KINDS
+from fervens_words import words
 
 log = logging.getLogger("fervens")
 
@@ -85,13 +86,28 @@ api.add_router("", whole_router)
 api.add_router("", trail_router)
 
 
+READABLE = 1e9
+"""A greater number is told as it was sent."""
+
+
+def _measured(error: LimitError) -> dict[str, Message | str]:
+    """A weight or length out of its limits in the units its reader types; a file's in those of files, g and mm."""
+    unit = dict(error.limit.items).get("unit")
+    value = error.value
+    if unit not in ("g", "mm") or not isinstance(value, int | float) or not abs(value) < READABLE:
+        return {}
+    if " " in error.field or ".json" in error.field:
+        return {"limit": words(error.limit, language())}
+    return {"value": say(f"got-{unit}", value=float(value))}
+
+
 def _told(error: CoreError) -> HttpResponse:
     if isinstance(error, LimitError):
         value = error.value if isinstance(error.value, str | int | float | bool) else repr(error.value)[:200]
         detail = error.message
         if detail.code == "error-value_out_of_limit":  # a person reads it: the field by its name, not by its key
             code = "error-secret_out_of_limit" if value == HIDDEN else "error-field_out_of_limit"
-            detail = say(code, **dict(detail.items))
+            detail = say(code, **dict(detail.items) | _measured(error))
         return problem(422, error.code, detail, field=error.field, limit=error.limit, value=value)
     status = 409 if isinstance(error, ConflictError | BlockedError) else 422
     return problem(status, error.code, error.message)

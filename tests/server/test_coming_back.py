@@ -74,6 +74,39 @@ def test_the_next_visit_follows_from_how_it_ended(owner):
     assert owner.get(f"/services/{open_one}/next", 409)["code"] == "not_filed"
 
 
+def close(owner, day, **more):
+    owner.ask("PATCH", "/studio", {"closed_on": [{"first": str(day), "last": str(day), "is_every_year": False} | more]})
+
+
+def test_no_visit_is_proposed_while_the_studio_is_shut(owner):
+    sid = run(owner, levels=(8, 8))
+    usual = dt.date.fromisoformat(owner.get(f"/services/{sid}/next")["proposal"]["on"])
+    close(owner, usual)
+    found = owner.get(f"/services/{sid}/next")
+    assert dt.date.fromisoformat(found["proposal"]["on"]) == usual - dt.timedelta(days=7)
+    assert "closed" in found["proposal"]["moved"]
+    assert found["closed"] == [str(usual)]
+    week = owner.get(f"/week?day={usual}")
+    assert week["closed"] == [str(usual)]
+    assert owner.get(f"/week?day={usual + dt.timedelta(days=7)}")["closed"] == []
+
+
+def test_closed_days_are_kept_in_order_and_what_is_none_is_refused(owner):
+    """The last day before the first, a word, and more than 60 are refused with the place and the limit."""
+    days = [{"first": f"2027-0{m}-01", "last": f"2027-0{m}-02", "is_every_year": m == 5} for m in (5, 3)]
+    kept = owner.ask("PATCH", "/studio", {"closed_on": [*days, days[0]]})["closed_on"]
+    assert kept == [days[1], days[0]]
+    for wrong, field in (
+        ([days[0] | {"last": "2027-01-01"}], "closed_on[0].last"),
+        ([days[0] | {"first": "soon"}], "closed_on[0].first"),
+        ([days[0] | {"why": "x"}], "closed_on[0].why"),
+    ):
+        assert owner.ask("PATCH", "/studio", {"closed_on": wrong}, 422)["field"] == field
+    many = [{"first": f"2027-01-{d:02d}", "last": f"20{27 + y}-01-{d:02d}"} for d in range(1, 32) for y in (0, 0, 0)]
+    assert "0 to 60 holidays" in owner.ask("PATCH", "/studio", {"closed_on": many}, 422)["detail"]
+    assert owner.get("/studio")["closed_on"] == kept
+
+
 def test_rows_are_lanes_at_the_chair_and_one_zone_again_afterwards(owner):
     zones = [ZONES[0] | {"foil_count": 9}, ZONES[1]]
     sid = run(owner, zones=zones, rows={"crown": 2}, levels=(8, 7, 7.5))
@@ -251,6 +284,19 @@ def test_a_request_lands_as_a_draft_with_its_time_against_the_slot(owner):
     assert any("booked" in reason for reason in str(service["verdict"]).split(".")), service["verdict"]
     week = owner.get(f"/week?day={timezone.localdate(row.starts_at)}")
     assert [(v["client_name"], v["source"], v["booked_min"]) for v in week["visits"]] == [("Nia Vale", "request", 60)]
+
+
+def test_a_request_for_a_day_the_studio_is_shut_is_refused_and_the_form_says_which(owner):
+    path = owner.post("/links", {"kind": "request"}, 201)["path"]
+    at = timezone.now() + dt.timedelta(days=9)
+    day = timezone.localdate(at)
+    close(owner, day, is_every_year=True)
+    assert str(day) in Browser().get(f"/api{path}").json()["closed"]
+    answer = ask_for_a_visit(path)
+    assert (answer.status_code, answer.json()["field"]) == (422, "starts_at")
+    assert "a day the studio is open" in answer.json()["detail"]
+    assert Client.objects.count() == 0
+    assert ask_for_a_visit(path, starts_at=(at + dt.timedelta(days=1)).isoformat()).status_code == 201
 
 
 def test_a_new_request_waits_on_every_day_until_it_is_worked_on(owner):

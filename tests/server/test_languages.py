@@ -46,11 +46,11 @@ def test_a_member_has_a_language_on_every_device_and_only_one_that_there_is(owne
 @pytest.mark.parametrize(
     ("language", "title", "detail"),
     [
-        ("en", "Out of limits", "Growth, mm a month: must be a number from 4 to 25 mm, got 90."),
-        ("de", "Außerhalb der Grenzen", "Wachstum, mm im Monat: muss eine Zahl von 4 bis 25 mm sein, war 90."),
-        ("fr", "Hors limites", "Pousse, mm par mois : doit être un nombre de 4 à 25 mm, reçu 90."),
-        ("es", "Fuera de límites", "Crecimiento, mm al mes: debe ser un número de 4 a 25 mm, recibido 90."),
-        ("ar", "خارج الحدود", "النمو، مم في الشهر: يجب أن يكون رقما من 4 إلى 25 مم، والمستلم 90."),
+        ("en", "Out of limits", "Growth a month: must be a number from 4 to 25 mm, got 90 mm."),
+        ("de", "Außerhalb der Grenzen", "Wachstum im Monat: muss eine Zahl von 4 bis 25 mm sein, war 90 mm."),
+        ("fr", "Hors limites", "Pousse par mois : doit être un nombre de 4 à 25\u202fmm, reçu 90\u202fmm."),
+        ("es", "Fuera de límites", "Crecimiento al mes: debe ser un número de 4 a 25 mm, recibido 90 mm."),
+        ("ar", "خارج الحدود", "النمو في الشهر: يجب أن يكون رقما من 4 إلى 25 مم، والمستلم 90 مم."),
     ],
 )
 def test_a_refusal_names_field_limit_and_value_in_every_language(owner, language, title, detail):
@@ -169,3 +169,6 @@ def test_a_studio_reads_ounces_and_inches_where_it_says_so(owner):
     assert "oz" in " ".join(line["text"] for line in owner.get(f"/services/{sid}/record")["lines"])
     assert owner.get(f"/services/{sid}/record")["bowls"][0]["product_g"] == 20  # what is kept stays in grams
     assert owner.ask("PATCH", "/studio", {"units": "stone"}, 422)["field"] == "units"
+    refused = owner.ask("PATCH", "/studio", {"growth_mm_per_month": 90}, 422)
+    assert refused["detail"] == "Growth a month: must be a number from 0.16 to 0.98 in, got 3.54 in."
+    assert refused["value"] == 90  # programs read it as it was sent

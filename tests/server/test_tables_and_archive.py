@@ -122,7 +122,8 @@ def full_studio(owner):
     planned = to_plan(owner, client=owner.post("/clients", {"name": "Ünïcode <b>"}, 201), zones=ZONES)["id"]
     service = owner.get(f"/services/{planned}")
     owner.post(f"/services/{planned}/plan/versions", {"revision": service["revision"], "label": "first"})
-    owner.ask("PATCH", "/studio", {"growth_mm_per_month": 11.5, "currency": "kr"})
+    closed = [{"first": "2026-12-24", "last": "2027-01-02", "is_every_year": True}]
+    owner.ask("PATCH", "/studio", {"growth_mm_per_month": 11.5, "currency": "kr", "units": "us", "closed_on": closed})
     return sid
 
 
@@ -149,6 +150,9 @@ def test_a_studio_goes_out_and_into_an_empty_one_and_out_the_same(owner, technic
         assert one[name] == two[name], name
     heads = [json.loads(p["archive.json"]) for p in (one, two)]
     assert heads[0]["studio"] == heads[1]["studio"]
+    stays = {"id", "is_demo", "eyes_revision"}  # what is of this installation
+    assert {f.name for f in Studio._meta.concrete_fields} - stays == set(heads[0]["studio"])
+    assert (heads[1]["studio"]["units"], len(heads[1]["studio"]["closed_on"])) == ("us", 1)
     names = [{m["username"] for m in json.loads(p["members.json"])} for p in (one, two)]
     assert names[0] < names[1]  # and the owner who brought it in
     same = new.get(f"/services/{sid}/record")

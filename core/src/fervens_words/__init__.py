@@ -67,11 +67,17 @@ def _measures(locale: Locale, units: str) -> dict[str, Callable[[Any], str]]:
             return format_unit(float(mm) / MM_PER_INCH, "length-inch", "short", format="0.0#", locale=locale)
         return format_unit(float(mm), "length-millimeter", "short", format="0.#", locale=locale)
 
-    def figure(mm: Any) -> str:
-        shown, pattern = (float(mm) / MM_PER_INCH, "0.0#") if units == US else (float(mm), "0.#")
-        return str(parse_pattern(pattern).apply(shown, locale))
+    def figure(us: float, digits: str) -> Callable[[Any], str]:
+        pattern = parse_pattern("0.0#" if units == US else digits)
+        return lambda value: str(pattern.apply(float(value) / us if units == US else float(value), locale))
 
-    return {"WEIGHT": weight("0"), "WEIGHT_TENTHS": weight("0.#"), "LENGTH": length, "LENGTH_FIGURE": figure}
+    return {
+        "WEIGHT": weight("0"),
+        "WEIGHT_TENTHS": weight("0.#"),
+        "WEIGHT_FIGURE": figure(G_PER_OZ, "0.##"),
+        "LENGTH": length,
+        "LENGTH_FIGURE": figure(MM_PER_INCH, "0.#"),
+    }
 
 
 def functions(spoken: str) -> dict[str, Callable[[Any], str]]:

@@ -39,7 +39,17 @@ STUDIO = (
     "weakest_old_dye",
     "currency",
 )
-STUDIO_LATER = ("hands", "school", "eyes", "card", "to_order", "idle_min", "demands_second_factor")
+STUDIO_LATER = (
+    "hands",
+    "school",
+    "eyes",
+    "card",
+    "to_order",
+    "idle_min",
+    "demands_second_factor",
+    "units",
+    "closed_on",
+)
 """What an archive of version 1 did not hold of the studio."""
 PARTS_OF_SERVICE = ("client", "zones", "versions", "events", "addenda", "uses", "photos")
 SKIPPED = {"studio", "service", "client", "jpeg", "by"}

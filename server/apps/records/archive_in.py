@@ -40,7 +40,15 @@ from apps.shelf.models import Developer, Lightener, Toner
 from apps.shelf.queries import lighteners
 from apps.studio.actions import audit
 from apps.studio.models import AuditEntry, Membership, Role, Studio
-from apps.studio.people import GROWTH, IDLE_MIN, MEMBERS_MAX, PACE, WEAKEST, WEAKEST_VOLUME
+from apps.studio.people import (
+    GROWTH,
+    IDLE_MIN,
+    MEMBERS_MAX,
+    PACE,
+    WEAKEST,
+    WEAKEST_VOLUME,
+    checked_closed,
+)
 from apps.studio.policies import require_may
 from fervens_core.base import ConflictError, CoreError, LimitError, check_range, read, say
 from fervens_core.followup import read_filed
@@ -270,6 +278,8 @@ def _check_later(studio: Studio, name: str, value: Any) -> None:
             card_values(studio)
         elif name == "to_order" and not all(isinstance(x, str) and len(x) <= 200 for x in value):
             raise ValueError
+        elif name == "closed_on":
+            checked_closed(value, where)
         elif name == "idle_min":
             studio.idle_min = int(check_range(where, value, *IDLE_MIN, "min"))
         elif name == "demands_second_factor" and not isinstance(value, bool):

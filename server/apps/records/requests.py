@@ -24,6 +24,7 @@ from apps.services.models import Service
 from apps.services.visits.actions import expected_min
 from apps.shelf.models import Lightener
 from apps.studio.actions import audit
+from apps.studio.closed import is_shut
 from apps.studio.models import AuditEntry, LinkUse, Membership, Role, Studio, StudioLink
 from apps.studio.policies import require_may
 from apps.studio.puzzle import check_answer, new_puzzle
@@ -156,6 +157,8 @@ def take_request(
     now = timezone.now()
     if starts_at.tzinfo is None or not now < starts_at <= now + AHEAD_MAX:
         raise LimitError("starts_at", say("limit-within_a_year"), starts_at.isoformat())
+    if is_shut(link.studio, starts_at):
+        raise LimitError("starts_at", say("limit-open_day"), timezone.localdate(starts_at).isoformat())
     slot = check_range("slot_min", slot_min, 15.0, 900.0, "min")
     use = _noted(link, sender, check_answer(puzzle, answer), now)
     if len(photos) > PHOTOS_MAX:

@@ -29,6 +29,7 @@ from apps.shelf.actions import undo_learnt
 from apps.shelf.adapters import lightener_value
 from apps.shelf.models import Lightener
 from apps.studio.auth import member_of
+from apps.studio.closed import closed_ahead
 from apps.studio.people import link_of
 from fervens_core.base import say
 from fervens_core.followup import LaneFact, Learnt, Pace, studio_numbers, swept, with_learnt
@@ -132,12 +133,16 @@ class EraseIn(In):
 
 
 class RequestForm(Schema):
-    """What the request form shows before it is filled in; `hexes`: natural hair at the levels 1 to 10."""
+    """What the request form shows before it is filled in.
+
+    `hexes`: natural hair at the levels 1 to 10. `closed`: days of the coming year on which the studio is shut.
+    """
 
     studio_name: str
     hexes: list[str]
     puzzle: str
     server_now: dt.datetime
+    closed: list[dt.date]
 
 
 class ClearedOut(Schema):
@@ -315,6 +320,7 @@ def read_request_form(request: HttpRequest, secret: str) -> RequestForm:
         hexes=natural_hexes([float(level) for level in range(1, 11)]),
         puzzle=requests.puzzle_for(link),
         server_now=timezone.now(),
+        closed=closed_ahead(link.studio),
     )
 
 

@@ -30,6 +30,7 @@ class Studio(models.Model):
     eyes_revision = models.PositiveIntegerField(default=0, db_default=0)
     card = models.JSONField(null=True, blank=True, help_text="What a reader said of its printed card.")
     to_order = models.JSONField(default=list, blank=True)
+    closed_on = models.JSONField(default=list, db_default=[], blank=True, help_text="Holidays and breaks.")
     currency = models.CharField(max_length=8, default="€")
     units = models.CharField(
         max_length=6,

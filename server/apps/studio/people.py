@@ -22,7 +22,8 @@ from apps.studio.actions import audit, changes_between, values_of
 from apps.studio.models import Membership, Role, Studio, StudioLink
 from apps.studio.policies import require_may
 from apps.studio.throttle import one_hash
-from fervens_core.base import ConflictError, LimitError, check_range, check_text, plain, say
+from fervens_core.base import ConflictError, Count, LimitError, check_range, check_text, plain, read, say
+from fervens_core.followup import CLOSED_MAX, ClosedDays
 
 MEMBERS_MAX = 100
 LINKS_MAX = 20
@@ -131,9 +132,16 @@ def change_member(member: Membership, member_id: int, values: dict[str, Any]) ->
     return row
 
 
+def checked_closed(values: list[Any], field: str = "closed_on") -> list[ClosedDays]:
+    """Holidays and breaks as they are kept, the first one first. Raises LimitError, also for too many."""
+    Count(0, CLOSED_MAX, "closed").check(field, values)
+    days = {read(ClosedDays, x, f"{field}[{i}]") for i, x in enumerate(values)}
+    return sorted(days, key=lambda x: (x.first, x.last, x.is_every_year))
+
+
 @transaction.atomic
 def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
-    """The studio's name, paces, growth, weakest developers, currency and units. Raises LimitError."""
+    """The studio's name, paces, growth, weakest developers, currency, units, closed days. Raises LimitError."""
     require_may(member, "change_the_studio")
     row = Studio.objects.select_for_update().get(pk=member.studio_id)
     before = values_of(row)
@@ -158,6 +166,8 @@ def change_studio(member: Membership, values: dict[str, Any]) -> Studio:
         row.idle_min = int(check_range("idle_min", values["idle_min"], *IDLE_MIN, "min"))
     if values.get("demands_second_factor") is not None:
         row.demands_second_factor = values["demands_second_factor"]
+    if values.get("closed_on") is not None:
+        row.closed_on = plain(checked_closed(values["closed_on"]))
     row.save()
     audit(member, "studio_changed", row.pk, changes_between(before, values_of(row)))
     return row

@@ -15,8 +15,10 @@ from apps.common.problems import ERRORS, Problem
 from apps.common.schemas import In
 from apps.studio import people
 from apps.studio.auth import member_of
+from apps.studio.closed import closed_of
 from apps.studio.models import Membership, Studio, StudioLink
 from fervens_core.base import read
+from fervens_core.followup import ClosedDays
 from fervens_core.planning import Paces, School
 
 router = Router(tags=["studio"])
@@ -77,6 +79,7 @@ class StudioOut(Schema):
     units: Units
     idle_min: int
     demands_second_factor: bool
+    closed_on: list[ClosedDays]
 
 
 class StudioIn(In):
@@ -94,6 +97,7 @@ class StudioIn(In):
     units: Units | None = None
     idle_min: Number | None = None
     demands_second_factor: bool | None = None
+    closed_on: list[ClosedDays] | None = None
 
 
 class LinkOut(Schema):
@@ -143,6 +147,7 @@ def _studio(row: Studio) -> StudioOut:
         units=cast(Units, row.units),
         idle_min=row.idle_min,
         demands_second_factor=row.demands_second_factor,
+        closed_on=list(closed_of(row)),
     )
 
 

@@ -3315,7 +3315,7 @@ export interface components {
             parts: components["schemas"]["StrandPart"][];
             /**
              * Start Level
-             * @description (level)
+             * @description level
              */
             start_level: number;
             history: components["schemas"]["History"];
@@ -3516,7 +3516,7 @@ export interface components {
             reading_undertones: string[];
             /**
              * Start Level
-             * @description (level)
+             * @description level
              */
             start_level: number;
             history: components["schemas"]["History"];
@@ -3564,7 +3564,7 @@ export interface components {
             load: components["schemas"]["Load"] | null;
             /**
              * Start Level
-             * @description (level)
+             * @description level
              */
             start_level: number;
             history: components["schemas"]["History"];
@@ -3596,7 +3596,7 @@ export interface components {
             minutes: number;
             /**
              * Level
-             * @description (level)
+             * @description level
              */
             level: number;
             mode: components["schemas"]["ReadingMode"];
@@ -3723,7 +3723,7 @@ export interface components {
             name: string;
             /**
              * Target Level
-             * @description (level)
+             * @description level
              */
             target_level: number;
             /**
@@ -3775,7 +3775,7 @@ export interface components {
             touches_the_scalp: boolean;
             /**
              * Start Level
-             * @description (level)
+             * @description level
              */
             start_level: number;
             history: components["schemas"]["History"];
@@ -3973,7 +3973,7 @@ export interface components {
         };
         /**
          * WeekOut
-         * @description Seven days from a Monday.
+         * @description Seven days from a Monday, and those of them on which the studio is shut.
          */
         WeekOut: {
             /**
@@ -3981,6 +3981,8 @@ export interface components {
              * Format: date
              */
             monday: string;
+            /** Closed */
+            closed: string[];
             /** Visits */
             visits: components["schemas"]["WeekVisit"][];
         };
@@ -4254,7 +4256,7 @@ export interface components {
             ended_at?: string | null;
             /**
              * Start Level
-             * @description (level)
+             * @description level
              */
             start_level: number;
             history?: components["schemas"]["History"];
@@ -4319,7 +4321,7 @@ export interface components {
             name: string;
             /**
              * Target Level
-             * @description (level)
+             * @description level
              */
             target_level: number;
             /**
@@ -4361,7 +4363,7 @@ export interface components {
             areas?: string[];
             /**
              * Start Level
-             * @description (level)
+             * @description level
              */
             start_level: number;
             history?: components["schemas"]["History"];
@@ -6478,7 +6480,7 @@ export interface components {
             zone_key: string;
             /**
              * Level
-             * @description (level)
+             * @description level
              */
             level: number;
             mode: components["schemas"]["ReadingMode"];
@@ -6673,7 +6675,7 @@ export interface components {
         ShadowSet: {
             /**
              * Level
-             * @description (level)
+             * @description level
              */
             level: number;
             /**
@@ -7243,7 +7245,7 @@ export interface components {
             tone: components["schemas"]["Tone"];
             /**
              * Level
-             * @description (level)
+             * @description level
              */
             level: number;
             /**
@@ -9342,6 +9344,8 @@ export interface components {
         /**
          * NextOut
          * @description The visit to propose after a filed service, the visits left to its wish, and what is booked already.
+         *
+         *     `closed`: days of the coming year on which the studio is shut.
          */
         NextOut: {
             proposal: components["schemas"]["NextVisit"];
@@ -9351,6 +9355,8 @@ export interface components {
             formulas: components["schemas"]["LastFormula"][];
             /** Booked */
             booked: components["schemas"]["VisitAt"][];
+            /** Closed */
+            closed: string[];
         };
         /**
          * NextVisit
@@ -9359,6 +9365,7 @@ export interface components {
          *     Args:
          *         on: the day. regrowth_mm: expected by then. remind_on: when the reminder goes out.
          *         reason: why then. reminder: its text. expected_min: chair time, min, None when it cannot be planned.
+         *         moved: why not on the day that was the first choice, or None.
          */
         NextVisit: {
             /**
@@ -9379,6 +9386,8 @@ export interface components {
             reminder: string;
             /** Expected Min */
             expected_min: number | null;
+            /** Moved */
+            moved?: string | null;
         };
         /**
          * VisitAt
@@ -9624,6 +9633,27 @@ export interface components {
             has_second_factor?: false | null;
         };
         /**
+         * ClosedDays
+         * @description A holiday, or some days or weeks on end, on which a studio is shut.
+         *
+         *     Args:
+         *         first, last: both shut, at most 366 days. is_every_year: on the same dates of each year.
+         */
+        ClosedDays: {
+            /**
+             * First
+             * Format: date
+             */
+            first: string;
+            /**
+             * Last
+             * Format: date
+             */
+            last: string;
+            /** Is Every Year */
+            is_every_year?: boolean;
+        };
+        /**
          * Paces
          * @description How fast a studio's hands are. [MODEL] where it has no numbers of its own.
          *
@@ -9722,6 +9752,8 @@ export interface components {
             idle_min: number;
             /** Demands Second Factor */
             demands_second_factor: boolean;
+            /** Closed On */
+            closed_on: components["schemas"]["ClosedDays"][];
         };
         /**
          * StudioIn
@@ -9750,6 +9782,8 @@ export interface components {
             idle_min?: number | null;
             /** Demands Second Factor */
             demands_second_factor?: boolean | null;
+            /** Closed On */
+            closed_on?: components["schemas"]["ClosedDays"][] | null;
         };
         /**
          * LinkOut
@@ -9972,7 +10006,9 @@ export interface components {
         };
         /**
          * RequestForm
-         * @description What the request form shows before it is filled in; `hexes`: natural hair at the levels 1 to 10.
+         * @description What the request form shows before it is filled in.
+         *
+         *     `hexes`: natural hair at the levels 1 to 10. `closed`: days of the coming year on which the studio is shut.
          */
         RequestForm: {
             /** Studio Name */
@@ -9986,6 +10022,8 @@ export interface components {
              * Format: date-time
              */
             server_now: string;
+            /** Closed */
+            closed: string[];
         };
         /**
          * RequestTaken

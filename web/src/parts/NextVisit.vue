@@ -6,6 +6,7 @@ import { afterwards, cancelVisit, startAgain } from '../api/afterwards'
 import type { Schemas } from '../api/client'
 import { clock as clockText, dayName, duration } from '../lib/time'
 import { useNotices } from '../stores/notices'
+import ShutDay from './ShutDay.vue'
 import TakeItsPlace from './TakeItsPlace.vue'
 import { lengthText } from '../lib/units'
 import { $t } from '../lib/i18n'
@@ -73,6 +74,7 @@ const open = (id: string) => void router.push({ name: 'consultation', params: { 
           }}</template
           >.
         </p>
+        <p v-if="proposal.moved">{{ proposal.moved }}.</p>
         <p v-if="query.data.value?.visits_left && query.data.value.visits_left > 1">
           <i18n-t keypath="nextVisit.aboutVisitsLeftToThe" scope="global"
             ><template #visits_left
@@ -107,6 +109,7 @@ const open = (id: string) => void router.push({ name: 'consultation', params: { 
             />
           </div>
           <button class="btn btn-act px-6" :disabled="isBusy">{{ $t('nextVisit.bookIt') }}</button>
+          <ShutDay :day="day" :closed="query.data.value?.closed ?? []" />
         </form>
         <ul v-if="query.data.value?.booked.length" class="mt-3 flex flex-col gap-1.5">
           <li v-for="b in query.data.value.booked" :key="b.service_id" class="flex flex-wrap gap-2">

@@ -14,6 +14,7 @@ const days = computed(() =>
     const iso = isoDay(at)
     return {
       iso,
+      isShut: props.week.closed.includes(iso),
       name: dayText(at, { weekday: 'short', day: 'numeric', month: 'short' }),
       visits: props.week.visits.filter((v) => isoDay(new Date(v.starts_at)) === iso),
     }
@@ -33,7 +34,9 @@ const tall = (v: Schemas['WeekVisit']) => `${Math.min(Math.max((v.booked_min ?? 
       >
         {{ d.name }}
       </button>
-      <p v-if="d.visits.length === 0" class="px-2 py-1 text-sm text-soft">{{ $t('weekGrid.free') }}</p>
+      <p v-if="d.isShut || d.visits.length === 0" class="px-2 py-1 text-sm text-soft">
+        {{ d.isShut ? $t('weekGrid.closed') : $t('weekGrid.free') }}
+      </p>
       <RouterLink
         v-for="v in d.visits"
         :key="v.id"

@@ -21,6 +21,7 @@ const visit = (id: string, starts_at: string, more: Partial<Schemas['WeekVisit']
 describe('a week', () => {
   const week = {
     monday: '2026-03-02',
+    closed: ['2026-03-05', '2026-03-08'],
     visits: [
       visit('a', '2026-03-02T10:00:00'),
       visit('b', '2026-03-08T09:30:00', { booked_min: 240, source: 'request' }),
@@ -32,6 +33,9 @@ describe('a week', () => {
   it('has seven days, each with its visits, and says which are free', () => {
     expect(days.map((d) => d.findAll('a').length)).toEqual([1, 0, 0, 0, 0, 0, 2])
     expect(days[1]!.text()).toContain('free')
+    expect(days[3]!.text()).toContain('closed')
+    expect(days[6]!.text()).toContain('closed') // somebody booked there all the same
+    expect(days[3]!.text()).not.toContain('free')
     expect(days[1]!.get('button').classes()).toContain('bg-act')
   })
   it('marks a request that has not been looked at, and what is filed', () => {

@@ -4,6 +4,7 @@ import { computed, reactive, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { afterwards, sendRequest } from '../api/afterwards'
 import { ApiError, type Schemas } from '../api/client'
+import ShutDay from '../parts/ShutDay.vue'
 import { solve } from '../lib/puzzle'
 import { clock as clockText, dayName } from '../lib/time'
 import { $t } from '../lib/i18n'
@@ -197,6 +198,7 @@ const send = async () => {
             type="date"
             required
           />
+          <ShutDay class="mt-1" :day="form.day" :closed="query.data.value.closed" />
         </div>
         <div>
           <label class="label" for="r-time">{{ $t('request.from') }}</label><input

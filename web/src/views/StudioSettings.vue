@@ -5,6 +5,7 @@ import { afterwards, changeStudio } from '../api/afterwards'
 import type { Schemas } from '../api/client'
 import { bowlStyles, delicateWays, orderWays, steps } from '../lib/words'
 import { useNotices } from '../stores/notices'
+import ClosedDays from '../parts/ClosedDays.vue'
 import { asKept, inUnit, measures } from '../lib/units'
 import { $t } from '../lib/i18n'
 
@@ -43,6 +44,7 @@ const form = reactive({
   units: 'metric' as Schemas['StudioOut']['units'],
   idle_min: 120,
   demands_second_factor: false,
+  closed_on: [] as Schemas['ClosedDays'][],
 })
 /** Shares are told in percent of a foil's time. */
 const hands = [
@@ -273,6 +275,7 @@ const save = async () => {
           </ul>
         </div>
       </section>
+      <ClosedDays v-model="form.closed_on" :is-locked="isLocked" />
       <button v-if="!isLocked" class="btn btn-act w-full">{{ $t('common.keep') }}</button>
     </fieldset>
   </form>

@@ -131,7 +131,7 @@ const proposal = {
 }
 
 describe('the next visit', () => {
-  beforeEach(() => (answers.next = { proposal, formulas: [], booked: [] }))
+  beforeEach(() => (answers.next = { proposal, formulas: [], booked: [], closed: [] }))
   it('is proposed with its reason, chair time and reminder', async () => {
     const wrapper = await show(NextVisit, { serviceId: 's', clientId: 'c' })
     expect(wrapper.text()).toContain('Sunday 29 March')
@@ -152,8 +152,17 @@ describe('the next visit', () => {
     })
     expect(said()[0]).toContain('Booked for')
   })
+  it('says why it is not on the usual day, and when a day that is chosen is closed', async () => {
+    const moved = { ...proposal, moved: 'The studio is closed on 5 April' }
+    answers.next = { proposal: moved, formulas: [], booked: [], closed: ['2026-04-05'] }
+    const wrapper = await show(NextVisit, { serviceId: 's', clientId: 'c' })
+    expect(wrapper.text()).toContain('The studio is closed on 5 April.')
+    expect(wrapper.find('[role=status]').exists()).toBe(false)
+    await wrapper.get('#next-day').setValue('2026-04-05')
+    expect(wrapper.get('[role=status]').text()).toBe('The studio is closed that day.')
+  })
   it('is taken back from the notice, or from the list', async () => {
-    answers.next = { proposal, formulas: [], booked: [{ service_id: 'b', starts_at: '2026-03-29T09:00:00Z' }] }
+    answers.next = { proposal, formulas: [], booked: [{ service_id: 'b', starts_at: '2026-03-29T09:00:00Z' }], closed: [] } // prettier-ignore
     vi.mocked(calls.cancelVisit).mockResolvedValue({ could_come: [] } as never)
     vi.mocked(calls.startAgain).mockResolvedValue({ service_id: 'n', starts_at: '2026-03-29T09:00:00Z' })
     const wrapper = await show(NextVisit, { serviceId: 's', clientId: 'c' })
@@ -439,7 +448,7 @@ describe('a request', () => {
     expect((await show(Request)).text()).toContain('does not work any more')
   })
   it('is sent once, keeps what was typed when refused, and tells the time it needs', async () => {
-    answers.requestForm = { studio_name: 'The hair room', hexes: Array(10).fill('#876543'), server_now: '' }
+    answers.requestForm = { studio_name: 'The hair room', hexes: Array(10).fill('#876543'), server_now: '', closed: [] } // prettier-ignore
     const wrapper = await show(Request)
     expect(wrapper.text()).toContain('The hair room')
     await wrapper.get('#r-name').setValue('Nia')

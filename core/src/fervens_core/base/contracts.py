@@ -103,7 +103,7 @@ Number = Annotated[float, Strict()]
 """A number; a text or a truth value is none."""
 Whole = Annotated[int, Strict()]
 Flag = Annotated[bool, Strict()]
-Level = Annotated[Number, Within(LEVEL_MIN, LEVEL_MAX, "(level)")]
+Level = Annotated[Number, Within(LEVEL_MIN, LEVEL_MAX, "level")]
 Volume = Annotated[Number, Within(VOLUME_MIN, VOLUME_MAX, "vol")]
 Share = Annotated[Number, Within(0.0, 1.0)]
 Key = Annotated[str, Text(60)]

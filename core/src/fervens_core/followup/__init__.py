@@ -1,5 +1,6 @@
 """Afterwards: the next visit, the head as it comes back, what a studio learns, what a client takes home."""
 
+from fervens_core.followup.closed import CLOSED_MAX, ClosedDays, closed_between, is_closed
 from fervens_core.followup.eyes import eye_pairs, learn_eyes
 from fervens_core.followup.filed import (
     READINGS_KEPT,
@@ -24,9 +25,11 @@ from fervens_core.followup.recall import LastFormula, WornLane, has_regrowth, he
 from fervens_core.followup.take_home import handout
 
 __all__ = [
+    "CLOSED_MAX",
     "READINGS_KEPT",
     "REMINDER_DAYS",
     "REST_DAYS",
+    "ClosedDays",
     "Filed",
     "FiledLane",
     "FiledReading",
@@ -38,12 +41,13 @@ __all__ = [
     "NextVisit",
     "Pace",
     "WornLane",
+    "closed_between",
     "eye_pairs",
     "grown_mm",
     "handout",
     "has_regrowth",
     "head_since",
-    "lane_label",
+    "is_closed",
     "last_formulas",
     "learn_eyes",
     "learnt_product",

@@ -4,9 +4,11 @@ from __future__ import annotations
 
 import datetime as dt
 import math
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from fervens_core.base import Message, check_range, say
+from fervens_core.followup.closed import ClosedDays, earlier_week, later_day, later_week
 from fervens_core.head import DAYS_PER_MONTH, GROWTH_MM_PER_MONTH, ROOT_MM
 
 REST_DAYS = 42
@@ -14,6 +16,8 @@ REST_DAYS = 42
 EARLY_DAYS, WEEK_DAYS = 2, 7
 """At least so long before the regrowth is too long for one root application, on the weekday of the visit before: then
 the studio is open and the client free (common practice, no source)."""
+SOONEST_DAYS = 14
+"""[MODEL] no visit is proposed sooner, but the one a strand test was for."""
 REMINDER_DAYS = (21, 14)
 """The reminder goes out three weeks before, two at the latest (common practice, no source)."""
 TAUGHT_DAYS = 7
@@ -29,6 +33,7 @@ class NextVisit:
     Args:
         on: the day. regrowth_mm: expected by then. remind_on: when the reminder goes out.
         reason: why then. reminder: its text. expected_min: chair time, min, None when it cannot be planned.
+        moved: why not on the day that was the first choice, or None.
     """
 
     on: dt.date
@@ -37,6 +42,7 @@ class NextVisit:
     reason: Message
     reminder: Message
     expected_min: float | None
+    moved: Message | None = None
 
 
 def days_to_regrowth(mm: float, mm_per_month: float = GROWTH_MM_PER_MONTH) -> int:
@@ -71,17 +77,19 @@ def propose_visit(
     is_strand_test: bool = False,
     mm_per_month: float = GROWTH_MM_PER_MONTH,
     expected_min: float | None = None,
+    closed: Sequence[ClosedDays] = (),
 ) -> NextVisit:
-    """The visit to propose after a service: whole weeks after it.
+    """The visit to propose after a service: whole weeks after it, on a day the studio is open.
 
     Args:
         is_short: some zone has further to go: it rests six weeks, unless the roots come first.
         has_roots: zones lightened up to the scalp: within 12 mm of regrowth they are one root application.
         is_toned: toner went on. is_strand_test: nothing but strands was lightened: the service itself comes next.
-        mm_per_month: how fast this head grows, 4 to 25.
+        mm_per_month: how fast this head grows, 4 to 25. closed: when the studio is shut: roots come a week sooner
+            then, a rest is a week longer.
     """
     weeks = (days_to_regrowth(ROOT_MM, mm_per_month) - EARLY_DAYS) // WEEK_DAYS
-    roots = max(weeks * WEEK_DAYS, 14)
+    roots = max(weeks * WEEK_DAYS, SOONEST_DAYS)
     if is_strand_test:
         days = TAUGHT_DAYS
         reason = say("next_visit-taught")
@@ -95,7 +103,14 @@ def propose_visit(
     else:
         days = REFRESH_DAYS
         reason = say("next_visit-tone")
-    on = filed_on + dt.timedelta(days=days)
+    usual = filed_on + dt.timedelta(days=days)
+    if is_strand_test:
+        on = later_day(closed, usual)
+    elif is_short:
+        on = later_week(closed, usual)
+    else:
+        on = earlier_week(closed, usual, filed_on + dt.timedelta(days=SOONEST_DAYS))
+    days = (on - filed_on).days
     ahead = REMINDER_DAYS[0] if days >= REMINDER_DAYS[0] + 7 else min(REMINDER_DAYS[1], days)
     return NextVisit(
         on=on,
@@ -104,4 +119,5 @@ def propose_visit(
         reason=reason,
         reminder=reminder_text(on, is_toned=is_toned),
         expected_min=expected_min,
+        moved=None if on == usual else say("next_visit-closed", day=usual),
     )

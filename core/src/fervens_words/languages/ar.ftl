@@ -492,6 +492,7 @@ probe-moved = قبل المجس: { $before  }، { WHOLE($minutes_before) } دق�
 
 ## Afterwards
 
+next_visit-closed = الاستوديو مغلق يوم { DAY($day) }
 next_visit-rests = يرتاح الشعر ستة أسابيع قبل تفتيحه أكثر
 next_visit-rests_long = يرتاح الشعر ستة أسابيع قبل تفتيحه أكثر؛ يتجاوز النمو { LENGTH($most) } حينها ويُعمل بمسارين
 next_visit-roots = قبيل أن يتجاوز النمو { LENGTH($most) }: وضعة جذر واحدة بلا شريط
@@ -577,21 +578,46 @@ limit-shortest = بحد أدنى { WHOLE($least) } حرفا
 limit-at_most_so_many = قائمة من { WHOLE($most) } كحد أقصى
 limit-at_least_so_many = قائمة من { WHOLE($least) } على الأقل
 limit-moment = لحظة مثل 2026-01-31T09:30:00Z
+limit-closed_last = ليس قبل اليوم الأول، و{ $most } يوما على الأكثر
 limit-date = يوما مثل 2026-01-31
 limit-text = من 1 إلى { WHOLE($most) } حرفا
-limit-range = رقما من { PLAIN($low) } إلى { PLAIN($high) }{ $unit ->
+limit-range = { $unit ->
+    [g] رقما من { WEIGHT_FIGURE($low) } إلى { WEIGHT_TENTHS($high) }
+    [mm] رقما من { LENGTH_FIGURE($low) } إلى { LENGTH($high) }
+   *[other] رقما من { PLAIN($low) } إلى { PLAIN($high) }{ $unit ->
         [level] {" "}(درجة)
+        [parts] {" "}أجزاء إلى واحد
         [vol] {" "}فول
         [min] {" "}دقيقة
-        [mm] {" "}مم
-        [g] {" "}غ
         [h] {" "}ساعة
-        [parts] {" "}أجزاء إلى واحد
+        [K] {" "}كلفن
+        [pairs] {" "}من أزواج الأيدي
+        [rows] {" "}من الصفوف
+        [sections] {" "}من المقاطع
+        [levels] {" "}من الدرجات
+        [degrees] {" "}درجة زاوية
+        [years] {" "}سنة
+        [days] {" "}يوما
         [none] {""}
        *[other] {" "}{ $unit }
     }
+}
 limit-count = من { WHOLE($least) } إلى { WHOLE($most) } { $noun ->
         [lab] أرقام: L*, a*, b*
+        [zones] من المناطق
+        [lanes] من المسارات
+        [parts] من الأجزاء
+        [readings] من القراءات
+        [visits] من المرات
+        [strands] من الخصل
+        [toners] من أنواع التونر
+        [lighteners] من المفتحات
+        [developers] من المؤكسدات
+        [events] من الأعمال
+        [eyes] من العيون
+        [kinds] من أنواع الشعر
+        [areas] من المساحات
+        [closed] من العطل
        *[other] { $noun }
     }
 limit-patches = كل رقع البطاقة؛ الناقص: { $missing  }
@@ -653,6 +679,7 @@ limit-none_on_shelf = لا شيء على الرف
 limit-as_kept = كما يحفظه هذا البرنامج
 limit-from_today_within_two_years = لحظة من اليوم فصاعدا خلال سنتين
 limit-after_last_within_two_years = لحظة مع منطقة زمنية بعد آخر زيارة خلال سنتين
+limit-open_day = يوما يكون فيه الاستوديو مفتوحا
 limit-within_a_year = لحظة قادمة خلال سنة
 limit-within_two_days = لحظة مع منطقة زمنية خلال آخر يومين
 limit-years_away = لحظة مع منطقة زمنية، على بعد { WHOLE($most) } سنوات كحد أقصى
@@ -853,11 +880,11 @@ field-minutes = الدقائق
 field-starts_at = اليوم والوقت
 field-birth_date = تاريخ الميلاد
 field-patch_test_placed_at = وُضع اختبار الحساسية
-field-growth_mm_per_month = النمو، مم في الشهر
-field-length_mm = طول الشعر، مم
-field-from_mm = من، مم
-field-to_mm = إلى، مم
-field-off_scalp_mm = البعد عن الفروة، مم
+field-growth_mm_per_month = النمو في الشهر
+field-length_mm = طول الشعر
+field-from_mm = من
+field-to_mm = إلى
+field-off_scalp_mm = البعد عن الفروة
 field-time_min = الوقت المتاح، دقيقة
 field-wish = الرغبة
 field-notes = الملاحظات
@@ -869,7 +896,7 @@ field-slot_min = الوقت المطلوب، دقيقة
 field-label_max_min = أطول وقت، دقيقة
 field-developer_parts = المؤكسد إلى جزء واحد
 field-max_volume = الأقوى، فول
-field-stock_g = على الرف، غ
+field-stock_g = على الرف
 field-old_password = كلمة المرور الحالية
 field-foil_count = المقاطع
 field-pace_min_per_foil = السرعة، دقيقة لكل مقطع
@@ -905,6 +932,8 @@ error-round_not_over = لم تنته هذه الجولة. أنهها أولا.
 error-only_in_practice = هذا لجولات التدريب فقط.
 error-unlike_hair = ما قيس (L* { WHOLE($l) }, a* { WHOLE($a) }, b* { WHOLE($b) }) لا يشبه أي درجة لهذا الشعر: امسح الخصلة وابسطها وقس من جديد، أو اقرأ بالعين.
 error-value_out_of_limit = { $field  }: يجب أن يكون { $limit  }، والمستلم { $value  }.
+got-g = { WEIGHT_TENTHS($value) }
+got-mm = { LENGTH($value) }
 error-field_out_of_limit = { FIELD($field) }: يجب أن يكون { $limit  }، والمستلم { $value  }.
 error-secret_out_of_limit = { FIELD($field) }: يجب أن يكون { $limit  }.
 error-volume_over_limit = { $lane  }: { PLAIN($most) } فول كحد أقصى ({ $limit  })، والمستلم { PLAIN($volume) }.

@@ -516,6 +516,7 @@ probe-moved = Vor der Probe: { $before  }, { WHOLE($minutes_before) } min. Jetzt
 
 ## Afterwards
 
+next_visit-closed = Am { DAY($day) } ist das Studio geschlossen
 next_visit-rests = Das Haar ruht sechs Wochen, bevor es weiter aufgehellt wird
 next_visit-rests_long = Das Haar ruht sechs Wochen, bevor es weiter aufgehellt wird; der Nachwuchs ist dann über { LENGTH($most) } und wird in zwei Bahnen gearbeitet
 next_visit-roots = Kurz bevor der Nachwuchs länger als { LENGTH($most) } ist: ein Ansatzauftrag, kein Band
@@ -601,17 +602,46 @@ limit-shortest = mindestens { WHOLE($least) } Zeichen
 limit-at_most_so_many = eine Liste von höchstens { WHOLE($most) }
 limit-at_least_so_many = eine Liste von mindestens { WHOLE($least) }
 limit-moment = ein Zeitpunkt, wie 2026-01-31T09:30:00Z
+limit-closed_last = nicht vor dem ersten Tag, zusammen höchstens { $most } Tage
 limit-date = ein Tag, wie 2026-01-31
 limit-text = 1 bis { WHOLE($most) } Zeichen
-limit-range = eine Zahl von { PLAIN($low) } bis { PLAIN($high) }{ $unit ->
+limit-range = { $unit ->
+    [g] eine Zahl von { WEIGHT_FIGURE($low) } bis { WEIGHT_TENTHS($high) }
+    [mm] eine Zahl von { LENGTH_FIGURE($low) } bis { LENGTH($high) }
+   *[other] eine Zahl von { PLAIN($low) } bis { PLAIN($high) }{ $unit ->
         [level] {" "}(Tonhöhe)
-        [vol] {" "}Vol
         [parts] {" "}Teile auf einen
+        [vol] {" "}Vol
+        [min] {" "}min
+        [h] {" "}h
+        [K] {" "}K
+        [pairs] {" "}Paar Händen
+        [rows] {" "}Reihen
+        [sections] {" "}Passées
+        [levels] {" "}Tonhöhen
+        [degrees] {" "}Grad
+        [years] {" "}Jahren
+        [days] {" "}Tagen
         [none] {""}
        *[other] {" "}{ $unit }
     }
+}
 limit-count = { WHOLE($least) } bis { WHOLE($most) } { $noun ->
         [lab] Zahlen: L*, a*, b*
+        [zones] Zonen
+        [lanes] Bahnen
+        [parts] Teile
+        [readings] Ablesungen
+        [visits] Gänge
+        [strands] Strähnen
+        [toners] Toner
+        [lighteners] Blondierungen
+        [developers] Entwickler
+        [events] Handlungen
+        [eyes] Augen
+        [kinds] Haararten
+        [areas] Flächen
+        [closed] Feiertage und Pausen
        *[other] { $noun }
     }
 limit-patches = jedes Feld der Karte; es fehlt: { $missing  }
@@ -673,6 +703,7 @@ limit-none_on_shelf = keine im Regal
 limit-as_kept = so, wie dieses Programm es aufhebt
 limit-from_today_within_two_years = ein Zeitpunkt ab heute, innerhalb von zwei Jahren
 limit-after_last_within_two_years = ein Zeitpunkt mit Zeitzone nach dem letzten Besuch, innerhalb von zwei Jahren
+limit-open_day = ein Tag, an dem das Studio offen ist
 limit-within_a_year = ein kommender Zeitpunkt, innerhalb eines Jahres
 limit-within_two_days = ein Zeitpunkt mit Zeitzone in den letzten zwei Tagen
 limit-years_away = ein Zeitpunkt mit Zeitzone, höchstens { WHOLE($most) } Jahre entfernt
@@ -873,11 +904,11 @@ field-minutes = Minuten
 field-starts_at = Tag und Zeit
 field-birth_date = Geburtstag
 field-patch_test_placed_at = Hauttest angelegt
-field-growth_mm_per_month = Wachstum, mm im Monat
-field-length_mm = Haarlänge, mm
-field-from_mm = ab, mm
-field-to_mm = bis, mm
-field-off_scalp_mm = Abstand zur Kopfhaut, mm
+field-growth_mm_per_month = Wachstum im Monat
+field-length_mm = Haarlänge
+field-from_mm = ab
+field-to_mm = bis
+field-off_scalp_mm = Abstand zur Kopfhaut
 field-time_min = verfügbare Zeit, min
 field-wish = Wunsch
 field-notes = Notizen
@@ -889,7 +920,7 @@ field-slot_min = gewünschte Zeit, min
 field-label_max_min = längste Zeit, min
 field-developer_parts = Entwickler auf einen Teil
 field-max_volume = stärkster, Vol
-field-stock_g = im Regal, g
+field-stock_g = im Regal
 field-old_password = jetziges Passwort
 field-foil_count = Passées
 field-pace_min_per_foil = Tempo, min je Passée
@@ -925,6 +956,8 @@ error-round_not_over = Diese Runde ist noch nicht vorbei. Erst beenden.
 error-only_in_practice = Das gibt es nur in Übungsrunden.
 error-unlike_hair = Das Gemessene (L* { WHOLE($l) }, a* { WHOLE($a) }, b* { WHOLE($b) }) sieht nach keiner Tonhöhe dieses Haars aus: Strähne abwischen, flach legen und neu messen, oder mit dem Auge ablesen.
 error-value_out_of_limit = { $field  }: muss { $limit  } sein, war { $value  }.
+got-g = { WEIGHT_TENTHS($value) }
+got-mm = { LENGTH($value) }
 error-field_out_of_limit = { FIELD($field) }: muss { $limit  } sein, war { $value  }.
 error-secret_out_of_limit = { FIELD($field) }: muss { $limit  } sein.
 error-volume_over_limit = { $lane  }: höchstens { PLAIN($most) } Vol ({ $limit  }), war { PLAIN($volume) }.

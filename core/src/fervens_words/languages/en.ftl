@@ -559,6 +559,7 @@ probe-moved = Before the probe: { $before }, { WHOLE($minutes_before) } min. Now
 
 ## Afterwards
 
+next_visit-closed = The studio is closed on { DAY($day) }
 next_visit-rests = The hair rests six weeks before it is lightened further
 next_visit-rests_long = The hair rests six weeks before it is lightened further; the regrowth is past { LENGTH($most) } by then and is done as two lanes
 next_visit-roots = Just before the regrowth is longer than { LENGTH($most) }: one root application, no band
@@ -648,16 +649,46 @@ limit-shortest = at least { WHOLE($least) } characters
 limit-at_most_so_many = a list of at most { WHOLE($most) }
 limit-at_least_so_many = a list of at least { WHOLE($least) }
 limit-moment = a moment, as 2026-01-31T09:30:00Z
+limit-closed_last = not before the first day, at most { $most } days in all
 limit-date = a day, as 2026-01-31
 limit-text = 1 to { WHOLE($most) } characters
-limit-range = a number from { PLAIN($low) } to { PLAIN($high) }{ $unit ->
+limit-range = { $unit ->
+    [g] a number from { WEIGHT_FIGURE($low) } to { WEIGHT_TENTHS($high) }
+    [mm] a number from { LENGTH_FIGURE($low) } to { LENGTH($high) }
+   *[other] a number from { PLAIN($low) } to { PLAIN($high) }{ $unit ->
         [level] {" "}(level)
         [parts] {" "}parts to one
+        [vol] {" "}vol
+        [min] {" "}min
+        [h] {" "}h
+        [K] {" "}K
+        [pairs] {" "}pairs of hands
+        [rows] {" "}rows
+        [sections] {" "}sections
+        [levels] {" "}levels
+        [degrees] {" "}degrees
+        [years] {" "}years
+        [days] {" "}days
         [none] {""}
        *[other] {" "}{ $unit }
     }
+}
 limit-count = { WHOLE($least) } to { WHOLE($most) } { $noun ->
         [lab] numbers: L*, a*, b*
+        [zones] zones
+        [lanes] lanes
+        [parts] parts
+        [readings] readings
+        [visits] visits
+        [strands] strands
+        [toners] toners
+        [lighteners] lighteners
+        [developers] developers
+        [events] acts
+        [eyes] eyes
+        [kinds] kinds of hair
+        [areas] areas
+        [closed] holidays and breaks
        *[other] { $noun }
     }
 limit-patches = every patch of the card; missing: { $missing }
@@ -719,6 +750,7 @@ limit-none_on_shelf = none on the shelf
 limit-as_kept = as this program keeps it
 limit-from_today_within_two_years = a moment from today on, within two years
 limit-after_last_within_two_years = a moment with time zone after the last service, within two years
+limit-open_day = a day the studio is open
 limit-within_a_year = a moment to come, within a year
 limit-within_two_days = a moment with time zone within the last two days
 limit-years_away = a moment with time zone, at most { WHOLE($most) } years away
@@ -920,11 +952,11 @@ field-minutes = minutes
 field-starts_at = day and time
 field-birth_date = day of birth
 field-patch_test_placed_at = patch test placed
-field-growth_mm_per_month = growth, mm a month
-field-length_mm = hair length, mm
-field-from_mm = from, mm
-field-to_mm = to, mm
-field-off_scalp_mm = off the scalp, mm
+field-growth_mm_per_month = growth a month
+field-length_mm = hair length
+field-from_mm = from
+field-to_mm = to
+field-off_scalp_mm = off the scalp
 field-time_min = time there is, min
 field-wish = wish
 field-notes = notes
@@ -936,7 +968,7 @@ field-slot_min = time wanted, min
 field-label_max_min = longest time, min
 field-developer_parts = developer to one part
 field-max_volume = strongest, vol
-field-stock_g = on the shelf, g
+field-stock_g = on the shelf
 field-old_password = password you have now
 field-foil_count = sections
 field-pace_min_per_foil = pace, min a section
@@ -972,6 +1004,8 @@ error-round_not_over = This round is not over yet. End it first.
 error-only_in_practice = That is for practice rounds only.
 error-unlike_hair = What was measured (L* { WHOLE($l) }, a* { WHOLE($a) }, b* { WHOLE($b) }) looks like no level of this hair: wipe the strand, lay it flat and measure again, or read it by eye.
 error-value_out_of_limit = { $field }: must be { $limit }, got { $value }.
+got-g = { WEIGHT_TENTHS($value) }
+got-mm = { LENGTH($value) }
 error-field_out_of_limit = { FIELD($field) }: must be { $limit }, got { $value }.
 error-secret_out_of_limit = { FIELD($field) }: must be { $limit }.
 error-volume_over_limit = { $lane }: at most { PLAIN($most) } vol ({ $limit }), got { PLAIN($volume) }.

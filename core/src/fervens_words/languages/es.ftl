@@ -516,6 +516,7 @@ probe-moved = Antes de la sonda: { $before  }, { WHOLE($minutes_before) } min. A
 
 ## Afterwards
 
+next_visit-closed = El estudio está cerrado el { DAY($day) }
 next_visit-rests = El pelo descansa seis semanas antes de aclararse más
 next_visit-rests_long = El pelo descansa seis semanas antes de aclararse más; el crecimiento pasará de { LENGTH($most) } y se hace en dos carriles
 next_visit-roots = Justo antes de que el crecimiento pase de { LENGTH($most) }: una aplicación de raíz, sin banda
@@ -601,16 +602,46 @@ limit-shortest = al menos { WHOLE($least) } caracteres
 limit-at_most_so_many = una lista de { WHOLE($most) } como mucho
 limit-at_least_so_many = una lista de al menos { WHOLE($least) }
 limit-moment = un momento, como 2026-01-31T09:30:00Z
+limit-closed_last = no antes del primer día, como mucho { $most } días en total
 limit-date = un día, como 2026-01-31
 limit-text = de 1 a { WHOLE($most) } caracteres
-limit-range = un número de { PLAIN($low) } a { PLAIN($high) }{ $unit ->
+limit-range = { $unit ->
+    [g] un número de { WEIGHT_FIGURE($low) } a { WEIGHT_TENTHS($high) }
+    [mm] un número de { LENGTH_FIGURE($low) } a { LENGTH($high) }
+   *[other] un número de { PLAIN($low) } a { PLAIN($high) }{ $unit ->
         [level] {" "}(altura)
         [parts] {" "}partes por una
+        [vol] {" "}vol
+        [min] {" "}min
+        [h] {" "}h
+        [K] {" "}K
+        [pairs] {" "}pares de manos
+        [rows] {" "}filas
+        [sections] {" "}secciones
+        [levels] {" "}alturas
+        [degrees] {" "}grados
+        [years] {" "}años
+        [days] {" "}días
         [none] {""}
        *[other] {" "}{ $unit }
     }
+}
 limit-count = de { WHOLE($least) } a { WHOLE($most) } { $noun ->
         [lab] números: L*, a*, b*
+        [zones] zonas
+        [lanes] carriles
+        [parts] partes
+        [readings] lecturas
+        [visits] pases
+        [strands] mechones
+        [toners] matizadores
+        [lighteners] decolorantes
+        [developers] oxidantes
+        [events] actos
+        [eyes] ojos
+        [kinds] tipos de pelo
+        [areas] superficies
+        [closed] festivos y descansos
        *[other] { $noun }
     }
 limit-patches = cada parche de la tarjeta; falta: { $missing  }
@@ -672,6 +703,7 @@ limit-none_on_shelf = ninguno en el estante
 limit-as_kept = como lo guarda este programa
 limit-from_today_within_two_years = un momento desde hoy, dentro de dos años
 limit-after_last_within_two_years = un momento con zona horaria tras la última visita, dentro de dos años
+limit-open_day = un día en que el estudio está abierto
 limit-within_a_year = un momento futuro, dentro de un año
 limit-within_two_days = un momento con zona horaria en los dos últimos días
 limit-years_away = un momento con zona horaria, a { WHOLE($most) } años como mucho
@@ -872,11 +904,11 @@ field-minutes = minutos
 field-starts_at = día y hora
 field-birth_date = fecha de nacimiento
 field-patch_test_placed_at = prueba de alergia puesta
-field-growth_mm_per_month = crecimiento, mm al mes
-field-length_mm = largo del pelo, mm
-field-from_mm = desde, mm
-field-to_mm = hasta, mm
-field-off_scalp_mm = distancia al cuero cabelludo, mm
+field-growth_mm_per_month = crecimiento al mes
+field-length_mm = largo del pelo
+field-from_mm = desde
+field-to_mm = hasta
+field-off_scalp_mm = distancia al cuero cabelludo
 field-time_min = tiempo que hay, min
 field-wish = deseo
 field-notes = notas
@@ -888,7 +920,7 @@ field-slot_min = tiempo pedido, min
 field-label_max_min = tiempo máximo, min
 field-developer_parts = oxidante por una parte
 field-max_volume = más fuerte, vol
-field-stock_g = en el estante, g
+field-stock_g = en el estante
 field-old_password = contraseña actual
 field-foil_count = secciones
 field-pace_min_per_foil = ritmo, min por sección
@@ -924,6 +956,8 @@ error-round_not_over = Esta ronda no ha acabado. Termínela antes.
 error-only_in_practice = Solo para rondas de práctica.
 error-unlike_hair = Lo medido (L* { WHOLE($l) }, a* { WHOLE($a) }, b* { WHOLE($b) }) no parece ninguna altura de este pelo: limpie el mechón, en plano, y mida otra vez, o lea a ojo.
 error-value_out_of_limit = { $field  }: debe ser { $limit  }, recibido { $value  }.
+got-g = { WEIGHT_TENTHS($value) }
+got-mm = { LENGTH($value) }
 error-field_out_of_limit = { FIELD($field) }: debe ser { $limit  }, recibido { $value  }.
 error-secret_out_of_limit = { FIELD($field) }: debe ser { $limit  }.
 error-volume_over_limit = { $lane  }: como mucho { PLAIN($most) } vol ({ $limit  }), recibido { PLAIN($volume) }.

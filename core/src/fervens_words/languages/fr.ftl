@@ -516,6 +516,7 @@ probe-moved = Avant la sonde : { $before  }, { WHOLE($minutes_before) } min. Mai
 
 ## Afterwards
 
+next_visit-closed = Le studio est fermé le { DAY($day) }
 next_visit-rests = Le cheveu repose six semaines avant d'être éclairci davantage
 next_visit-rests_long = Le cheveu repose six semaines avant d'être éclairci davantage ; la repousse dépassera { LENGTH($most) } et se fait en deux lignes
 next_visit-roots = Juste avant que la repousse dépasse { LENGTH($most) } : une application de racine, pas de bande
@@ -601,16 +602,46 @@ limit-shortest = au moins { WHOLE($least) } caractères
 limit-at_most_so_many = une liste d'au plus { WHOLE($most) }
 limit-at_least_so_many = une liste d'au moins { WHOLE($least) }
 limit-moment = un instant, comme 2026-01-31T09:30:00Z
+limit-closed_last = pas avant le premier jour, { $most } jours au plus en tout
 limit-date = un jour, comme 2026-01-31
 limit-text = 1 à { WHOLE($most) } caractères
-limit-range = un nombre de { PLAIN($low) } à { PLAIN($high) }{ $unit ->
+limit-range = { $unit ->
+    [g] un nombre de { WEIGHT_FIGURE($low) } à { WEIGHT_TENTHS($high) }
+    [mm] un nombre de { LENGTH_FIGURE($low) } à { LENGTH($high) }
+   *[other] un nombre de { PLAIN($low) } à { PLAIN($high) }{ $unit ->
         [level] {" "}(hauteur)
         [parts] {" "}parts pour une
+        [vol] {" "}vol
+        [min] {" "}min
+        [h] {" "}h
+        [K] {" "}K
+        [pairs] {" "}paires de mains
+        [rows] {" "}rangées
+        [sections] {" "}sections
+        [levels] {" "}hauteurs
+        [degrees] {" "}degrés
+        [years] {" "}ans
+        [days] {" "}jours
         [none] {""}
        *[other] {" "}{ $unit }
     }
+}
 limit-count = { WHOLE($least) } à { WHOLE($most) } { $noun ->
         [lab] nombres : L*, a*, b*
+        [zones] zones
+        [lanes] lignes
+        [parts] parties
+        [readings] lectures
+        [visits] passages
+        [strands] mèches
+        [toners] toners
+        [lighteners] décolorants
+        [developers] oxydants
+        [events] actes
+        [eyes] yeux
+        [kinds] types de cheveux
+        [areas] surfaces
+        [closed] jours fériés et congés
        *[other] { $noun }
     }
 limit-patches = chaque plage de la carte ; manque : { $missing  }
@@ -672,6 +703,7 @@ limit-none_on_shelf = aucun sur l'étagère
 limit-as_kept = tel que ce programme le garde
 limit-from_today_within_two_years = un instant à partir d'aujourd'hui, dans les deux ans
 limit-after_last_within_two_years = un instant avec fuseau après la dernière visite, dans les deux ans
+limit-open_day = un jour où le studio est ouvert
 limit-within_a_year = un instant à venir, dans l'année
 limit-within_two_days = un instant avec fuseau dans les deux derniers jours
 limit-years_away = un instant avec fuseau, à { WHOLE($most) } ans au plus
@@ -872,11 +904,11 @@ field-minutes = minutes
 field-starts_at = jour et heure
 field-birth_date = date de naissance
 field-patch_test_placed_at = test cutané posé
-field-growth_mm_per_month = pousse, mm par mois
-field-length_mm = longueur, mm
-field-from_mm = de, mm
-field-to_mm = à, mm
-field-off_scalp_mm = distance du cuir chevelu, mm
+field-growth_mm_per_month = pousse par mois
+field-length_mm = longueur
+field-from_mm = de
+field-to_mm = à
+field-off_scalp_mm = distance du cuir chevelu
 field-time_min = temps disponible, min
 field-wish = souhait
 field-notes = notes
@@ -888,7 +920,7 @@ field-slot_min = temps souhaité, min
 field-label_max_min = temps maximal, min
 field-developer_parts = oxydant pour une part
 field-max_volume = maximum, vol
-field-stock_g = sur l'étagère, g
+field-stock_g = sur l'étagère
 field-old_password = mot de passe actuel
 field-foil_count = sections
 field-pace_min_per_foil = rythme, min par section
@@ -924,6 +956,8 @@ error-round_not_over = Ce tour n'est pas fini. Terminez-le d'abord.
 error-only_in_practice = Réservé aux tours d'entraînement.
 error-unlike_hair = La mesure (L* { WHOLE($l) }, a* { WHOLE($a) }, b* { WHOLE($b) }) ne ressemble à aucune hauteur de ce cheveu : essuyez la mèche, à plat, et remesurez, ou lisez à l'œil.
 error-value_out_of_limit = { $field  } : doit être { $limit  }, reçu { $value  }.
+got-g = { WEIGHT_TENTHS($value) }
+got-mm = { LENGTH($value) }
 error-field_out_of_limit = { FIELD($field) } : doit être { $limit  }, reçu { $value  }.
 error-secret_out_of_limit = { FIELD($field) } : doit être { $limit  }.
 error-volume_over_limit = { $lane  } : au plus { PLAIN($most) } vol ({ $limit  }), reçu { PLAIN($volume) }.

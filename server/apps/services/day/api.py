@@ -16,6 +16,8 @@ from apps.services.day import queries as day_queries
 from apps.services.day.schemas import DayOut, DemoOut, FoundClient, FoundOut, FoundService, WeekOut, WeekVisit
 from apps.services.models import Service
 from apps.studio.auth import member_of
+from apps.studio.closed import closed_of
+from fervens_core.followup import closed_between
 
 router = Router(tags=["day"])
 
@@ -59,9 +61,11 @@ def search(request: HttpRequest, text: str = "") -> FoundOut:
 @router.get("/week", response={200: WeekOut, ERRORS: Problem})
 def read_week(request: HttpRequest, day: dt.date | None = None) -> WeekOut:
     """The visits of the week a day is in; this week if none is given."""
-    monday, rows = day_finding.week_of(member_of(request), day or timezone.localdate())
+    member = member_of(request)
+    monday, rows = day_finding.week_of(member, day or timezone.localdate())
     return WeekOut(
         monday=monday,
+        closed=list(closed_between(closed_of(member.studio), monday, monday + dt.timedelta(days=6))),
         visits=[
             WeekVisit(**_found(s), booked_min=s.facts.get("booked_min"), source=s.source)  # type: ignore[arg-type]
             for s in rows

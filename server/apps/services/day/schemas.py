@@ -98,9 +98,10 @@ class WeekVisit(FoundService):
 
 
 class WeekOut(Schema):
-    """Seven days from a Monday."""
+    """Seven days from a Monday, and those of them on which the studio is shut."""
 
     monday: dt.date
+    closed: list[dt.date]
     visits: list[WeekVisit]
 
 

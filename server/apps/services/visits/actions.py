@@ -24,6 +24,7 @@ from apps.services.visits.free import Free, left_by
 from apps.shelf.adapters import lightener_value
 from apps.shelf.queries import developers, lighteners
 from apps.studio.actions import audit
+from apps.studio.closed import closed_of
 from apps.studio.models import Membership
 from apps.studio.policies import require_may
 from fervens_core.base import ON_TARGET_LEVELS, ConflictError, CoreError, LimitError, check_range, say
@@ -179,6 +180,7 @@ def propose_next(row: Service) -> NextVisit:
         is_toned=bool(summary.toners),
         is_strand_test=is_strand_test,
         mm_per_month=growth(row.client),
+        closed=closed_of(row.client.studio),
     )
     if row.client.is_hair_piece:
         found = replace(found, regrowth_mm=0.0)  # nothing grows

@@ -16,6 +16,7 @@ from apps.services.visits import actions as visits
 from apps.services.visits.history import history_of
 from apps.services.visits.schemas import AgainIn, HistoryOut, MoveIn, NextOut, ReminderIn, VisitAt
 from apps.studio.auth import member_of
+from apps.studio.closed import closed_ahead
 
 router = Router(tags=["coming back"])
 
@@ -31,6 +32,7 @@ def read_next(request: HttpRequest, service_id: UUID) -> NextOut:
         visits_left=visits.visits_left(row),
         formulas=list(visits.formulas_of(row)),
         booked=[VisitAt(service_id=s.pk, starts_at=s.starts_at) for s in ahead],
+        closed=closed_ahead(member.studio),
     )
 
 

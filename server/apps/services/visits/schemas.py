@@ -60,12 +60,16 @@ class ReminderIn(In):
 
 
 class NextOut(Schema):
-    """The visit to propose after a filed service, the visits left to its wish, and what is booked already."""
+    """The visit to propose after a filed service, the visits left to its wish, and what is booked already.
+
+    `closed`: days of the coming year on which the studio is shut.
+    """
 
     proposal: NextVisit
     visits_left: int | None
     formulas: list[LastFormula]
     booked: list[VisitAt]
+    closed: list[dt.date]
 
 
 class LaneThen(Schema):
