@@ -158,6 +158,49 @@ def test_a_request_lands_in_the_week_as_a_draft(signed_in, address, browser, bro
     phone.context.close()
 
 
+def test_a_closed_day_is_named_once_and_told_wherever_a_visit_is_put(signed_in, address):
+    page = signed_in
+    sid = Service.objects.get(client__name="Noor Castell", step="record").pk
+    usual = dt.date.fromisoformat(page.request.get(f"{address}/api/services/{sid}/next").json()["proposal"]["on"])
+    page.goto(f"{address}/studio")
+    settings = page.get_by_role("form", name="Settings")
+    settings.get_by_role("button", name="Add closed days").click()
+    expect(settings.get_by_label("From")).to_be_focused()
+    settings.get_by_label("From").fill(str(usual))
+    settings.get_by_label("From").blur()
+    expect(settings.get_by_label("To", exact=True)).to_have_value(str(usual))  # a single day is named once
+    assert violations(page) == []
+    settings.get_by_role("button", name="Keep").click()
+    expect(page.get_by_text("Kept.")).to_be_visible()
+    page.get_by_role("button", name="Make a request form").click()
+    link = page.get_by_text(re.compile("^http")).inner_text()
+
+    page.goto(f"{address}/services/{sid}/record")
+    visit = page.get_by_role("region", name="Next visit")
+    expect(visit).to_contain_text("The studio is closed on")
+    expect(visit.get_by_role("status")).to_have_count(0)
+    visit.get_by_label("Day").fill(str(usual))
+    expect(visit.get_by_role("status")).to_have_text("The studio is closed that day.")
+
+    page.goto(address)
+    page.get_by_role("button", name="Week", exact=True).click()
+    here = timezone.localdate()
+    for _ in range(
+        ((usual - dt.timedelta(days=usual.weekday())) - (here - dt.timedelta(days=here.weekday()))).days // 7
+    ):
+        page.get_by_role("button", name="Week after").click()
+    expect(page.get_by_role("region", name=f"{usual:%a} {usual.day} {usual:%b}")).to_contain_text("closed")
+
+    page.goto(link)
+    page.get_by_label("Your name").fill("Nia Vale")
+    page.get_by_label("What you wish for").fill("Pale beige for the gondolier")
+    page.get_by_label("Day", exact=True).fill(str(usual))
+    expect(page.get_by_role("status")).to_have_text("The studio is closed that day.")
+    page.get_by_role("button", name="Send it").click()
+    expect(page.get_by_role("alert")).to_contain_text("must be a day the studio is open")
+    assert not Client.objects.filter(name="Nia Vale").exists()
+
+
 def test_the_shelf_counts_and_the_studio_learns(signed_in):
     page = signed_in
     places = page.get_by_role("navigation", name="The studio")

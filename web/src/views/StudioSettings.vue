@@ -81,18 +81,24 @@ const weakest = [
   { field: 'weakest_worn' as const, name: $t('studioSettings.lightFineOrPorous') },
   { field: 'weakest_old_dye' as const, name: $t('studioSettings.oldDye') },
 ]
+const asShown = (s: Schemas['StudioOut']) => ({
+  ...s,
+  growth_mm_per_month: inUnit(s.growth_mm_per_month, 'mm'),
+  hands: { ...s.hands },
+  school: { ...s.school },
+})
+/** What was changed elsewhere meanwhile comes in; what is being written here stays. */
 watch(
   query.data,
-  (s) =>
-    s &&
-    Object.assign(form, s, {
-      growth_mm_per_month: inUnit(s.growth_mm_per_month, 'mm'),
-      hands: { ...s.hands },
-      school: { ...s.school },
-    }),
-  {
-    immediate: true,
+  (s, before) => {
+    if (!s) return
+    const [now, old] = [asShown(s), before ? asShown(before) : null]
+    const changed = Object.entries(now).filter(
+      ([field, value]) => JSON.stringify(value) !== JSON.stringify(old?.[field as keyof typeof now]),
+    )
+    Object.assign(form, Object.fromEntries(changed))
   },
+  { immediate: true },
 )
 const save = async () => {
   try {
@@ -117,7 +123,7 @@ const save = async () => {
   <form class="panel" aria-labelledby="settings" @submit.prevent="save">
     <h2 id="settings" class="mb-1 text-xl">{{ $t('studioSettings.settings') }}</h2>
     <p v-if="isLocked" class="mb-3 text-soft">{{ $t('studioSettings.onlyAnOwnerChangesThese') }}</p>
-    <fieldset :class="{ 'read-only': isLocked }" :disabled="isLocked">
+    <fieldset :class="{ 'read-only': isLocked }" :disabled="isLocked || !query.data.value">
       <section class="grid grid-cols-2 gap-3 pb-5">
         <div class="col-span-2">
           <label class="label" for="s-name">{{ $t('common.name') }}</label><input
