@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 import datetime as dt
+import json
+import re
 from pathlib import Path
 
 import pytest
@@ -154,6 +156,36 @@ def test_every_word_of_the_glossary_is_in_use():
     for at, language in enumerate(("en", "de", "fr", "es", "ar")):
         said = (catalogue(language) + (ROOT / f"web/src/languages/{language}.json").read_text()).lower()
         assert [r[at].strip() for r in rows if r[at].strip().lower() not in said] == [], language
+
+
+MADE_BY_PAGES = frozenset(
+    "revision seen levels finish_min starts_min rinses_min lab level_std number speed seed hue_deg before_min "
+    "deposit_share known known_std rest_amount join_change_min".split()
+)
+"""Numbers that no hand types: a page, a reader or a tap sends them."""
+
+
+def test_every_number_a_hand_types_has_a_name_in_every_language():
+    """A refusal names its field: without a word of its own the field's key would be told, in English."""
+    schemas = json.loads((ROOT / "docs/format/openapi.json").read_text())
+    known, asked, found = schemas["components"]["schemas"], [], set()
+    for path in schemas["paths"].values():
+        for operation in path.values():
+            asked += re.findall(r"schemas/(\w+)", json.dumps(operation.get("requestBody", {})))
+    seen = set()
+    while asked:
+        name = asked.pop()
+        if name in seen:
+            continue
+        seen.add(name)
+        asked += re.findall(r"schemas/(\w+)", json.dumps(known[name]))
+        for field, kind in known[name].get("properties", {}).items():
+            if re.search(r'"type": "(number|integer)"', json.dumps(kind)):
+                found.add(field)
+    assert {"start_level", "closed_on"} & found == {"start_level"}
+    for language in languages():
+        told = set(re.findall(r"^field-(\w+) =", catalogue(language), re.MULTILINE))
+        assert found - told - MADE_BY_PAGES == set(), language
 
 
 def test_a_studio_reads_ounces_and_inches_where_it_says_so(owner):
