@@ -159,8 +159,7 @@ def test_every_word_of_the_glossary_is_in_use():
 
 
 MADE_BY_PAGES = frozenset(
-    "revision seen levels finish_min starts_min rinses_min lab level_std number speed seed hue_deg before_min "
-    "deposit_share known known_std rest_amount join_change_min".split()
+    ["revision", "seen", "levels", "finish_min", "starts_min", "rinses_min", "lab", "level_std", "number", "speed", "seed", "hue_deg", "before_min", "deposit_share", "known", "known_std", "rest_amount", "join_change_min"]
 )
 """Numbers that no hand types: a page, a reader or a tap sends them."""
 
