@@ -158,9 +158,10 @@ def test_every_word_of_the_glossary_is_in_use():
         assert [r[at].strip() for r in rows if r[at].strip().lower() not in said] == [], language
 
 
-MADE_BY_PAGES = frozenset(
-    ["revision", "seen", "levels", "finish_min", "starts_min", "rinses_min", "lab", "level_std", "number", "speed", "seed", "hue_deg", "before_min", "deposit_share", "known", "known_std", "rest_amount", "join_change_min"]
-)
+MADE_BY_PAGES = {
+    "revision", "seen", "levels", "finish_min", "starts_min", "rinses_min", "lab", "level_std", "number", "speed",
+    "seed", "hue_deg", "before_min", "deposit_share", "known", "known_std", "rest_amount", "join_change_min",
+}  # fmt: skip
 """Numbers that no hand types: a page, a reader or a tap sends them."""
 
 
