@@ -123,8 +123,8 @@ def clear_requests(member: Membership, service_id: UUID) -> int:
     return len(rows)
 
 
-def _language_of(link: StudioLink) -> str:
-    """The language of the studio: of whom it belongs to."""
+def language_of(link: StudioLink) -> str:
+    """The language of a link's studio: of whom it belongs to."""
     owner = link.studio.members.filter(role=Role.OWNER).order_by("pk").first()
     return (owner and owner.language) or DEFAULT
 
@@ -163,7 +163,7 @@ def take_request(
     use = _noted(link, sender, check_answer(puzzle, answer), now)
     if len(photos) > PHOTOS_MAX:
         raise LimitError("photos", say("limit-at_most_so_many", most=PHOTOS_MAX), len(photos))
-    asked, own = language(), _language_of(link)
+    asked, own = language(), language_of(link)
     with speaking(own):  # what is kept is for the studio to read
         zones = _zones(check_level("now_level", now_level), check_level("wished_level", wished_level), history)
         reach = _text("contact", contact, 120)

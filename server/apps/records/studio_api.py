@@ -19,7 +19,7 @@ from apps.clients import queries as client_queries
 from apps.clients.api import ClientOut
 from apps.common.problems import ERRORS, Problem
 from apps.common.schemas import In
-from apps.common.words import Words
+from apps.common.words import Words, speaking
 from apps.records import archive, archive_in, calendar, erasure, learning, requests, tables
 from apps.records.api import as_file
 from apps.services.consultation.present import natural_hexes
@@ -306,9 +306,11 @@ def erase(request: HttpRequest, client_id: UUID, payload: EraseIn) -> ClientOut:
 
 @router.get("/feed/{secret}.ics", auth=None, response={200: None, ERRORS: Problem})
 def read_feed(request: HttpRequest, secret: str) -> HttpResponse:
-    """The diary's feed, by its secret link."""
+    """The diary's feed, by its secret link, in the studio's language: a diary asks for none."""
     link = link_of(secret, "feed")
-    return as_file(calendar.feed(link.studio, timezone.now()), "text/calendar; charset=utf-8", "visits.ics")
+    with speaking(requests.language_of(link)):
+        body = calendar.feed(link.studio, timezone.now())
+    return as_file(body, "text/calendar; charset=utf-8", "visits.ics")
 
 
 @router.get("/request/{secret}", auth=None, response={200: RequestForm, ERRORS: Problem})

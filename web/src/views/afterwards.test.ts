@@ -418,7 +418,7 @@ describe('the studio', () => {
 })
 
 describe('a client', () => {
-  const card = { id: 'c', name: 'Odile', birth_date: null, notes: '', reacts_to_oxidative: null, patch_test_placed_at: null, patch_test_result: 'not_done', growth_mm_per_month: null, erased_at: null, visits: [] } // prettier-ignore
+  const card = { id: 'c', name: 'Odile', birth_date: null, notes: '', reacts_to_oxidative: null, patch_test_placed_at: null, patch_test_result: 'not_done', growth_mm_per_month: null, is_hair_piece: false, language: '', erased_at: null, visits: [] } // prettier-ignore
   it('keeps an own growth as a number, and none as none', async () => {
     const wrapper = await show(ClientFacts, { card, usualGrowth: 12 })
     expect(wrapper.get('#c-growth').attributes('placeholder')).toBe('12')
