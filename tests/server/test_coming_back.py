@@ -14,8 +14,8 @@ from icalendar import Calendar
 from apps.clients.models import Client
 from apps.records import requests
 from apps.services.models import Service
-from apps.studio.models import LinkUse, StudioLink
 from apps.studio.accounts import change_language
+from apps.studio.models import LinkUse, StudioLink
 from apps.studio.puzzle import SALT, new_puzzle, solve, zero_bits
 
 from .whole import ZONES, run
@@ -245,7 +245,8 @@ def test_a_visit_and_the_feed_are_calendars_and_the_link_can_be_revoked(owner, s
     assert len(Calendar.from_ical(answer.content).events) == 2
     assert b"Hidden Person" not in answer.content
     change_language(owner.user.membership, "de")
-    assert "Farbe: Ida Fern" in str(Calendar.from_ical(Browser().get(path).content).events[0]["summary"])  # asked for none
+    told = Calendar.from_ical(Browser().get(path).content)  # a diary asks for no language
+    assert "Farbe: Ida Fern" in str(told.events[0]["summary"])
     (link,) = owner.get("/links")
     assert link["path"] is None
     assert path.split("/")[-1].removesuffix(".ics") not in str(list(StudioLink.objects.values()))

@@ -99,7 +99,10 @@ vi.mock('../parts/Sheet.vue', () => ({
 const refused = (detail: string) => new ApiError({ title: 'x', status: 422, code: 'value_out_of_limit', detail })
 const show = async (view: Component, props: Record<string, unknown> = {}) => {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } })
-  const wrapper = mount(view, { props, global: { plugins: [[VueQueryPlugin, { queryClient: client }]] } })
+  const wrapper = mount(view, {
+    props,
+    global: { plugins: [[VueQueryPlugin, { queryClient: client }]], stubs: { RouterLink: true } },
+  })
   await flushPromises()
   return wrapper
 }
