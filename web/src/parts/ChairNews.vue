@@ -53,8 +53,8 @@ const uncounted = computed(() => props.conflicts.filter((c) => !seen.value.has(c
     <div
       v-for="p in open"
       :key="p.zone_key"
-      class="flex w-full flex-wrap items-center gap-2 sm:flex-nowrap"
-      :class="isColumn ? 'min-[1100px]:flex-wrap' : 'lg:w-[calc(50%-12px)]'"
+      class="flex w-full flex-wrap items-center gap-2"
+      :class="isColumn ? 'sm:max-[1099px]:flex-nowrap' : 'sm:flex-nowrap lg:w-[calc(50%-12px)]'"
       role="group"
       :aria-label="p.zone_name"
     >
