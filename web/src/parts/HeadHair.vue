@@ -343,8 +343,8 @@ const isTight = computed(() => (hung.value.columns[0]?.width ?? 0) < 68)
         <span
           class="narrow line-clamp-2 text-[13px] leading-[14px]"
           :class="s.says.isStrong ? 'font-bold text-stop' : s.says.isDue ? 'font-bold text-signal' : 'text-soft'"
-          ><b v-if="waitingZones.has(s.lane.key)" class="text-ink">{{ $t('chairLane.notSent') }} </b
-          >{{ s.says.text }}<template v-if="s.lane.notes.length"> · {{ s.lane.notes.join(', ') }}</template></span
+          ><b v-if="waitingZones.has(s.lane.key)" class="text-ink">{{ $t('chairLane.notSent') }} </b>{{ s.says.text
+          }}<template v-if="s.lane.notes.length"> · {{ s.lane.notes.join(', ') }}</template></span
         >
       </span>
     </button>
