@@ -36,6 +36,15 @@ def test_bad_input_names_field_limit_and_value(owner, change, field, words):
     assert owner.get(f"/services/{service['id']}")["zones"] == []
 
 
+def test_what_is_too_long_is_told_by_its_beginning_and_what_is_too_many_by_its_count(owner):
+    long = owner.post("/clients", {"name": "Ida " * 30}, 422)["detail"]
+    assert long == f"Name: must be at most 80 characters, got '{('Ida ' * 30)[:57]}...'."
+    service = to_plan(owner)
+    body = {"revision": service["revision"], "zones": [ZONE] * 61}
+    many = owner.put(f"/services/{service['id']}/consultation", body, 422)
+    assert (many["detail"], many["value"]) == ("Zone: must be a list of at most 60, got 61.", 61)
+
+
 @pytest.mark.parametrize(
     ("body", "field"),
     [

@@ -2225,7 +2225,7 @@ export interface paths {
         };
         /**
          * Read Feed
-         * @description The diary's feed, by its secret link.
+         * @description The diary's feed, by its secret link, in the studio's language: a diary asks for none.
          */
         get: operations["apps_records_studio_api_read_feed"];
         put?: never;

@@ -321,7 +321,8 @@ _OBJECTS = ("dataclass_type", "dict_type", "model_type", "mapping_type", "model_
 
 
 def _shown(value: Any) -> Any:
-    text = repr(value)
+    """A value short enough to be told; a long text as its beginning."""
+    text = value if isinstance(value, str) else repr(value)
     return value if len(text) <= 60 else text[:57] + "..."
 
 
@@ -350,6 +351,8 @@ def _limit(code: str, context: Mapping[str, Any]) -> Message:
 def limit_error(first: Mapping[str, Any], within: str = "") -> CoreError:
     """A complaint of pydantic's as the core's own error, with the whole path of the field."""
     place, code, value = path_of(first["loc"], within), first["type"], _shown(first.get("input"))
+    if code in ("too_long", "too_short"):
+        value = first.get("ctx", {}).get("actual_length", value)  # how many, not all of them
     own = first.get("ctx", {}).get("error")
     if isinstance(own, LimitError):
         field = own.field if not place else f"{place}.{own.field}" if own.field else place
