@@ -129,6 +129,9 @@ def full_studio(owner):
 
 def test_a_studio_goes_out_and_into_an_empty_one_and_out_the_same(owner, technician, empty):
     sid = full_studio(owner)
+    technician.user.membership.language = "de"
+    technician.user.membership.shares_practice = True
+    technician.user.membership.save()
     record = owner.get(f"/services/{sid}/record")
     first = archive_of(owner)
     new = empty()
@@ -153,7 +156,10 @@ def test_a_studio_goes_out_and_into_an_empty_one_and_out_the_same(owner, technic
     stays = {"id", "is_demo", "eyes_revision"}  # what is of this installation
     assert {f.name for f in Studio._meta.concrete_fields} - stays == set(heads[0]["studio"])
     assert (heads[1]["studio"]["units"], len(heads[1]["studio"]["closed_on"])) == ("us", 1)
-    names = [{m["username"] for m in json.loads(p["members.json"])} for p in (one, two)]
+    people = [{m["username"]: m for m in json.loads(p["members.json"])} for p in (one, two)]
+    names = [set(p) for p in people]
+    assert all(people[1][name] == was for name, was in people[0].items())
+    assert {m["language"] for m in people[1].values()} == {"de", ""}
     assert names[0] < names[1]  # and the owner who brought it in
     same = new.get(f"/services/{sid}/record")
     assert {k: v for k, v in same.items() if k != "server_now"} == {

@@ -122,6 +122,8 @@ def write_archive(member: Membership, *, now: dt.datetime) -> IO[bytes]:
             "email": m.user.email,
             "pace_min_per_foil": m.pace_min_per_foil,
             "eye_rounds": m.eye_rounds,
+            "language": m.language,
+            "shares_practice": m.shares_practice,
         }
         for m in rows
     ]

@@ -16,6 +16,7 @@ from django.db import IntegrityError, models, transaction
 from django.utils import timezone
 
 from apps.clients.models import Client
+from apps.common.words import checked_language
 from apps.records.archive import (
     BATCH,
     FORMAT,
@@ -98,6 +99,8 @@ def _take_members(studio: Studio, people: list[Any]) -> dict[str, Any]:
             )
         row, _ = Membership.objects.get_or_create(user=user, defaults={"studio": studio, "role": role})
         row.pace_min_per_foil, row.eye_rounds = pace, rounds
+        row.language = checked_language(str(m.get("language") or ""))
+        row.shares_practice = m.get("shares_practice", False) is True
         row.save()
         found[name] = user
     return found
