@@ -49,8 +49,10 @@ const paint = computed(() => (hair.value ? { '--act': hair.value, '--act-ink': i
   align-self: stretch;
   flex-shrink: 0;
   width: 56px;
-  margin: 2px 0 2px -20px;
-  border-radius: 0 28px 28px 0;
+  margin-block: 2px;
+  margin-inline-start: -20px;
+  border-start-end-radius: 28px;
+  border-end-end-radius: 28px;
   background: var(--ground);
 }
 @media (max-width: 639px) {
